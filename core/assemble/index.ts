@@ -1,0 +1,5 @@
+export * from './ids';
+export * from './lay';
+export * from './place';
+export * from './tune';
+export * from './snap';

@@ -1,0 +1,65 @@
+import { create } from 'mutative';
+import type { Course, Piece } from '../course';
+import { familyOf } from '../pieces';
+import { freshIds } from './ids';
+
+/** A piece before it is laid: everything but its id. */
+export type PieceInHand = Pick<
+  Piece,
+  'family' | 'at' | 'turn' | 'size' | 'params' | 'look' | 'name'
+>;
+
+/** The course with one more piece. A cairn without a number gets the next one. */
+export function layPiece(course: Course, piece: PieceInHand): Course {
+  return layPieces(course, [piece]);
+}
+
+/** The course with more pieces, in the order given; their ids follow from those in use. */
+export function layPieces(course: Course, pieces: readonly PieceInHand[]): Course {
+  const nextId = freshIds(course);
+  return create(course, (draft) => {
+    for (const piece of pieces) {
+      familyOf(piece.family);
+      const laid: Piece = { ...piece, id: nextId() };
+      if (laid.family === 'cairn' && laid.params?.number === undefined) {
+        const number = nextCairnNumber(draft);
+        if (number > 1) laid.params = { ...laid.params, number };
+      }
+      draft.pieces.push(laid);
+    }
+  });
+}
+
+function nextCairnNumber(course: Course): number {
+  const numbers = course.pieces
+    .filter(({ family }) => family === 'cairn')
+    .map(({ params }) => Number(params?.number ?? 1));
+  return Math.max(0, ...numbers) + 1;
+}
+
+/** The course without the pieces. */
+export function removePieces(course: Course, choice: ReadonlySet<string>): Course {
+  return { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
+}
+
+/** Copies of the pieces, moved by an offset in metres; returns the course and the copies' ids. */
+export function duplicatePieces(
+  course: Course,
+  choice: ReadonlySet<string>,
+  by: readonly [number, number, number],
+): { course: Course; copies: string[] } {
+  const copies = course.pieces
+    .filter(({ id }) => choice.has(id))
+    .map(({ params, ...piece }): PieceInHand => {
+      // A copied checkpoint is another checkpoint: it gets a number of its own.
+      const { number: __, ...others } = params ?? {};
+      const kept = piece.family === 'cairn' ? others : params;
+      return {
+        ...piece,
+        ...(kept && Object.keys(kept).length > 0 ? { params: kept } : {}),
+        at: [piece.at[0] + by[0], piece.at[1] + by[1], piece.at[2] + by[2]],
+      };
+    });
+  const next = layPieces(course, copies);
+  return { course: next, copies: next.pieces.slice(course.pieces.length).map(({ id }) => id) };
+}

@@ -1,0 +1,41 @@
+import { create } from 'mutative';
+import { BOUNDS, type Course, type Piece } from '../course';
+import type { Vec3 } from '../geometry';
+
+const clampToBounds = (v: number): number => Math.min(BOUNDS, Math.max(-BOUNDS, v));
+
+/** Metres and degrees are kept to a ten-thousandth, so that sums of steps stay round numbers. */
+export const tidy = (v: number): number => Math.round(v * 1e4) / 1e4 + 0;
+
+/** Changes every chosen piece; the others stay the same objects. */
+export function changePieces(
+  course: Course,
+  choice: ReadonlySet<string>,
+  change: (piece: Piece) => void,
+): Course {
+  return create(course, (draft) => {
+    for (const piece of draft.pieces) if (choice.has(piece.id)) change(piece);
+  });
+}
+
+/** Moves the chosen pieces by metres along x, y and z, never past the bounds. */
+export const movePieces = (course: Course, choice: ReadonlySet<string>, by: Vec3): Course =>
+  changePieces(course, choice, (piece) => {
+    piece.at = piece.at.map((v, axis) => tidy(clampToBounds(v + by[axis]))) as Piece['at'];
+  });
+
+/** Turns each chosen piece by degrees about the upright through its own foot. */
+export const turnPieces = (course: Course, choice: ReadonlySet<string>, degrees: number): Course =>
+  changePieces(course, choice, (piece) => {
+    const [x, y, z] = piece.turn ?? [0, 0, 0];
+    setTurn(piece, [x, wrapTurn(y + degrees), z]);
+  });
+
+/** The same heading between 0 and 360 degrees. */
+export const wrapTurn = (degrees: number): number => tidy(((degrees % 360) + 360) % 360);
+
+/** Gives a piece a turn, leaving it out when it is none. */
+export function setTurn(piece: Piece, turn: Vec3): void {
+  if (turn.every((v) => v === 0)) delete piece.turn;
+  else piece.turn = [turn[0], turn[1], turn[2]];
+}

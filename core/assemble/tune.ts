@@ -1,0 +1,121 @@
+import { BOUNDS, type Course, type Material, type Piece } from '../course';
+import { familyOf } from '../pieces';
+import { changePieces, setTurn, tidy, wrapTurn } from './place';
+
+export type Axis = 0 | 1 | 2;
+
+/** A number that can be typed for a piece: a coordinate, an angle, an extent, or its own setting. */
+export type Dial =
+  | { readonly kind: 'at'; readonly axis: Axis }
+  | { readonly kind: 'turn'; readonly axis: Axis }
+  | { readonly kind: 'size'; readonly axis: Axis }
+  | { readonly kind: 'param'; readonly key: string };
+
+/** What a dial of a family shows and takes. */
+export interface DialRange {
+  readonly label: string;
+  readonly unit: 'm' | 's' | '°' | '';
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+}
+
+const AXES = ['x', 'y', 'z'] as const;
+const EXTENTS = ['Width', 'Height', 'Depth'] as const;
+
+/** The label, unit and limits of a dial. */
+export function dialRange(family: string, dial: Dial): DialRange {
+  switch (dial.kind) {
+    case 'at':
+      return { label: AXES[dial.axis], unit: 'm', min: -BOUNDS, max: BOUNDS, step: 0.25 };
+    case 'turn':
+      return { label: AXES[dial.axis], unit: '°', min: -360, max: 360, step: 15 };
+    case 'size':
+      return { label: EXTENTS[dial.axis], unit: 'm', min: 0.05, max: 200, step: 0.25 };
+    case 'param': {
+      const param = familyOf(family).params.find(({ key }) => key === dial.key);
+      if (param?.kind !== 'number') throw new Error(`${family} has no dial "${dial.key}".`);
+      return param;
+    }
+  }
+}
+
+/** What a dial stands at for a piece. */
+export function readDial(piece: Piece, dial: Dial): number {
+  const family = familyOf(piece.family);
+  if (dial.kind === 'at') return piece.at[dial.axis];
+  if (dial.kind === 'turn') return piece.turn?.[dial.axis] ?? 0;
+  if (dial.kind === 'size') return (piece.size ?? family.size)[dial.axis];
+  const param = family.params.find(({ key }) => key === dial.key);
+  return Number(piece.params?.[dial.key] ?? param?.initial);
+}
+
+/**
+ * Sets a dial of the chosen pieces, within its limits.
+ * @throws RangeError in words for the maker when the value is no number or beyond the limits
+ */
+export function setDial(
+  course: Course,
+  choice: ReadonlySet<string>,
+  dial: Dial,
+  value: number,
+): Course {
+  if (!Number.isFinite(value)) throw new RangeError('That is not a number.');
+  return changePieces(course, choice, (piece) => {
+    const { label, unit, min, max } = dialRange(piece.family, dial);
+    if (value < min || value > max) {
+      throw new RangeError(`${label} goes from ${min} to ${max} ${unit}.`.replace(' .', '.'));
+    }
+    if (dial.kind === 'at') piece.at[dial.axis] = tidy(value);
+    else if (dial.kind === 'turn') {
+      const turn = [...(piece.turn ?? [0, 0, 0])] as [number, number, number];
+      turn[dial.axis] = wrapTurn(value);
+      setTurn(piece, turn);
+    } else if (dial.kind === 'size') setExtent(piece, dial.axis, tidy(value));
+    else setParam(piece, dial.key, tidy(value));
+  });
+}
+
+function setExtent(piece: Piece, axis: number, value: number): void {
+  const family = familyOf(piece.family);
+  const size = [...(piece.size ?? family.size)] as [number, number, number];
+  size[axis] = value;
+  if (size.every((v, i) => v === family.size[i])) delete piece.size;
+  else piece.size = size;
+}
+
+function setParam(piece: Piece, key: string, value: number | string): void {
+  const param = familyOf(piece.family).params.find((p) => p.key === key);
+  const { [key]: _, ...others } = piece.params ?? {};
+  const kept = value === param?.initial ? others : { ...others, [key]: value };
+  if (Object.keys(kept).length === 0) delete piece.params;
+  else piece.params = kept;
+}
+
+/** Sets a choice among a family's own settings. */
+export const setChoiceParam = (
+  course: Course,
+  choice: ReadonlySet<string>,
+  key: string,
+  value: string,
+): Course => changePieces(course, choice, (piece) => setParam(piece, key, value));
+
+/** Paints the chosen pieces; the family's own material is left out. */
+export const setMaterial = (
+  course: Course,
+  choice: ReadonlySet<string>,
+  material: Material,
+): Course =>
+  changePieces(course, choice, (piece) => {
+    const { material: _, ...look } = piece.look ?? {};
+    if (material !== familyOf(piece.family).material) piece.look = { ...look, material };
+    else if (Object.keys(look).length > 0) piece.look = look;
+    else delete piece.look;
+  });
+
+/** Names the chosen pieces; an empty name takes it away. */
+export const namePieces = (course: Course, choice: ReadonlySet<string>, name: string): Course =>
+  changePieces(course, choice, (piece) => {
+    if (name.trim()) piece.name = name.trim().slice(0, 60);
+    else delete piece.name;
+  });

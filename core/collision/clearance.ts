@@ -1,0 +1,71 @@
+import type { Body } from './body';
+import { insideFace } from './face';
+
+const clamp01 = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
+
+/** How far a ball is from a body, and the way out; reused by the caller. */
+export interface Clearance {
+  /** Metres between the surfaces; negative when they overlap. */
+  distance: number;
+  nx: number;
+  ny: number;
+  nz: number;
+}
+
+export const newClearance = (): Clearance => ({ distance: Infinity, nx: 0, ny: 1, nz: 0 });
+
+/** Signed distance from a ball of radius `r` at x, y, z to a body, with the direction away from it. */
+export function clearance(
+  body: Body,
+  x: number,
+  y: number,
+  z: number,
+  r: number,
+  out: Clearance,
+): Clearance {
+  const { normals, offsets, points, edges } = body;
+  let deepest = -Infinity;
+  let face = -1;
+  for (let f = 0; f < offsets.length; f++) {
+    const i = 3 * f;
+    const gap = normals[i] * x + normals[i + 1] * y + normals[i + 2] * z - offsets[f];
+    if (gap > deepest) {
+      deepest = gap;
+      face = f;
+    }
+  }
+  const radius = r + body.radius;
+  if (face >= 0 && (deepest <= 0 || insideFace(body, face, x, y, z))) {
+    out.distance = deepest - radius;
+    out.nx = normals[3 * face];
+    out.ny = normals[3 * face + 1];
+    out.nz = normals[3 * face + 2];
+    return out;
+  }
+  let best = Infinity;
+  for (let k = 0; k < edges.length; k += 2) {
+    const a = 3 * edges[k];
+    const b = 3 * edges[k + 1];
+    const ex = points[b] - points[a];
+    const ey = points[b + 1] - points[a + 1];
+    const ez = points[b + 2] - points[a + 2];
+    const px = x - points[a];
+    const py = y - points[a + 1];
+    const pz = z - points[a + 2];
+    const ee = ex * ex + ey * ey + ez * ez;
+    const s = ee > 0 ? clamp01((px * ex + py * ey + pz * ez) / ee) : 0;
+    const nx = px - ex * s;
+    const ny = py - ey * s;
+    const nz = pz - ez * s;
+    const dd = nx * nx + ny * ny + nz * nz;
+    if (dd < best) {
+      best = dd;
+      const l = Math.sqrt(dd);
+      out.distance = l - radius;
+      out.nx = l > 0 ? nx / l : 0;
+      out.ny = l > 0 ? ny / l : 1;
+      out.nz = l > 0 ? nz / l : 0;
+    }
+  }
+  return out;
+}

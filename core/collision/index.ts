@@ -1,0 +1,3 @@
+export * from './body';
+export * from './sweep';
+export * from './clearance';

@@ -1,0 +1,29 @@
+import { sha256 } from '@noble/hashes/sha2';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
+import type { Course } from './schema';
+
+/** JSON with sorted keys and no white space: equal data gives equal text. */
+export function canonicalJson(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(',')}]`;
+  if (typeof value === 'object' && value !== null) {
+    const entries = Object.entries(value)
+      .filter(([, item]) => item !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1));
+    return `{${entries.map(([key, item]) => `${JSON.stringify(key)}:${canonicalJson(item)}`).join(',')}}`;
+  }
+  return JSON.stringify(value);
+}
+
+/**
+ * SHA-256, as hexadecimal, over what affects a run. Names, notes, targets and looks do not, nor does
+ * the order in which the pieces are listed; a proof therefore outlives renaming and repainting.
+ */
+export function courseHash(course: Course): string {
+  const pieces = course.pieces
+    .map(({ id, family, at, turn, size, params }) => ({ id, family, at, turn, size, params }))
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
+  const { version, kind, space, runner, tide } = course;
+  return bytesToHex(
+    sha256(utf8ToBytes(canonicalJson({ version, kind, space, runner, tide, pieces }))),
+  );
+}

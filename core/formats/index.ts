@@ -1,0 +1,2 @@
+export * from './courseFile';
+export * from './shareCode';

@@ -1,0 +1,138 @@
+import { cosDeg, sinDeg } from './trig';
+import { add, cross, normalize, sub, type Vec2, type Vec3 } from './vec';
+
+/**
+ * A convex solid with flat faces. Each face lists its corners anticlockwise as seen from outside;
+ * every edge belongs to exactly two faces.
+ */
+export interface Polyhedron {
+  readonly points: readonly Vec3[];
+  readonly faces: readonly (readonly number[])[];
+}
+
+/** Unit normal of a face, by Newell's method (Sutherland, Sproull and Schumacker, 1974). */
+export function faceNormal(solid: Polyhedron, face: readonly number[]): Vec3 {
+  let normal: Vec3 = [0, 0, 0];
+  const origin = solid.points[face[0]];
+  for (let i = 1; i + 1 < face.length; i++) {
+    normal = add(
+      normal,
+      cross(sub(solid.points[face[i]], origin), sub(solid.points[face[i + 1]], origin)),
+    );
+  }
+  return normalize(normal);
+}
+
+/** A copy with every point moved by `change`, which must not mirror. */
+export const mapPoints = (solid: Polyhedron, change: (p: Vec3) => Vec3): Polyhedron => ({
+  points: solid.points.map(change),
+  faces: solid.faces,
+});
+
+/** A box between two opposite corners, `low` below `high` on every axis. */
+export function box(low: Vec3, high: Vec3): Polyhedron {
+  return prism(
+    [
+      [low[0], low[2]],
+      [high[0], low[2]],
+      [high[0], high[2]],
+      [low[0], high[2]],
+    ],
+    low[1],
+    high[1],
+  );
+}
+
+/**
+ * A plan outline (x, z; clockwise as seen from above, which is x towards z) raised from `bottom` to
+ * `top`. With a bevel the upper rim is cut at 45° by that many metres.
+ */
+export function prism(
+  outline: readonly Vec2[],
+  bottom: number,
+  top: number,
+  bevel = 0,
+): Polyhedron {
+  if (bevel === 0) return loft(outline, bottom, outline, top);
+  return stack([
+    { outline, y: bottom },
+    { outline, y: top - bevel },
+    { outline: inset(outline, bevel), y: top },
+  ]);
+}
+
+/** Two outlines of as many corners, joined: a frustum, or a cone when the upper one is tiny. */
+export const loft = (
+  lower: readonly Vec2[],
+  bottom: number,
+  upper: readonly Vec2[],
+  top: number,
+): Polyhedron =>
+  stack([
+    { outline: lower, y: bottom },
+    { outline: upper, y: top },
+  ]);
+
+interface Ring {
+  readonly outline: readonly Vec2[];
+  readonly y: number;
+}
+
+/** Rings of as many corners each, from the bottom up, joined into one solid (convex if they are). */
+export function stack(rings: readonly Ring[]): Polyhedron {
+  const n = rings[0].outline.length;
+  const points = rings.flatMap(({ outline, y }) => outline.map(([x, z]): Vec3 => [x, y, z]));
+  const corners = Array.from({ length: n }, (_, i) => i);
+  const last = (rings.length - 1) * n;
+  const faces: number[][] = [corners, corners.map((i) => last + n - 1 - i)];
+  for (let ring = 0; ring < rings.length - 1; ring++) {
+    const low = ring * n;
+    for (const i of corners) {
+      const j = (i + 1) % n;
+      faces.push([low + j, low + i, low + n + i, low + n + j]);
+    }
+  }
+  return { points, faces };
+}
+
+/** A regular outline of `sides` corners within a circle, the first edge square to x. */
+export function regularOutline(sides: number, radius: number): Vec2[] {
+  return Array.from({ length: sides }, (_, i): Vec2 => {
+    const angle = ((i + 0.5) * 360) / sides;
+    return [radius * cosDeg(angle), radius * sinDeg(angle)];
+  });
+}
+
+/** A rectangle about the origin with its corners cut by `cut` metres: eight corners. */
+export function cutRectangle(width: number, depth: number, cut: number): Vec2[] {
+  const [x, z] = [width / 2, depth / 2];
+  return [
+    [x, -z + cut],
+    [x, z - cut],
+    [x - cut, z],
+    [-x + cut, z],
+    [-x, z - cut],
+    [-x, -z + cut],
+    [-x + cut, -z],
+    [x - cut, -z],
+  ];
+}
+
+/** The outline moved inwards by `by` metres along each edge's normal. */
+function inset(outline: readonly Vec2[], by: number): Vec2[] {
+  const n = outline.length;
+  return outline.map((p, i) => {
+    const before = outline[(i + n - 1) % n];
+    const after = outline[(i + 1) % n];
+    const [ax, az] = inward(before, p);
+    const [bx, bz] = inward(p, after);
+    const k = by / (1 + ax * bx + az * bz);
+    return [p[0] + (ax + bx) * k, p[1] + (az + bz) * k];
+  });
+}
+
+function inward(a: Vec2, b: Vec2): Vec2 {
+  const [x, z] = [b[0] - a[0], b[1] - a[1]];
+  const l = Math.sqrt(x * x + z * z);
+  return [-z / l, x / l];
+}

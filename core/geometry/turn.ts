@@ -1,0 +1,46 @@
+import { cosDeg, sinDeg } from './trig';
+import type { Vec3 } from './vec';
+
+/** A rotation as nine numbers, row by row. */
+// prettier-ignore
+export type Matrix3 = readonly [
+  number, number, number,
+  number, number, number,
+  number, number, number,
+];
+
+export const NO_TURN: Matrix3 = [1, 0, 0, 0, 1, 0, 0, 0, 1];
+
+/**
+ * The rotation of a turn in degrees about x, y and z: first about z, then x, then y, so that the
+ * y angle is the heading whatever the tilt.
+ */
+export function turnMatrix(turn: Vec3): Matrix3 {
+  if (turn[0] === 0 && turn[1] === 0 && turn[2] === 0) return NO_TURN;
+  const [sx, cx] = [sinDeg(turn[0]), cosDeg(turn[0])];
+  const [sy, cy] = [sinDeg(turn[1]), cosDeg(turn[1])];
+  const [sz, cz] = [sinDeg(turn[2]), cosDeg(turn[2])];
+  // prettier-ignore
+  return [
+    cy * cz + sy * sx * sz, sy * sx * cz - cy * sz, sy * cx,
+    cx * sz, cx * cz, -sx,
+    cy * sx * sz - sy * cz, sy * sz + cy * sx * cz, cy * cx,
+  ];
+}
+
+export const rotate = (m: Matrix3, p: Vec3): Vec3 => [
+  m[0] * p[0] + m[1] * p[1] + m[2] * p[2],
+  m[3] * p[0] + m[4] * p[1] + m[5] * p[2],
+  m[6] * p[0] + m[7] * p[1] + m[8] * p[2],
+];
+
+/** The rotation `a` after `b`. */
+export function multiply(a: Matrix3, b: Matrix3): Matrix3 {
+  const out: number[] = [];
+  for (let row = 0; row < 9; row += 3) {
+    for (let column = 0; column < 3; column++) {
+      out.push(a[row] * b[column] + a[row + 1] * b[column + 3] + a[row + 2] * b[column + 6]);
+    }
+  }
+  return out as unknown as Matrix3;
+}

@@ -1,0 +1,2 @@
+export * from './wave';
+export * from './motion';

@@ -1,0 +1,98 @@
+import type { Piece } from '../course';
+import {
+  add,
+  boundsOf,
+  convexHull,
+  mapPoints,
+  rotate,
+  turnMatrix,
+  type Bounds,
+  type Matrix3,
+  type Polyhedron,
+  type Vec2,
+  type Vec3,
+} from '../geometry';
+import { placeMotion, type Motion } from '../motion';
+import { familyOf } from './catalogue';
+import { specOf, type Part, type PieceGeometry, type Shape } from './family';
+
+type Form = Pick<Piece, 'family' | 'size' | 'params' | 'look'>;
+
+// Pieces of one form are many; what is known of a form is kept for all of them, and for a piece
+// object that is met again, as edits share the pieces they do not change.
+const byPiece = new WeakMap<Form, PieceGeometry>();
+const byForm = new Map<string, PieceGeometry>();
+const MOST_FORMS = 4000;
+
+/** The piece's form in its own frame. Pieces alike in all but place share one object. */
+export function localGeometry(piece: Form): PieceGeometry {
+  let known = byPiece.get(piece);
+  if (known) return known;
+  const key = formKey(piece);
+  known = byForm.get(key);
+  if (!known) {
+    const family = familyOf(piece.family);
+    known = family.build(specOf(family, piece));
+    if (byForm.size >= MOST_FORMS) byForm.clear();
+    byForm.set(key, known);
+  }
+  byPiece.set(piece, known);
+  return known;
+}
+
+/** A name for all that decides a piece's form and look. */
+export const formKey = ({ family, size, params, look }: Form): string =>
+  `${family}|${size ?? ''}|${params ? JSON.stringify(params) : ''}|${look?.material ?? ''}`;
+
+export const NO_TURN_DEGREES: Vec3 = [0, 0, 0];
+
+export const turnOf = (piece: Pick<Piece, 'turn'>): Matrix3 =>
+  turnMatrix(piece.turn ?? NO_TURN_DEGREES);
+
+/** A change of frame from the piece's own to the world's, at rest. */
+export function toWorld(piece: Pick<Piece, 'at' | 'turn'>): (p: Vec3) => Vec3 {
+  const turn = turnOf(piece);
+  return (p) => add(rotate(turn, p), piece.at);
+}
+
+/** The solids drawn for a piece, in the world, at rest. */
+export function worldParts(piece: Piece): Part[] {
+  const place = toWorld(piece);
+  return localGeometry(piece).parts.map((part) => ({
+    ...part,
+    solid: mapPoints(part.solid, place),
+  }));
+}
+
+/** The shapes that touch, in the world, at rest. */
+export function worldShapes(piece: Piece): Shape[] {
+  const place = toWorld(piece);
+  return localGeometry(piece).shapes.map(({ form, ...shape }) => ({
+    ...shape,
+    form:
+      form.kind === 'ball'
+        ? { ...form, centre: place(form.centre) }
+        : { ...form, solid: mapPoints(form.solid, place) },
+  }));
+}
+
+/** The piece's motion in the world, if it moves. */
+export function worldMotion(piece: Piece): Motion | undefined {
+  const { motion } = localGeometry(piece);
+  return motion && placeMotion(motion, turnOf(piece), piece.at);
+}
+
+/** The box about all that is drawn of a piece at rest. */
+export function pieceBounds(piece: Piece): Bounds {
+  const place = toWorld(piece);
+  return boundsOf(
+    localGeometry(piece).parts.flatMap(({ solid }) => solid.points.map((p) => place(p))),
+  );
+}
+
+/** The outlines of a piece's solids as seen from above, one for each part, in the world (x, z). */
+export const planOutlines = (piece: Piece): Vec2[][] =>
+  worldParts(piece).map(({ solid }) => planOutline(solid));
+
+export const planOutline = (solid: Polyhedron): Vec2[] =>
+  convexHull(solid.points.map(([x, , z]): Vec2 => [x, z]));

@@ -1,0 +1,3 @@
+export * from './family';
+export * from './catalogue';
+export * from './geometry';

@@ -1,0 +1,236 @@
+import { DT, HOPPER_RADIUS } from './hopper';
+import { addLeg, type Path } from './path';
+import { SKIN, type RunState } from './state';
+import { newContact, trace, type Contact } from './trace';
+import type { World } from './world';
+
+/** Most surfaces a tick may slide along. */
+const MOST_SLIDES = 5;
+/** Lengths under this are no way at all, m. */
+const NOTHING = 1e-9;
+
+const contact = newContact();
+const probe = newContact();
+
+/**
+ * Traces a displacement and moves the foot as far as it goes, keeping the skin's clearance.
+ * @returns the part of the displacement that was made; 1 when nothing was touched
+ */
+function advance(
+  world: World,
+  s: RunState,
+  dx: number,
+  dy: number,
+  dz: number,
+  out: Contact,
+  skip = -1,
+): number {
+  if (!trace(world, s.tick, s.x, s.y, s.z, dx, dy, dz, out, skip)) {
+    s.x += dx;
+    s.y += dy;
+    s.z += dz;
+    return 1;
+  }
+  const closing = -(out.nx * dx + out.ny * dy + out.nz * dz);
+  const t = Math.max(0, out.t - SKIN / closing);
+  s.x += dx * t;
+  s.y += dy * t;
+  s.z += dz * t;
+  flatten(world, out);
+  return t;
+}
+
+/** On a side-on stage only what a normal says within the lane's plane counts. */
+function flatten(world: World, out: Contact): void {
+  if (world.lane === null || out.nz === 0) return;
+  const l = Math.sqrt(out.nx * out.nx + out.ny * out.ny);
+  if (l < NOTHING) return;
+  out.nx /= l;
+  out.ny /= l;
+  out.nz = 0;
+}
+
+/** Moves the foot by a displacement until something is in the way; what is left is dropped. */
+export function shove(
+  world: World,
+  s: RunState,
+  dx: number,
+  dy: number,
+  dz: number,
+  skip: number,
+  path: Path,
+): void {
+  advance(world, s, dx, dy, dz, contact, skip);
+  addLeg(path, s.x, s.y, s.z);
+}
+
+/** A tick on the ground: along it, up steps, against walls, and held to it downhill. */
+export function walk(world: World, s: RunState, path: Path): void {
+  const { hopper } = world;
+  let dx = s.vx * DT;
+  let dz = s.vz * DT;
+  let gx = s.gx;
+  let gy = s.gy;
+  let gz = s.gz;
+  let stepped = false;
+  for (let i = 0; i < MOST_SLIDES && dx * dx + dz * dz > NOTHING * NOTHING; i++) {
+    const dy = -(gx * dx + gz * dz) / gy;
+    const made = advance(world, s, dx, dy, dz, contact);
+    addLeg(path, s.x, s.y, s.z);
+    if (made === 1) break;
+    dx *= 1 - made;
+    dz *= 1 - made;
+    if (contact.ny >= hopper.walkable) {
+      // Ground that rises or falls otherwise: go on along it at the same pace over the map.
+      gx = contact.nx;
+      gy = contact.ny;
+      gz = contact.nz;
+      continue;
+    }
+    const { nx, nz } = contact;
+    if (stepUp(world, s, dx, dz)) {
+      addLeg(path, s.x, s.y, s.z);
+      stepped = true;
+      break;
+    }
+    // A wall, whatever its lean: keep what goes along it.
+    const l = Math.sqrt(nx * nx + nz * nz);
+    if (l < NOTHING) break;
+    const ux = nx / l;
+    const uz = nz / l;
+    const into = ux * dx + uz * dz;
+    dx -= ux * Math.min(0, into);
+    dz -= uz * Math.min(0, into);
+    const speed = ux * s.vx + uz * s.vz;
+    if (speed < 0) {
+      s.vx -= ux * speed;
+      s.vz -= uz * speed;
+    }
+  }
+  holdToGround(world, s, stepped, path);
+}
+
+/**
+ * Tries to get over what is in the way as a step: up, on, and down again onto something that can be
+ * stood on no higher than a step above the last ground. Leaves the state alone when it cannot.
+ */
+function stepUp(world: World, s: RunState, dx: number, dz: number): boolean {
+  const { hopper } = world;
+  const { x, y, z } = s;
+  const restore = () => {
+    s.x = x;
+    s.y = y;
+    s.z = z;
+    return false;
+  };
+  advance(world, s, 0, hopper.stepHeight, 0, probe);
+  const up = s.y - y;
+  const made = advance(world, s, dx, 0, dz, probe);
+  if (up < NOTHING || made * made * (dx * dx + dz * dz) < 1e-10) return restore();
+  const made2 = advance(world, s, 0, -up - SKIN, 0, probe);
+  if (made2 === 1 || Math.max(probe.top, probe.ny) < hopper.walkable) return restore();
+  const contactY = s.y + HOPPER_RADIUS - probe.ny * HOPPER_RADIUS;
+  // The skin lifts the body by up to its own thickness over the edge.
+  if (contactY - s.baseY > hopper.stepHeight + 2 * SKIN) return restore();
+  return true;
+}
+
+/** Finds the ground just below and stays on it, or leaves the ground. */
+function holdToGround(world: World, s: RunState, stepped: boolean, path: Path): void {
+  const { hopper } = world;
+  const reach = hopper.stepHeight + 2 * SKIN;
+  const y = s.y;
+  const hit = advance(world, s, 0, -reach, 0, contact) < 1;
+  const firm = contact.ny >= hopper.walkable;
+  if (hit && (firm || (stepped && contact.top >= hopper.walkable))) {
+    s.ground = contact.collider;
+    s.gx = firm ? contact.nx : 0;
+    s.gy = firm ? contact.ny : 1;
+    s.gz = firm ? contact.nz : 0;
+    if (firm) s.baseY = s.y + HOPPER_RADIUS * (1 - contact.ny);
+    addLeg(path, s.x, s.y, s.z);
+    return;
+  }
+  s.y = y;
+  leaveGround(world, s);
+  s.coyote = hopper.coyoteTicks;
+}
+
+/** Takes the speed of the mover stood on along into the air. */
+export function leaveGround(world: World, s: RunState): void {
+  const v = groundSpeed(world, s);
+  s.vx += v[0];
+  s.vy += Math.max(0, v[1]);
+  s.vz += v[2];
+  s.ground = -1;
+}
+
+const speed = new Float64Array(3);
+
+/** Speed of what is stood on, m/s, at the runner's foot; reused. */
+function groundSpeed(world: World, s: RunState): Float64Array {
+  speed.fill(0);
+  const c = world.colliders[s.ground];
+  if (!c?.motion || c.poseTick !== s.tick) return speed;
+  for (let axis = 0; axis < 3; axis++) {
+    speed[axis] = (c.pose.shift[axis] - c.before.shift[axis]) / DT;
+  }
+  return speed;
+}
+
+/** A tick in the air. Returns the downward speed of a landing in m/s, or -1 when still in the air. */
+export function fly(world: World, s: RunState, path: Path): number {
+  const { hopper } = world;
+  let dx = s.vx * DT;
+  let dy = (s.vy - 0.5 * hopper.gravity * DT) * DT;
+  let dz = s.vz * DT;
+  s.vy = Math.max(-hopper.fallSpeed, s.vy - hopper.gravity * DT);
+  let landed = -1;
+  for (let i = 0; i < MOST_SLIDES && dx * dx + dy * dy + dz * dz > NOTHING * NOTHING; i++) {
+    const made = advance(world, s, dx, dy, dz, contact);
+    addLeg(path, s.x, s.y, s.z);
+    if (made === 1) break;
+    const rest = 1 - made;
+    dx *= rest;
+    dy *= rest;
+    dz *= rest;
+    const { nx, ny, nz } = contact;
+    if (ny >= hopper.walkable && s.vy <= 0) {
+      landed = Math.max(landed, -s.vy);
+      touchDown(world, s);
+      dy = -(nx * dx + nz * dz) / ny;
+      continue;
+    }
+    const into = nx * dx + ny * dy + nz * dz;
+    if (into < 0) {
+      dx -= nx * into;
+      dy -= ny * into;
+      dz -= nz * into;
+    }
+    const closing = nx * s.vx + ny * s.vy + nz * s.vz;
+    if (closing < 0) {
+      s.vx -= nx * closing;
+      s.vy -= ny * closing;
+      s.vz -= nz * closing;
+    }
+  }
+  return landed;
+}
+
+/** Stands on what the last touch found; from here on speed is relative to it. */
+function touchDown(world: World, s: RunState): void {
+  if (s.ground < 0) {
+    s.ground = contact.collider;
+    const v = groundSpeed(world, s);
+    s.vx -= v[0];
+    s.vz -= v[2];
+  }
+  s.ground = contact.collider;
+  s.gx = contact.nx;
+  s.gy = contact.ny;
+  s.gz = contact.nz;
+  s.baseY = s.y + HOPPER_RADIUS * (1 - contact.ny);
+  s.vy = 0;
+  s.rising = false;
+  s.coyote = 0;
+}

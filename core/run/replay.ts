@@ -1,0 +1,109 @@
+import { courseHash, type Course } from '../course';
+import type { RunEvent } from './event';
+import { CORE_VERSION, MAX_RUN_TICKS, type Run } from './record';
+import { startState, type RunState } from './state';
+import { tick } from './tick';
+import { buildWorld, type World } from './world';
+
+/** When a checkpoint was first reached. */
+export interface Split {
+  readonly piece: string;
+  readonly number: number;
+  readonly time: number;
+}
+
+/** What a replayed run turned out to be. */
+export interface RunResult {
+  readonly finished: boolean;
+  /** Seconds to the goal; where it was not reached, to the end of the inputs. */
+  readonly time: number;
+  readonly ticks: number;
+  readonly splits: readonly Split[];
+  readonly gathered: number;
+  readonly pickups: number;
+  readonly falls: number;
+  readonly events: readonly RunEvent[];
+  /** Foot places, x y z for each tick, the start first, m. */
+  readonly path: Float64Array;
+  /** Hash of every place in the path: equal only if the run is the same bit for bit. */
+  readonly poses: string;
+}
+
+/** Why a run cannot be replayed on a course. */
+export class ReplayRefused extends Error {
+  constructor(
+    readonly reason: 'other-course' | 'other-core' | 'too-long',
+    message: string,
+  ) {
+    super(message);
+    this.name = 'ReplayRefused';
+  }
+}
+
+/**
+ * Plays a run's inputs on a course again.
+ * @param world the course made ready, if the caller has it already
+ * @throws ReplayRefused when the run was made on another course or by another simulation
+ */
+export function replay(course: Course, run: Run, world: World = buildWorld(course)): RunResult {
+  if (run.core !== CORE_VERSION) {
+    throw new ReplayRefused(
+      'other-core',
+      `The run was made by simulation ${run.core}; this is ${CORE_VERSION}.`,
+    );
+  }
+  if (run.course !== courseHash(course)) {
+    throw new ReplayRefused('other-course', 'The run was made on another version of the course.');
+  }
+  const total = run.inputs.reduce((sum, [ticks]) => sum + ticks, 0);
+  if (total > MAX_RUN_TICKS) {
+    throw new ReplayRefused('too-long', 'The run is longer than half an hour.');
+  }
+  const state = startState(world);
+  const events: RunEvent[] = [];
+  const path = new Float64Array(3 * (total + 1));
+  path.set([state.x, state.y, state.z]);
+  for (const [ticks, x, z, jump] of run.inputs) {
+    const input = { x, z, jump: jump === 1 };
+    for (let i = 0; i < ticks && state.finish < 0; i++) {
+      tick(world, state, input, (event) => events.push(event));
+      path[3 * state.tick] = state.x;
+      path[3 * state.tick + 1] = state.y;
+      path[3 * state.tick + 2] = state.z;
+    }
+  }
+  return summarise(world, state, events, path.subarray(0, 3 * (state.tick + 1)));
+}
+
+/** What a run turned out to be, from where it ended and what happened in it. */
+export function summarise(
+  world: World,
+  state: RunState,
+  events: readonly RunEvent[],
+  path: Float64Array,
+): RunResult {
+  return {
+    finished: state.finish >= 0,
+    time: state.finish >= 0 ? state.finish : state.tick / 120,
+    ticks: state.tick,
+    splits: events.flatMap((event) => {
+      if (event.kind !== 'checkpoint') return [];
+      const checkpoint = world.checkpoints.find((c) => world.pieces[c.piece].id === event.piece);
+      return [{ piece: event.piece!, number: checkpoint!.number, time: event.time }];
+    }),
+    gathered: state.gatheredCount,
+    pickups: world.pickups.length,
+    falls: state.falls,
+    events,
+    path,
+    poses: poseHash(path),
+  };
+}
+
+/** FNV-1a (Fowler, Noll and Vo, 1991) over the 64-bit patterns of the numbers, as hexadecimal. */
+export function poseHash(numbers: Float64Array): string {
+  const words = new Uint32Array(numbers.slice().buffer);
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < words.length; i++) hash = Math.imul(hash ^ words[i], 0x01000193) >>> 0;
+  return hash.toString(16).padStart(8, '0');
+}

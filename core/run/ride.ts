@@ -1,0 +1,59 @@
+import { carriedAlong, poseCollider } from './collider';
+import { shove } from './move';
+import type { Path } from './path';
+import { SKIN, type RunState } from './state';
+import { gapTo } from './trace';
+import { nearBox, type World } from './world';
+
+/** Overlap left after being pushed that counts as crushed, m. */
+const CRUSH = 0.03;
+/** Gaps wider than this need no push; the skin minus what rounding may take from it, m. */
+const TOUCHING = SKIN - 1e-6;
+
+/** Carries the runner along with the mover it stands on, without slip. */
+export function carry(world: World, s: RunState, path: Path): void {
+  const c = world.colliders[s.ground];
+  if (!c?.motion) return;
+  poseCollider(c, s.tick);
+  const moved = carriedAlong(c, s.x, s.y, s.z);
+  shove(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
+}
+
+/**
+ * Lets movers push the runner out of their way.
+ * @returns the index of the mover that crushed it against something, or -1
+ */
+export function pushedBy(world: World, s: RunState, path: Path): number {
+  const { movers, solids } = nearBox(world, s.x, s.y, s.z, s.x, s.y, s.z);
+  let pusher = -1;
+  for (const c of movers) {
+    if (s.x < c.low[0] || s.x > c.high[0] || s.y < c.low[1] || s.y > c.high[1]) continue;
+    if (s.z < c.low[2] || s.z > c.high[2]) continue;
+    const gap = gapTo(c, s.tick, s.x, s.y, s.z);
+    if (gap.distance >= TOUCHING) continue;
+    let { nx, ny, nz } = gap;
+    const out = SKIN - gap.distance;
+    let reach = 1;
+    if (world.lane !== null) {
+      reach = nx * nx + ny * ny;
+      if (reach < 1e-6) continue;
+      nz = 0;
+    }
+    nx /= reach;
+    ny /= reach;
+    nz /= reach;
+    shove(world, s, nx * out, ny * out, nz * out, c.index, path);
+    const closing = nx * s.vx + ny * s.vy + nz * s.vz;
+    if (closing < 0 && s.ground !== c.index) {
+      s.vx -= nx * closing;
+      s.vz -= nz * closing;
+    }
+    pusher = c.index;
+  }
+  if (pusher < 0) return -1;
+  for (const c of solids) {
+    if (s.x < c.low[0] || s.x > c.high[0] || s.y < c.low[1] || s.y > c.high[1]) continue;
+    if (gapTo(c, s.tick, s.x, s.y, s.z).distance < -CRUSH) return pusher;
+  }
+  return -1;
+}

@@ -1,0 +1,80 @@
+import { newTouch } from '../collision';
+import { carriedAlong, poseCollider, type Collider } from './collider';
+import type { Path } from './path';
+import type { RunState } from './state';
+import { gapTo, sweepCollider } from './trace';
+import { nearBox, type World } from './world';
+
+/** A sensor met within a tick, and the part of the tick's way after which it was met. */
+export interface Meeting {
+  readonly collider: Collider;
+  readonly part: number;
+}
+
+const touch = newTouch();
+const NONE: readonly Meeting[] = [];
+
+/** The sensors and hazards the runner's body met along a tick's way, in the order it met them. */
+export function meetings(world: World, s: RunState, path: Path): readonly Meeting[] {
+  const { points, count } = path;
+  const end = 3 * count;
+  let x0 = points[0];
+  let x1 = x0;
+  let y0 = points[1];
+  let y1 = y0;
+  let z0 = points[2];
+  let z1 = z0;
+  for (let i = 3; i <= end; i += 3) {
+    x0 = Math.min(x0, points[i]);
+    x1 = Math.max(x1, points[i]);
+    y0 = Math.min(y0, points[i + 1]);
+    y1 = Math.max(y1, points[i + 1]);
+    z0 = Math.min(z0, points[i + 2]);
+    z1 = Math.max(z1, points[i + 2]);
+  }
+  const { sensors } = nearBox(world, x0, y0, z0, x1, y1, z1);
+  let found: Meeting[] | null = null;
+  for (let i = 0; i < sensors.length; i++) {
+    const c = sensors[i];
+    const { low, high } = c;
+    if (x1 < low[0] || x0 > high[0] || y1 < low[1] || y0 > high[1] || z1 < low[2] || z0 > high[2]) {
+      continue;
+    }
+    const part = meets(c, s.tick, path);
+    if (part >= 0) (found ??= []).push({ collider: c, part });
+  }
+  if (!found) return NONE;
+  return found.sort((a, b) => a.part - b.part || a.collider.index - b.collider.index);
+}
+
+/** The part of the way after which the body meets a collider, or -1. */
+function meets(c: Collider, tick: number, path: Path): number {
+  const { points, count } = path;
+  const last = 3 * count;
+  if (c.motion) {
+    // Seen from the mover: the runner's last place goes along with it, and the rest is the way made
+    // against it. Good to the turn within one tick.
+    poseCollider(c, tick);
+    const [x, y, z] = carriedAlong(c, points[0], points[1], points[2]);
+    const dx = points[last] - x;
+    const dy = points[last + 1] - y;
+    const dz = points[last + 2] - z;
+    touch.t = 1;
+    if (dx * dx + dy * dy + dz * dz > 0 && sweepCollider(c, tick, x, y, z, dx, dy, dz, touch)) {
+      return touch.t;
+    }
+  } else {
+    for (let leg = 0; leg < count; leg++) {
+      const i = 3 * leg;
+      const dx = points[i + 3] - points[i];
+      const dy = points[i + 4] - points[i + 1];
+      const dz = points[i + 5] - points[i + 2];
+      touch.t = 1;
+      if (sweepCollider(c, tick, points[i], points[i + 1], points[i + 2], dx, dy, dz, touch)) {
+        return (leg + touch.t) / count;
+      }
+    }
+  }
+  // Already within, moving out or not at all.
+  return gapTo(c, tick, points[last], points[last + 1], points[last + 2]).distance < 0 ? 1 : -1;
+}

@@ -1,0 +1,25 @@
+const { build } = require('esbuild');
+const path = require('node:path');
+
+const root = path.join(__dirname, '..');
+
+const bundle = (entry, name) =>
+  build({
+    absWorkingDir: root,
+    entryPoints: [entry],
+    outfile: path.join('dist', `${name}.cjs`),
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'cjs',
+    packages: 'external',
+    alias: { '@': root },
+    sourcemap: true,
+    logLevel: 'warning',
+  });
+
+module.exports = {
+  buildServer: () => bundle('server/main.ts', 'server'),
+  buildWorker: () => bundle('server/verify/worker.ts', 'verify-worker'),
+  buildCli: () => bundle('cli/main.ts', 'cli'),
+};
