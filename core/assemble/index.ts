@@ -3,3 +3,4 @@ export * from './lay';
 export * from './place';
 export * from './tune';
 export * from './snap';
+export * from './pick';

@@ -3,9 +3,9 @@ import { emptyCourse, type Course } from '../course';
 import { checkCourse } from '.';
 
 const sound = layPieces(emptyCourse('Sound'), [
-  { family: 'slab', at: [0, -0.5, 0] },
-  { family: 'start', at: [0, 0, 0] },
-  { family: 'lantern', at: [0.5, 0, 0] },
+  { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 2] },
+  { family: 'start', at: [-3, 0, 0] },
+  { family: 'lantern', at: [3, 0, 0] },
 ]);
 const rules = (course: Course) => checkCourse(course).map(({ rule }) => rule);
 const without = (family: string): Course => ({

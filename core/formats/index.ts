@@ -1,2 +1,3 @@
 export * from './courseFile';
 export * from './shareCode';
+export * from './drawing';

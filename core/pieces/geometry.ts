@@ -55,13 +55,21 @@ export function toWorld(piece: Pick<Piece, 'at' | 'turn'>): (p: Vec3) => Vec3 {
   return (p) => add(rotate(turn, p), piece.at);
 }
 
+const partsByPiece = new WeakMap<Piece, Part[]>();
+const boundsByPiece = new WeakMap<Piece, Bounds>();
+
 /** The solids drawn for a piece, in the world, at rest. */
 export function worldParts(piece: Piece): Part[] {
-  const place = toWorld(piece);
-  return localGeometry(piece).parts.map((part) => ({
-    ...part,
-    solid: mapPoints(part.solid, place),
-  }));
+  let known = partsByPiece.get(piece);
+  if (!known) {
+    const place = toWorld(piece);
+    known = localGeometry(piece).parts.map((part) => ({
+      ...part,
+      solid: mapPoints(part.solid, place),
+    }));
+    partsByPiece.set(piece, known);
+  }
+  return known;
 }
 
 /** The shapes that touch, in the world, at rest. */
@@ -84,10 +92,12 @@ export function worldMotion(piece: Piece): Motion | undefined {
 
 /** The box about all that is drawn of a piece at rest. */
 export function pieceBounds(piece: Piece): Bounds {
-  const place = toWorld(piece);
-  return boundsOf(
-    localGeometry(piece).parts.flatMap(({ solid }) => solid.points.map((p) => place(p))),
-  );
+  let known = boundsByPiece.get(piece);
+  if (!known) {
+    known = boundsOf(worldParts(piece).flatMap(({ solid }) => solid.points));
+    boundsByPiece.set(piece, known);
+  }
+  return known;
 }
 
 /** The outlines of a piece's solids as seen from above, one for each part, in the world (x, z). */

@@ -1,3 +1,4 @@
 export * from './family';
 export * from './catalogue';
 export * from './geometry';
+export * from './tones';

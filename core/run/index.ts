@@ -3,6 +3,7 @@ export * from './world';
 export * from './tide';
 export * from './state';
 export * from './event';
+export * from './look';
 export * from './tick';
 export * from './record';
 export * from './replay';

@@ -1,0 +1,12 @@
+import { router } from 'expo-router';
+import { Fault } from '@/ui/parts';
+
+export default function NotFound() {
+  return (
+    <Fault
+      title="There is nothing at this address"
+      words="The link may be cut off."
+      action={{ label: 'My courses', act: () => router.replace('/') }}
+    />
+  );
+}

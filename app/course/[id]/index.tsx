@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
+import { CourseScreen } from '@/ui/course/CourseScreen';
+
+export default function CourseRoute() {
+  const { id, phase } = useLocalSearchParams<{ id: string; phase?: string }>();
+  return <CourseScreen id={id} phase={phase} />;
+}

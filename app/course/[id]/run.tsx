@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
+import { CourseRunScreen } from '@/ui/course/RunScreen';
+
+export default function CourseRunRoute() {
+  const { id, from } = useLocalSearchParams<{ id: string; from?: string }>();
+  return <CourseRunScreen id={id} from={from} />;
+}

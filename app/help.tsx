@@ -1,0 +1,1 @@
+export { HelpScreen as default } from '@/ui/help/HelpScreen';

@@ -1,0 +1,57 @@
+import type { Course } from '../course';
+import { faceNormal, type Polyhedron } from '../geometry';
+import { pieceBounds, worldParts } from '../pieces';
+import type { Ray } from './snap';
+
+/** How far out of its box a thin piece can still be picked, m. */
+const KIND = 0.05;
+
+/**
+ * The piece a ray meets first, by what is drawn of it at rest.
+ * @returns its id and the distance along the ray in units of its direction, or null
+ */
+export function pickPiece(course: Course, ray: Ray): { id: string; t: number } | null {
+  let best: { id: string; t: number } | null = null;
+  for (const piece of course.pieces) {
+    const { low, high } = pieceBounds(piece);
+    const near = meetsBox(ray, low, high);
+    if (near === null || (best && near > best.t)) continue;
+    for (const { solid } of worldParts(piece)) {
+      const t = meetsSolid(ray, solid);
+      if (t !== null && (!best || t < best.t)) best = { id: piece.id, t };
+    }
+  }
+  return best;
+}
+
+function meetsBox(
+  { from, along }: Ray,
+  low: readonly number[],
+  high: readonly number[],
+): number | null {
+  let enter = 0;
+  let leave = Infinity;
+  for (let axis = 0; axis < 3; axis++) {
+    const a = (low[axis] - KIND - from[axis]) / along[axis];
+    const b = (high[axis] + KIND - from[axis]) / along[axis];
+    enter = Math.max(enter, Math.min(a, b));
+    leave = Math.min(leave, Math.max(a, b));
+  }
+  return enter <= leave ? enter : null;
+}
+
+/** Clips the ray by the planes of the faces (Cyrus and Beck, 1978). */
+function meetsSolid({ from, along }: Ray, solid: Polyhedron): number | null {
+  let enter = 0;
+  let leave = Infinity;
+  for (const face of solid.faces) {
+    const n = faceNormal(solid, face);
+    const p = solid.points[face[0]];
+    const gap = n[0] * (from[0] - p[0]) + n[1] * (from[1] - p[1]) + n[2] * (from[2] - p[2]);
+    const pace = n[0] * along[0] + n[1] * along[1] + n[2] * along[2];
+    if (pace < 0) enter = Math.max(enter, -gap / pace);
+    else if (pace > 0) leave = Math.min(leave, -gap / pace);
+    else if (gap > 0) return null;
+  }
+  return enter <= leave ? enter : null;
+}

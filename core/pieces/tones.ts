@@ -1,0 +1,57 @@
+import type { Tone } from './family';
+
+/** Colours of a facet as it is seen: seen from the side, and facing up; sRGB hexadecimal. */
+export const TONES: Readonly<Record<Tone, { readonly side: string; readonly top: string }>> = {
+  stone: { side: '#857E70', top: '#C9C1A8' },
+  slate: { side: '#6F7A7C', top: '#B7BFB3' },
+  timber: { side: '#9A7448', top: '#C59B66' },
+  moss: { side: '#4F7A58', top: '#86A86D' },
+  thorn: { side: '#A5432C', top: '#C85F3F' },
+  mover: { side: '#2C6E7C', top: '#7FB3B8' },
+  shell: { side: '#C9A227', top: '#F0D36B' },
+  flag: { side: '#6C4D87', top: '#8E6FA8' },
+  lamp: { side: '#E0B040', top: '#FBE7A6' },
+};
+
+/** A colour as red, green and blue from 0 to 1, as written. */
+export const rgb = (hex: string): [number, number, number] => [
+  parseInt(hex.slice(1, 3), 16) / 255,
+  parseInt(hex.slice(3, 5), 16) / 255,
+  parseInt(hex.slice(5, 7), 16) / 255,
+];
+
+const LIGHTS = new Map<Tone, [number[], number[]]>();
+// Towards the sun: from the right, above and in front.
+const SUN = [0.46, 0.76, 0.46];
+
+/**
+ * Daylight on a flat facet: the side colour going over into the top colour by how much it faces up,
+ * warmer towards the sun, and a few per cent of variation so that no two facets are quite alike.
+ * @param mark any number; equal marks vary alike
+ * @returns red, green and blue, 0 to 1
+ */
+export function facetColour(
+  tone: Tone,
+  nx: number,
+  ny: number,
+  nz: number,
+  mark: number,
+): [number, number, number] {
+  let light = LIGHTS.get(tone);
+  if (!light) {
+    light = [rgb(TONES[tone].side), rgb(TONES[tone].top)];
+    LIGHTS.set(tone, light);
+  }
+  const up = Math.max(0, ny);
+  const sun = nx * SUN[0] + ny * SUN[1] + nz * SUN[2];
+  const shade = 0.86 + 0.2 * Math.max(-0.6, sun) - (ny < -0.3 ? 0.18 : 0);
+  // A small integer hash; the low bits are well mixed.
+  const hash = (Math.imul(mark | 0, 0x9e3779b1) >>> 16) & 1023;
+  const vary = 1 + (hash / 1023 - 0.5) * 0.07;
+  const k = up > 0.6 ? 1 : shade;
+  const warm = up > 0.6 ? 1 : 1 + 0.03 * sun;
+  return [0, 1, 2].map((i) => {
+    const base = light[0][i] + (light[1][i] - light[0][i]) * up * up;
+    return Math.min(1, base * k * vary * (i === 0 ? warm : i === 2 ? 2 - warm : 1));
+  }) as [number, number, number];
+}

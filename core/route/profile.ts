@@ -1,0 +1,112 @@
+import type { Course } from '../course';
+import { distance, lerp, type Vec3 } from '../geometry';
+import { familyOf, localGeometry, pieceBounds } from '../pieces';
+
+/** A place on the way through a course. */
+export interface Station {
+  /** Metres from the start along the way. */
+  readonly along: number;
+  readonly at: Vec3;
+}
+
+/** Something that stands by the way. */
+export interface Mark {
+  readonly kind: 'start' | 'checkpoint' | 'goal' | 'pickup' | 'hazard' | 'mover';
+  readonly piece: string;
+  readonly along: number;
+  /** Metres of the way it takes up, for hazards and movers. */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The course unrolled along its way. */
+export interface Profile {
+  readonly length: number;
+  readonly stations: readonly Station[];
+  readonly marks: readonly Mark[];
+}
+
+/** Metres between stations. */
+const PITCH = 0.5;
+/** How far beside the way something still stands by it, m. */
+const BESIDE = 4;
+
+/** The way from the start past the checkpoints in order of their numbers to the goal, straight. */
+export function plainWay(course: Course): Vec3[] {
+  const of = (family: string) => course.pieces.filter((piece) => piece.family === family);
+  const cairns = of('cairn').sort(
+    (a, b) => Number(a.params?.number ?? 1) - Number(b.params?.number ?? 1),
+  );
+  return [...of('start').slice(0, 1), ...cairns, ...of('lantern').slice(0, 1)].map(
+    ({ at }): Vec3 => [at[0], at[1], at[2]],
+  );
+}
+
+/** Length of a way through places, m. */
+export const wayLength = (way: readonly Vec3[]): number =>
+  way.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance(way[i - 1], p)), 0);
+
+/**
+ * Unrolls a course along a way.
+ * @param way places in order: a run's path, or plainWay
+ */
+export function unroll(course: Course, way: readonly Vec3[]): Profile {
+  const stations = evenly(way);
+  const marks: Mark[] = [];
+  for (const piece of course.pieces) {
+    const kind = kindOf(piece.family);
+    if (!kind || stations.length === 0) continue;
+    let nearest = stations[0];
+    let best = Infinity;
+    for (const station of stations) {
+      const gap = distance(station.at, piece.at);
+      if (gap < best) {
+        best = gap;
+        nearest = station;
+      }
+    }
+    const { low, high } = pieceBounds(piece);
+    const extent = Math.min(high[0] - low[0], 6);
+    if (kind !== 'start' && kind !== 'goal' && best > BESIDE + extent) continue;
+    const width = kind === 'hazard' || kind === 'mover' ? extent : 0;
+    marks.push({ kind, piece: piece.id, along: nearest.along, width, height: piece.at[1] });
+  }
+  return { length: stations[stations.length - 1]?.along ?? 0, stations, marks };
+}
+
+function kindOf(family: string): Mark['kind'] | null {
+  if (family === 'start') return 'start';
+  const roles = localGeometry({ family }).shapes.map(({ role }) => role);
+  if (roles.includes('hazard')) return 'hazard';
+  if (familyOf(family).group === 'movers') return 'mover';
+  return (
+    roles.find((role) => role === 'checkpoint' || role === 'goal' || role === 'pickup') ?? null
+  );
+}
+
+/** Stations at an even pitch along a way; returns to a checkpoint count as no way at all. */
+function evenly(way: readonly Vec3[]): Station[] {
+  if (way.length === 0) return [];
+  const stations: Station[] = [{ along: 0, at: way[0] }];
+  let along = 0;
+  let next = PITCH;
+  for (let i = 1; i < way.length; i++) {
+    const leg = distance(way[i - 1], way[i]);
+    // Straight ways between marks are long; a leap within a run's path is a return.
+    if (way.length > 50 && leg > 2) continue;
+    while (next <= along + leg) {
+      stations.push({ along: next, at: lerp(way[i - 1], way[i], (next - along) / leg) });
+      next += PITCH;
+    }
+    along += leg;
+  }
+  stations.push({ along, at: way[way.length - 1] });
+  return stations;
+}
+
+/** Every sixth place of a run's path, which is often enough to draw. */
+export function thinPath(path: Float64Array): Vec3[] {
+  const way: Vec3[] = [];
+  for (let i = 0; i < path.length; i += 18) way.push([path[i], path[i + 1], path[i + 2]]);
+  return way;
+}

@@ -1,0 +1,31 @@
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { replay } from '@/core/run';
+import { DEMO_COURSES } from './courses';
+import { drive, type Manner } from './drive';
+
+/** Who runs the demo courses, and how; the first run of each course is its maker's own. */
+const RUNNERS: readonly { name: string; manner: Manner }[] = [
+  { name: 'maker', manner: { push: 0.78, beat: 12, breadth: 50 } },
+  { name: 'Morven', manner: { push: 0.82, beat: 12, breadth: 60 } },
+  { name: 'Tam', manner: { push: 0.72, beat: 14, breadth: 60 } },
+  { name: 'Oskar', manner: { push: 0.65, beat: 12, breadth: 60 } },
+];
+
+/** Drives every demo course anew and writes the runs next to this file. */
+function main(): void {
+  for (const { slug, maker, course, route } of DEMO_COURSES) {
+    const runs = RUNNERS.map(({ name, manner }) => {
+      const run = drive(course, route, manner);
+      const { time, gathered, pickups } = replay(course, run);
+      const player = name === 'maker' ? maker : name;
+      console.log(
+        `${course.name}: ${player} ${time.toFixed(3)} s, ${gathered} of ${pickups} shells`,
+      );
+      return { player, run };
+    });
+    writeFileSync(path.join(__dirname, 'runs', `${slug}.json`), `${JSON.stringify(runs)}\n`);
+  }
+}
+
+main();

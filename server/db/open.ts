@@ -1,0 +1,23 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import createKnex, { type Knex } from 'knex';
+import { migrationSource } from './migrations';
+
+/**
+ * Opens the database file in a folder, making both if needed, and brings it up to date.
+ * Every write is on the disk before it is acknowledged (WAL with synchronous FULL).
+ */
+export async function openDatabase(dataDir: string): Promise<Knex> {
+  mkdirSync(dataDir, { recursive: true });
+  const db = createKnex({
+    client: 'better-sqlite3',
+    connection: { filename: path.join(dataDir, 'stonehop.sqlite') },
+    useNullAsDefault: true,
+    pool: { min: 1, max: 1 },
+  });
+  await db.raw('PRAGMA journal_mode = WAL');
+  await db.raw('PRAGMA synchronous = FULL');
+  await db.raw('PRAGMA foreign_keys = ON');
+  await db.migrate.latest({ migrationSource });
+  return db;
+}

@@ -1,0 +1,42 @@
+export interface MakerRow {
+  id: string;
+  name: string | null;
+  passphrase: string | null;
+  created: number;
+}
+export interface CourseRow {
+  id: string;
+  maker: string;
+  revision: number;
+  document: string;
+  hash: string;
+  proof: string | null;
+  proof_hash: string | null;
+  proof_time: number | null;
+  created: number;
+  changed: number;
+  deleted: number | null;
+}
+export interface RevisionRow {
+  course: string;
+  revision: number;
+  document: string;
+  saved: number;
+}
+export interface PublishedRow {
+  slug: string;
+  course: string;
+  document: string;
+  hash: string;
+  published: number;
+}
+export interface RunRow {
+  id: number;
+  slug: string;
+  hash: string;
+  maker: string;
+  player: string;
+  time: number;
+  run: string;
+  made: number;
+}

@@ -1,0 +1,48 @@
+import type { Request, RequestHandler, Response } from 'express';
+import * as v from 'valibot';
+
+/** An answer other than success, with words for whoever asked. */
+export class HttpError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly details: Record<string, unknown> = {},
+    readonly headers: Record<string, string> = {},
+  ) {
+    super(message);
+    this.name = 'HttpError';
+  }
+}
+
+export const notFound = (what: string): HttpError =>
+  new HttpError(404, 'not-found', `${what} was not found.`);
+
+/**
+ * A handler whose body and answer are held to schemas.
+ * A body that breaks its schema is answered with 400 and the places that are wrong.
+ */
+export function handler<Body extends v.GenericSchema, Answer extends v.GenericSchema>(
+  schemas: { body: Body; answer: Answer },
+  act: (body: v.InferOutput<Body>, req: Request, res: Response) => Promise<v.InferInput<Answer>>,
+): RequestHandler {
+  return async (req, res) => {
+    const body = v.safeParse(schemas.body, req.body);
+    if (!body.success) {
+      const places = body.issues.map(
+        (issue) => `${v.getDotPath(issue) ?? 'body'}: ${issue.message}`,
+      );
+      throw new HttpError(400, 'broken', `The request is not as it should be: ${places[0]}.`, {
+        places: places.slice(0, 20),
+      });
+    }
+    const answer = await act(body.output, req, res);
+    res.json(v.parse(schemas.answer, answer));
+  };
+}
+
+/** For requests without a body. */
+export const NoBody = v.any();
+
+/** A path parameter that stands for one thing. */
+export const param = (req: Request, name: string): string => String(req.params[name]);

@@ -1,0 +1,45 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { ThemeProvider } from '@rneui/themed';
+import { useFonts } from 'expo-font';
+import { Stack } from 'expo-router';
+import { StatusBar } from 'expo-status-bar';
+import { useMemo, useState } from 'react';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { Loading, Notes } from './parts';
+import { useAutosave } from './state/saving';
+import { elementsTheme, FONTS, NIGHT, useColours } from './theme';
+
+/** Everything every screen stands in: type, theme, server state, saving, notes. */
+export function Root() {
+  const [loaded] = useFonts(FONTS);
+  const colours = useColours();
+  const night = colours === NIGHT;
+  const theme = useMemo(() => elementsTheme(colours, night), [colours, night]);
+  const [client] = useState(
+    () => new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } }),
+  );
+  return (
+    <SafeAreaProvider>
+      <QueryClientProvider client={client}>
+        <ThemeProvider theme={theme} key={night ? 'night' : 'day'}>
+          <StatusBar style={night ? 'light' : 'dark'} />
+          {loaded ? <Screens paper={colours.paper} /> : <Loading what="" />}
+          <Notes />
+        </ThemeProvider>
+      </QueryClientProvider>
+    </SafeAreaProvider>
+  );
+}
+
+function Screens({ paper }: { paper: string }) {
+  useAutosave();
+  return (
+    <Stack
+      screenOptions={{
+        headerShown: false,
+        animation: 'none',
+        contentStyle: { backgroundColor: paper },
+      }}
+    />
+  );
+}

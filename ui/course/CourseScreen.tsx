@@ -1,0 +1,287 @@
+import { router, useFocusEffect } from 'expo-router';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { addStart, checkCourse } from '@/core/check';
+import { Button, Fault, Loading, PHASES, Sheet, Stones, Words, type Phase } from '../parts';
+import { useView } from '../scene';
+import { useCourse } from '../state/courseStore';
+import { useLastRun } from '../state/lastRun';
+import { useCourseOnServer } from '../state/queries';
+import { useReplay } from '../state/useBest';
+import { useOpenCourse } from '../state/useOpenCourse';
+import { SPACE, useColours, WIDE } from '../theme';
+import { thinPath } from '@/core/route';
+import { ChoiceCard } from './ChoiceCard';
+import { ConflictSheet } from './ConflictSheet';
+import { CourseScene } from './CourseScene';
+import { HandCard } from './HandCard';
+import { useLay } from './layStore';
+import { PlanPanel } from './PlanPanel';
+import { Ribbon } from './Ribbon';
+import { SharePanel } from './SharePanel';
+import { TopBar } from './TopBar';
+import { Tray } from './Tray';
+import { TunePanel } from './TunePanel';
+import { useBuildKeys } from './useBuildKeys';
+import { ViewTools } from './ViewTools';
+
+interface CourseScreenProps {
+  readonly id: string;
+  readonly phase: string | undefined;
+}
+
+const toPhase = (phase: string | undefined): Phase =>
+  PHASES.find((known) => known === phase && known !== 'run') ?? 'lay';
+
+/** A course being built. */
+export function CourseScreen({ id, phase: wanted }: CourseScreenProps) {
+  const { ready, error, retry } = useOpenCourse(id);
+  if (error && !ready) {
+    return error.status === 404 || error.status === 401 ? (
+      <Fault
+        title="This course is not here"
+        words="It was deleted, or it belongs to somebody else. If it is yours, sign in with your name and passphrase."
+        action={{ label: 'My courses', act: () => router.replace('/') }}
+      />
+    ) : (
+      <Fault
+        title="The course cannot be opened"
+        words={error.message}
+        action={{ label: 'Try again', act: retry }}
+      />
+    );
+  }
+  if (!ready) return <Loading what="Opening the course" />;
+  return <OpenCourse id={id} phase={toPhase(wanted)} />;
+}
+
+function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
+  const colours = useColours();
+  const { width, height } = useWindowDimensions();
+  const wide = width >= WIDE;
+  const course = useCourse((s) => s.course);
+  const take = useCourse((s) => s.take);
+  const { data } = useCourseOnServer(id);
+  const proof = useReplay(course, data?.proof?.run);
+  const lastWay = useLastRun((s) => s.way);
+  const way = useMemo(() => lastWay ?? (proof ? thinPath(proof.path) : null), [lastWay, proof]);
+  const [missing, setMissing] = useState(false);
+  // While a run covers this screen its scene is let go; two at once would be one too many.
+  const [focused, setFocused] = useState(true);
+  useFocusEffect(
+    useCallback(() => {
+      setFocused(true);
+      return () => setFocused(false);
+    }, []),
+  );
+
+  const fitted = useRef('');
+  useEffect(() => {
+    if (fitted.current === id) return;
+    fitted.current = id;
+    lookAtBeginning();
+  }, [id]);
+
+  const run = useCallback(
+    (fromHere = false) => {
+      const { course: now } = useCourse.getState();
+      if (!now.pieces.some(({ family }) => family === 'start')) {
+        setMissing(true);
+        return;
+      }
+      const { target } = useView.getState();
+      const from = fromHere ? `?from=${target.map((v) => v.toFixed(2)).join(',')}` : '';
+      router.push(`/course/${id}/run${from}` as never);
+    },
+    [id],
+  );
+  const goTo = useCallback(
+    (next: Phase) => {
+      if (next === 'run') return run();
+      if (next !== 'lay') take(null);
+      router.setParams({ phase: next });
+    },
+    [run, take],
+  );
+  useBuildKeys(focused, goTo, () => router.push('/help'));
+
+  const errors = useMemo(
+    () => checkCourse(course).some(({ weight }) => weight === 'error'),
+    [course],
+  );
+  const done = new Set<Phase>();
+  if (course.name.trim().length >= 3 && course.pieces.length > 0) done.add('plan');
+  if (!errors) done.add('lay');
+  if (proof?.finished) done.add('run');
+  if (data?.published?.current) done.add('share');
+
+  const stones = <Stones current={phase} done={done} onChoose={goTo} />;
+  const panel =
+    phase === 'plan' ? (
+      <PlanPanel />
+    ) : phase === 'tune' ? (
+      <TunePanel />
+    ) : phase === 'share' ? (
+      <SharePanel onRun={() => run()} />
+    ) : null;
+  const building = phase === 'lay' || phase === 'tune';
+  const canvas = (
+    <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
+      {focused && <CourseScene building={building} />}
+      <View pointerEvents="box-none" style={{ flex: 1 }}>
+        <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
+        <View
+          pointerEvents="box-none"
+          style={{ flex: 1, alignItems: 'flex-end', paddingHorizontal: SPACE.s }}
+        >
+          {phase === 'lay' && <ViewTools />}
+        </View>
+        <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
+          {phase === 'lay' && (
+            <HandOrChoice onTune={() => goTo('tune')} onRunHere={() => run(true)} />
+          )}
+        </View>
+      </View>
+    </View>
+  );
+
+  return (
+    <View style={{ flex: 1, backgroundColor: colours.paper }}>
+      {wide ? (
+        <View style={{ flex: 1, flexDirection: 'row' }}>
+          <View style={{ width: 300, borderRightWidth: 1, borderColor: colours.line }}>
+            {stones}
+            {phase === 'lay' ? (
+              <Tray wide />
+            ) : (
+              <Panel>{phase === 'tune' ? <TuneSide /> : panel}</Panel>
+            )}
+          </View>
+          <View style={{ flex: 1 }}>
+            {canvas}
+            <Ribbon course={course} way={way} />
+          </View>
+          {building && <ChosenSide />}
+        </View>
+      ) : (
+        <>
+          <View style={panel ? { height: Math.max(220, height * 0.4) } : { flex: 1 }}>
+            {canvas}
+          </View>
+          {!panel && <Ribbon course={course} way={way} />}
+          {phase === 'lay' && <Tray wide={false} />}
+          {panel && <Panel>{panel}</Panel>}
+          {stones}
+        </>
+      )}
+      <ConflictSheet />
+      <Sheet title="The course has no start" open={missing} onClose={() => setMissing(false)}>
+        <Words>
+          A run begins at a start. One can be laid on the piece furthest to the left; you can move
+          it afterwards.
+        </Words>
+        <Button
+          kind="main"
+          title="Lay a start"
+          icon="flag"
+          onPress={() => {
+            useCourse.getState().edit(addStart);
+            setMissing(false);
+          }}
+        />
+      </Sheet>
+    </View>
+  );
+}
+
+/** The tray's card: the piece in hand, else the chosen one, else a way to run from here. */
+function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: () => void }) {
+  const { inHand, choice } = useCourse();
+  const { width } = useWindowDimensions();
+  if (inHand) return <HandCard />;
+  if (choice.size > 0 && width < WIDE) return <ChoiceCard onTune={onTune} />;
+  return (
+    <View pointerEvents="box-none" style={{ alignItems: 'flex-end' }}>
+      <Button title="Run from here" icon="play" onPress={onRunHere} testID="run-here" />
+    </View>
+  );
+}
+
+function Panel({ children }: { children: React.ReactNode }) {
+  const colours = useColours();
+  return (
+    <ScrollView
+      style={{
+        flex: 1,
+        borderTopWidth: 1,
+        borderColor: colours.line,
+        backgroundColor: colours.paper,
+      }}
+      contentContainerStyle={{ padding: SPACE.l }}
+      keyboardShouldPersistTaps="handled"
+    >
+      {children}
+    </ScrollView>
+  );
+}
+
+/** On a wide screen the chosen piece's card stands at the right in Lay and Tune. */
+function ChosenSide() {
+  const colours = useColours();
+  const chosen = useCourse((s) => s.choice.size > 0);
+  return (
+    <View
+      style={{
+        width: 320,
+        borderLeftWidth: 1,
+        borderColor: colours.line,
+        backgroundColor: colours.card,
+      }}
+    >
+      {chosen ? (
+        <>
+          <ScrollView contentContainerStyle={{ padding: SPACE.l }}>
+            <TunePanel />
+          </ScrollView>
+          <View style={{ padding: SPACE.s, borderTopWidth: 1, borderColor: colours.line }}>
+            <ChoiceCard onTune={() => router.setParams({ phase: 'tune' })} />
+          </View>
+        </>
+      ) : (
+        <View style={{ padding: SPACE.l, gap: SPACE.m }}>
+          <Words as="heading">Nothing chosen</Words>
+          <Words tint="slate">
+            Click a piece to see and set its figures. Right-drag turns the view, the wheel zooms.
+          </Words>
+          <Words as="small" tint="slate">
+            Press ? for every key.
+          </Words>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** On a wide screen Tune lists what acts at the left, whatever is chosen. */
+function TuneSide() {
+  const choose = useCourse((s) => s.choose);
+  const chosen = useCourse((s) => s.choice.size > 0);
+  return chosen ? (
+    <Button title="List all that acts" icon="list" onPress={() => choose([])} />
+  ) : (
+    <TunePanel />
+  );
+}
+
+/** Begins at the start, near enough to work. */
+function lookAtBeginning(): void {
+  const { course } = useCourse.getState();
+  const begin = course.pieces.find(({ family }) => family === 'start')?.at ?? [0, 0, 0];
+  const view = useView.getState();
+  view.setMode(course.space === 'side-on' ? 'side' : 'free');
+  view.look({
+    target: [begin[0] + 2.5, begin[1] + 1.2, begin[2]],
+    distance: course.space === 'side-on' ? 20 : 24,
+  });
+  useLay.getState().set({ level: begin[1], depth: begin[2], ghostAt: null });
+}

@@ -1,0 +1,152 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import type { Spot } from '@/core/run';
+import { Button, Fault, Loading, runTime, Words } from '../parts';
+import { FinishPanel } from '../run/FinishPanel';
+import { RunView, type Finished } from '../run/RunView';
+import { useView } from '../scene';
+import { api } from '../state/api';
+import { useCourse } from '../state/courseStore';
+import { useLastRun } from '../state/lastRun';
+import { useCourseOnServer } from '../state/queries';
+import { useReplay } from '../state/useBest';
+import { useOpenCourse, whenSaved } from '../state/useOpenCourse';
+import { SPACE } from '../theme';
+
+/** A place given as x,y,z in the address, or nothing. */
+function toSpot(from: string | undefined): Spot | undefined {
+  const at = from?.split(',').map(Number);
+  if (at?.length !== 3 || at.some((v) => !Number.isFinite(v))) return undefined;
+  return { at: [at[0], at[1], at[2]], heading: 0 };
+}
+
+/** The maker's own run of the open course. */
+export function CourseRunScreen({ id, from }: { id: string; from: string | undefined }) {
+  const { ready, error, retry } = useOpenCourse(id);
+  const course = useCourse((s) => s.course);
+  const { data } = useCourseOnServer(id);
+  const best = useReplay(course, data?.proof?.run);
+  const spot = useMemo(() => toSpot(from), [from]);
+  // What is looked at while building comes back after the run.
+  const [before] = useState(() => {
+    const { target, distance, yaw, pitch, mode } = useView.getState();
+    return { target, distance, yaw, pitch, mode };
+  });
+  const leave = () => {
+    useView.getState().look(before);
+    if (router.canGoBack()) router.back();
+    else router.replace(`/course/${id}` as never);
+  };
+  if (error && !ready) {
+    return (
+      <Fault
+        title="The course cannot be opened"
+        words={error.message}
+        action={{ label: 'Try again', act: retry }}
+      />
+    );
+  }
+  if (!ready) return <Loading what="Opening the course" />;
+  if (!course.pieces.some(({ family }) => family === 'start')) {
+    return (
+      <Fault
+        title="The course has no start"
+        words="Lay a start, then run."
+        action={{ label: 'Back to building', act: leave }}
+      />
+    );
+  }
+  return (
+    <RunView
+      course={course}
+      spot={spot}
+      best={best ?? undefined}
+      leaveLabel="Back to building"
+      onLeave={leave}
+      onProgress={(result) => useLastRun.getState().keep(result)}
+      finished={(finished, again) => (
+        <FinishPanel
+          result={finished.result}
+          best={finished.fromStart ? (best ?? undefined) : undefined}
+          targets={course.targets}
+        >
+          <Keep id={id} finished={finished} best={best?.time} />
+          <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+            <Button
+              title="Again"
+              icon="rotate-ccw"
+              onPress={again}
+              style={{ flex: 1 }}
+              testID="run-again"
+            />
+            <Button
+              title="Back to building"
+              onPress={leave}
+              style={{ flex: 1.4 }}
+              testID="run-leave"
+            />
+          </View>
+        </FinishPanel>
+      )}
+    />
+  );
+}
+
+/** Keeps a finished run as the proof; the server replays it before it believes it. */
+function Keep({
+  id,
+  finished,
+  best,
+}: {
+  id: string;
+  finished: Finished;
+  best: number | undefined;
+}) {
+  const client = useQueryClient();
+  const keep = useMutation({
+    mutationFn: async () => {
+      if (!(await whenSaved())) {
+        throw new Error(
+          'The course is not on the server yet, so the run waits here. Try again when the server is back.',
+        );
+      }
+      return api.prove(id, finished.run);
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['course', id] });
+      void client.invalidateQueries({ queryKey: ['courses'] });
+    },
+  });
+  if (!finished.fromStart) {
+    return (
+      <Words as="small" tint="slate">
+        Begun part of the way, so it is no proof. Run from the start for that.
+      </Words>
+    );
+  }
+  if (keep.data) {
+    return <Words testID="run-kept">Kept as your proof: {runTime(keep.data.time)}.</Words>;
+  }
+  if (best !== undefined && finished.result.time >= best) {
+    return (
+      <Words as="small" tint="slate">
+        Your kept run of {runTime(best)} stays the best.
+      </Words>
+    );
+  }
+  return (
+    <View style={{ gap: SPACE.s }}>
+      {keep.error && <Words tint="rust">{keep.error.message}</Words>}
+      <Button
+        kind="main"
+        title="Keep this run"
+        icon="check"
+        busy={keep.isPending}
+        onPress={() => keep.mutate()}
+        testID="keep-run"
+      />
+    </View>
+  );
+}

@@ -1,0 +1,139 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { View } from 'react-native';
+import { checkCourse } from '@/core/check';
+import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
+import { Button, Card, CoursePicture, runTime, tell, Words } from '../parts';
+import { api } from '../state/api';
+import { useCourse } from '../state/courseStore';
+import { useHash } from '../state/useBest';
+import { useCourseOnServer } from '../state/queries';
+import { whenSaved } from '../state/useOpenCourse';
+import { SPACE, useColours } from '../theme';
+
+/** Copies text, and says so. */
+export async function copyText(text: string, what: string): Promise<void> {
+  try {
+    await navigator.clipboard.writeText(text);
+    tell(`${what} copied.`);
+  } catch {
+    tell(
+      `This browser does not allow copying. The ${what.toLowerCase()} is shown to be marked by hand.`,
+    );
+  }
+}
+
+/** Hands a text to the browser as a file. */
+export function downloadText(name: string, text: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
+
+/** Proof, publishing, and the link, code and file that others open. */
+export function SharePanel({ onRun }: { onRun: () => void }) {
+  const colours = useColours();
+  const client = useQueryClient();
+  const { id, course } = useCourse();
+  const { data } = useCourseOnServer(id);
+  const hash = useHash(course);
+  const proof = data?.proof;
+  const fresh = proof?.run.course === hash;
+  const errors = checkCourse(course).filter(({ weight }) => weight === 'error');
+  const link = data?.published && `${window.location.origin}/play/${data.published.slug}`;
+
+  const publish = useMutation({
+    mutationFn: async () => {
+      if (!(await whenSaved()))
+        throw new Error(
+          'The course is not on the server yet. It is kept here; try again when it is saved.',
+        );
+      return api.publish(id);
+    },
+    onSuccess: () => {
+      tell('Published. Anyone with the link can run it.');
+      void client.invalidateQueries({ queryKey: ['course', id] });
+      void client.invalidateQueries({ queryKey: ['courses'] });
+    },
+    onError: (error) => tell(error.message),
+  });
+  const current = data?.published?.current && data.course.name === course.name;
+
+  return (
+    <View style={{ gap: SPACE.l }}>
+      <Card style={{ overflow: 'hidden', backgroundColor: colours.shallows }}>
+        <CoursePicture course={course} width={420} height={150} />
+      </Card>
+      <View style={{ gap: SPACE.xs }}>
+        <Words as="strong">Proof</Words>
+        {fresh ? (
+          <Words testID="proof-state">
+            Finished by you in <Words as="figures">{runTime(proof.time)}</Words>, start to goal,
+            without help.
+          </Words>
+        ) : (
+          <Words testID="proof-state" tint={proof ? 'rust' : 'slate'}>
+            {proof
+              ? 'The course has changed since you finished it. Run it once more, start to goal.'
+              : 'Before you publish, finish the course yourself, start to goal.'}
+          </Words>
+        )}
+        {errors.map(({ message }) => (
+          <Words key={message} tint="rust">
+            {message}
+          </Words>
+        ))}
+        {!fresh && (
+          <Button
+            kind="main"
+            title="Run it"
+            icon="play"
+            onPress={onRun}
+            disabled={errors.some(
+              ({ rule }) => rule !== 'start' && rule !== 'goal' && rule !== 'name',
+            )}
+          />
+        )}
+      </View>
+      {fresh && (
+        <Button
+          kind={current ? 'plain' : 'main'}
+          icon="upload"
+          title={link ? (current ? 'Published as it is now' : 'Publish the changes') : 'Publish'}
+          disabled={!!current || errors.length > 0}
+          busy={publish.isPending}
+          onPress={() => publish.mutate()}
+          testID="publish"
+        />
+      )}
+      {link && (
+        <View style={{ gap: SPACE.xs }}>
+          <Words as="strong">Link</Words>
+          <Words as="smallFigures" selectable testID="share-link">
+            {link}
+          </Words>
+          <Button title="Copy the link" icon="link" onPress={() => void copyText(link, 'Link')} />
+        </View>
+      )}
+      <View style={{ gap: SPACE.s }}>
+        <Words as="strong">Code and file</Words>
+        <Words as="small" tint="slate">
+          The whole course as text to paste into a chat, or as a file. Both open under My courses.
+        </Words>
+        <Button
+          title="Copy the code"
+          icon="copy"
+          onPress={() => void copyText(toShareCode(course), 'Code')}
+          testID="copy-code"
+        />
+        <Button
+          title="Save the file"
+          icon="download"
+          onPress={() => downloadText(fileNameOf(course), toCourseFile(course))}
+          testID="save-file"
+        />
+      </View>
+    </View>
+  );
+}

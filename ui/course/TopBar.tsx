@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { checkCourse } from '@/core/check';
+import { ago, Card, IconButton, Words } from '../parts';
+import { useCourse, type SaveState } from '../state/courseStore';
+import { SPACE } from '../theme';
+import { FindingsSheet } from './FindingsSheet';
+import { useMemo } from 'react';
+
+/** Back, name, saved state, undo, redo and findings. */
+export function TopBar({ onBack }: { onBack: () => void }) {
+  const { course, save, past, future, undo, redo } = useCourse();
+  const [open, setOpen] = useState(false);
+  const findings = useMemo(() => checkCourse(course), [course]);
+  return (
+    <Card
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        minHeight: 56,
+        paddingHorizontal: SPACE.xs,
+        margin: SPACE.s,
+      }}
+    >
+      <IconButton icon="chevron-left" label="Back to my courses" onPress={onBack} />
+      <View style={{ flex: 1, minWidth: 0 }}>
+        <Words as="heading" numberOfLines={1} style={{ fontSize: 17, lineHeight: 21 }}>
+          {course.name || 'Unnamed course'}
+        </Words>
+        <Words
+          as="small"
+          tint={
+            save.kind === 'saved' || save.kind === 'saving' || save.kind === 'unsaved'
+              ? 'slate'
+              : 'rust'
+          }
+          numberOfLines={1}
+          testID="save-state"
+        >
+          {saveWords(save)} · {course.pieces.length}{' '}
+          {course.pieces.length === 1 ? 'piece' : 'pieces'}
+        </Words>
+      </View>
+      <IconButton
+        icon="corner-up-left"
+        label="Undo"
+        hint="Ctrl Z"
+        disabled={past.length === 0}
+        onPress={undo}
+      />
+      <IconButton
+        icon="corner-up-right"
+        label="Redo"
+        hint="Ctrl Y"
+        disabled={future.length === 0}
+        onPress={redo}
+      />
+      <IconButton
+        icon="check-square"
+        label="Findings"
+        badge={findings.length}
+        onPress={() => setOpen(true)}
+      />
+      <FindingsSheet open={open} findings={findings} onClose={() => setOpen(false)} />
+    </Card>
+  );
+}
+
+function saveWords(save: SaveState): string {
+  switch (save.kind) {
+    case 'saved':
+      return save.at === 0 ? 'Saved' : `Saved ${ago(save.at)}`;
+    case 'unsaved':
+    case 'saving':
+      return 'Saving';
+    case 'offline':
+      return 'Server away, kept here';
+    case 'refused':
+      return 'Not saved';
+    case 'conflict':
+      return 'Saved elsewhere too';
+  }
+}

@@ -1,0 +1,67 @@
+import { Pressable, View, type DimensionValue } from 'react-native';
+import type { CourseOnServer } from '@/core/protocol';
+import { plainWay, wayLength } from '@/core/route';
+import { ago, Card, CoursePicture, Feather, IconButton, metres, runTime, Words } from '../parts';
+import { RADIUS, SPACE, useColours } from '../theme';
+
+interface CourseCardProps {
+  readonly item: CourseOnServer;
+  readonly width: DimensionValue;
+  readonly onOpen: () => void;
+  readonly onMenu: () => void;
+}
+
+export const KIND_WORDS = { point: 'Point to point', gather: 'Gather every shell' } as const;
+
+/** One course: its picture, what it is, whether it is proved, when it last changed. */
+export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
+  const colours = useColours();
+  const { course, proof, published, changed } = item;
+  const proofWords = !proof
+    ? 'No proof yet'
+    : proof.fresh
+      ? `Proved in ${runTime(proof.time)}`
+      : 'Proof is stale';
+  const proofIcon = !proof ? 'circle' : proof.fresh ? 'check-circle' : 'alert-circle';
+  const proofTint = !proof ? 'slate' : proof.fresh ? 'moss' : 'rust';
+  return (
+    <Card style={{ width, overflow: 'hidden' }}>
+      <Pressable
+        accessibilityRole="link"
+        accessibilityLabel={`Open ${course.name}`}
+        onPress={onOpen}
+      >
+        <View
+          style={{
+            backgroundColor: colours.shallows,
+            borderTopLeftRadius: RADIUS.m,
+            borderTopRightRadius: RADIUS.m,
+          }}
+        >
+          <CoursePicture course={course} width={420} height={132} />
+        </View>
+        <View style={{ padding: SPACE.m, paddingRight: 56, gap: 2 }}>
+          <Words as="heading" numberOfLines={1}>
+            {course.name || 'Unnamed course'}
+          </Words>
+          <Words as="small" tint="slate" numberOfLines={1}>
+            {KIND_WORDS[course.kind]} · {metres(wayLength(plainWay(course)))} · {ago(changed)}
+          </Words>
+          <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, marginTop: 2 }}>
+            <Feather name={proofIcon} size={15} color={colours[proofTint]} />
+            <Words as="small" tint={proofTint}>
+              {proofWords}
+              {published ? ' · published' : ''}
+            </Words>
+          </View>
+        </View>
+      </Pressable>
+      <IconButton
+        icon="more-vertical"
+        label={`More for ${course.name}`}
+        onPress={onMenu}
+        style={{ position: 'absolute', right: 4, top: 140 }}
+      />
+    </Card>
+  );
+}

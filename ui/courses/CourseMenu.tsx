@@ -1,0 +1,75 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { CourseOnServer } from '@/core/protocol';
+import { Button, Field, Sheet, tell } from '../parts';
+import { api } from '../state/api';
+
+interface CourseMenuProps {
+  readonly item: CourseOnServer | null;
+  readonly onClose: () => void;
+  readonly onDuplicate: (item: CourseOnServer) => void;
+  readonly onDelete: (item: CourseOnServer) => void;
+}
+
+/** What is done with a whole course: rename, duplicate, delete. */
+export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuProps) {
+  return (
+    <Sheet title={item?.course.name ?? ''} open={item !== null} onClose={onClose}>
+      {item && (
+        <>
+          <Rename key={item.id} item={item} onDone={onClose} />
+          <Button
+            title="Duplicate"
+            icon="copy"
+            onPress={() => {
+              onDuplicate(item);
+              onClose();
+            }}
+          />
+          <Button
+            kind="danger"
+            title="Delete"
+            icon="trash-2"
+            onPress={() => {
+              onDelete(item);
+              onClose();
+            }}
+          />
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+function Rename({ item, onDone }: { item: CourseOnServer; onDone: () => void }) {
+  const client = useQueryClient();
+  const [name, setName] = useState(item.course.name);
+  const rename = useMutation({
+    mutationFn: () => api.save(item.id, item.revision, { ...item.course, name: name.trim() }),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['courses'] });
+      void client.invalidateQueries({ queryKey: ['course', item.id] });
+      onDone();
+    },
+    onError: (error) => tell(error.message),
+  });
+  const short = name.trim().length < 3;
+  return (
+    <>
+      <Field
+        label="Name"
+        value={name}
+        onChangeText={setName}
+        maxLength={60}
+        error={short ? 'A name needs at least three letters.' : undefined}
+      />
+      <Button
+        kind="main"
+        title="Rename"
+        disabled={short || name.trim() === item.course.name}
+        busy={rename.isPending}
+        onPress={() => rename.mutate()}
+      />
+    </>
+  );
+}

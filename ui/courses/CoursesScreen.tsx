@@ -1,0 +1,172 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import Fuse from 'fuse.js';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { useWindowDimensions, View } from 'react-native';
+import type { Course } from '@/core/course';
+import type { CourseOnServer } from '@/core/protocol';
+import { Button, Fault, Field, IconButton, Loading, Page, tell, Words } from '../parts';
+import { api } from '../state/api';
+import { useCourses, useCreateCourse } from '../state/queries';
+import { SPACE, WIDE } from '../theme';
+import { AccountSheet } from '../account/AccountSheet';
+import { CourseCard } from './CourseCard';
+import { CourseMenu } from './CourseMenu';
+import { NewSheet } from './NewSheet';
+import { OpenSheet } from './OpenSheet';
+import { Starters } from './Starters';
+import { useDroppedFile } from './useDroppedFile';
+
+type Sheets = 'new' | 'open' | 'account' | null;
+
+/** The maker's own courses. */
+export function CoursesScreen() {
+  const { width } = useWindowDimensions();
+  const client = useQueryClient();
+  const courses = useCourses();
+  const create = useCreateCourse();
+  const [words, setWords] = useState('');
+  const [sheet, setSheet] = useState<Sheets>(null);
+  const [menu, setMenu] = useState<CourseOnServer | null>(null);
+
+  const shown = useMemo(() => {
+    const all = courses.data ?? [];
+    if (!words.trim()) return all;
+    return new Fuse(all, { keys: ['course.name', 'course.notes'], threshold: 0.4 })
+      .search(words)
+      .map(({ item }) => item);
+  }, [courses.data, words]);
+
+  const keep = (course: Course, then: 'open' | 'stay' = 'open') =>
+    create.mutate(course, {
+      onSuccess: ({ id }) => {
+        setSheet(null);
+        if (then === 'open') router.push(`/course/${id}` as never);
+        else tell('Duplicated.');
+      },
+      onError: (error) => tell(error.message),
+    });
+  useDroppedFile(keep);
+
+  const remove = useMutation({
+    mutationFn: (course: CourseOnServer) => api.remove(course.id),
+    onSuccess: (_, { id, course }) => {
+      void client.invalidateQueries({ queryKey: ['courses'] });
+      tell(`${course.name} deleted.`, {
+        label: 'Undo',
+        act: () =>
+          void api
+            .restore(id)
+            .then(() => client.invalidateQueries({ queryKey: ['courses'] }))
+            .catch((error: Error) => tell(error.message)),
+      });
+    },
+    onError: (error) => tell(error.message),
+  });
+
+  const columns = width >= WIDE ? 3 : width >= 640 ? 2 : 1;
+  const none = courses.data?.length === 0;
+  return (
+    <Page
+      title="My courses"
+      actions={
+        <>
+          <IconButton
+            icon="folder"
+            label="Open a code or file"
+            onPress={() => setSheet('open')}
+            testID="open-course"
+          />
+          <IconButton
+            icon="help-circle"
+            label="Keys and help"
+            hint="?"
+            onPress={() => router.push('/help')}
+          />
+          <IconButton
+            icon="user"
+            label="Account and settings"
+            onPress={() => setSheet('account')}
+            testID="account"
+          />
+        </>
+      }
+    >
+      {courses.isPending && <Loading what="Looking for your courses" />}
+      {courses.isError && (
+        <Fault
+          title="Your courses cannot be listed"
+          words={courses.error.message}
+          action={{ label: 'Try again', act: () => void courses.refetch() }}
+        />
+      )}
+      {courses.data && !none && (
+        <View style={{ flexDirection: 'row', gap: SPACE.m, alignItems: 'flex-start' }}>
+          <View style={{ flex: 1 }}>
+            <Field
+              name="Search my courses"
+              placeholder="Search"
+              value={words}
+              onChangeText={setWords}
+            />
+          </View>
+          <Button
+            kind="main"
+            title="New"
+            icon="plus"
+            onPress={() => setSheet('new')}
+            testID="new-course"
+          />
+        </View>
+      )}
+      {courses.data && !none && shown.length === 0 && (
+        <Words tint="slate">No course by that name.</Words>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
+        {shown.map((item) => (
+          <CourseCard
+            key={item.id}
+            item={item}
+            width={`${(100 - (columns - 1) * 1.6) / columns}%`}
+            onOpen={() => router.push(`/course/${item.id}` as never)}
+            onMenu={() => setMenu(item)}
+          />
+        ))}
+      </View>
+      {none && (
+        <View style={{ gap: SPACE.s }}>
+          <Words as="text" tint="slate">
+            Lay stepping stones over the tide, run them against the clock, and send somebody the
+            link.
+          </Words>
+          <Button
+            kind="main"
+            title="Start an empty course"
+            icon="plus"
+            onPress={() => setSheet('new')}
+            testID="new-course"
+            style={{ alignSelf: 'flex-start' }}
+          />
+        </View>
+      )}
+      {courses.data && <Starters onCopy={keep} busy={create.isPending} prominent={none ?? false} />}
+      <NewSheet
+        open={sheet === 'new'}
+        taken={(courses.data ?? []).map(({ course }) => course.name)}
+        busy={create.isPending}
+        onClose={() => setSheet(null)}
+        onMake={keep}
+      />
+      <OpenSheet open={sheet === 'open'} onClose={() => setSheet(null)} onCourse={keep} />
+      <AccountSheet open={sheet === 'account'} onClose={() => setSheet(null)} />
+      <CourseMenu
+        item={menu}
+        onClose={() => setMenu(null)}
+        onDuplicate={(item) =>
+          keep({ ...item.course, name: `${item.course.name} copy`.slice(0, 60) }, 'stay')
+        }
+        onDelete={(item) => remove.mutate(item)}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,71 @@
+import { router } from 'expo-router';
+import { useWindowDimensions, View } from 'react-native';
+import type { Course } from '@/core/course';
+import { plainWay, wayLength } from '@/core/route';
+import { Button, Card, CoursePicture, metres, Words } from '../parts';
+import { useDemos } from '../state/queries';
+import { SPACE, useColours, WIDE } from '../theme';
+
+interface StartersProps {
+  readonly onCopy: (course: Course) => void;
+  readonly busy: boolean;
+  /** Whether there is nothing else on the page yet. */
+  readonly prominent: boolean;
+}
+
+/** The courses of Lantern Week, to run as they are or to take apart. */
+export function Starters({ onCopy, busy, prominent }: StartersProps) {
+  const colours = useColours();
+  const { width } = useWindowDimensions();
+  const { data } = useDemos();
+  if (!data || data.length === 0) return null;
+  const columns = width >= WIDE ? 3 : width >= 640 ? 2 : 1;
+  return (
+    <View style={{ gap: SPACE.m, marginTop: prominent ? 0 : SPACE.l }}>
+      <View>
+        <Words as="heading">Lantern Week</Words>
+        <Words as="small" tint="slate">
+          Courses from Hollin Skerry, to run or to take apart.
+        </Words>
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
+        {data.map(({ slug, course, maker }) => (
+          <Card
+            key={slug}
+            style={{ width: `${(100 - (columns - 1) * 1.6) / columns}%`, overflow: 'hidden' }}
+          >
+            <View style={{ backgroundColor: colours.shallows }}>
+              <CoursePicture course={course} width={420} height={132} />
+            </View>
+            <View style={{ padding: SPACE.m, gap: SPACE.s }}>
+              <View>
+                <Words as="heading">{course.name}</Words>
+                <Words as="small" tint="slate">
+                  by {maker} · {course.space === 'side-on' ? 'side-on' : 'free-roaming'} ·{' '}
+                  {metres(wayLength(plainWay(course)))}
+                </Words>
+              </View>
+              <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+                <Button
+                  kind="main"
+                  title="Run"
+                  icon="play"
+                  onPress={() => router.push(`/play/${slug}` as never)}
+                  style={{ flex: 1 }}
+                  testID={`demo-run-${slug}`}
+                />
+                <Button
+                  title="Take apart"
+                  busy={busy}
+                  onPress={() => onCopy(course)}
+                  style={{ flex: 1.2 }}
+                  testID={`demo-copy-${slug}`}
+                />
+              </View>
+            </View>
+          </Card>
+        ))}
+      </View>
+    </View>
+  );
+}

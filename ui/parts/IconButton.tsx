@@ -1,0 +1,92 @@
+import { Pressable, View, type StyleProp, type ViewStyle } from 'react-native';
+import { RADIUS, TARGET, useColours } from '../theme';
+import { Feather, type IconName } from './icons';
+import { Words } from './Words';
+
+interface IconButtonProps {
+  readonly icon: IconName;
+  /** What happens; read aloud, and shown under the icon with `labelled`. */
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly labelled?: boolean;
+  readonly disabled?: boolean;
+  readonly on?: boolean;
+  readonly danger?: boolean;
+  readonly badge?: number;
+  /** The key that does the same, told to whoever hovers. */
+  readonly hint?: string;
+  readonly style?: StyleProp<ViewStyle>;
+  readonly testID?: string;
+}
+
+/** A button that is only an icon, with its name for those who cannot see it. */
+export function IconButton({
+  icon,
+  label,
+  onPress,
+  labelled,
+  disabled,
+  on,
+  danger,
+  badge,
+  hint,
+  style,
+  testID,
+}: IconButtonProps) {
+  const colours = useColours();
+  const ink = danger ? colours.rust : on ? colours.moss : colours.ink;
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      accessibilityState={{ disabled, selected: on }}
+      disabled={disabled}
+      onPress={onPress}
+      testID={testID}
+      {...({ title: hint ? `${label} (${hint})` : label } as object)}
+      style={({ pressed }) => [
+        {
+          minWidth: TARGET,
+          minHeight: TARGET,
+          paddingHorizontal: labelled ? 4 : 0,
+          alignItems: 'center',
+          justifyContent: 'center',
+          borderRadius: RADIUS.s,
+          backgroundColor: pressed || on ? colours.mossSoft : 'transparent',
+          opacity: disabled ? 0.35 : 1,
+        },
+        style,
+      ]}
+    >
+      <Feather name={icon} size={22} color={ink} />
+      {labelled && (
+        <Words
+          as="small"
+          tint={danger ? 'rust' : 'ink'}
+          style={{ fontSize: 12, lineHeight: 15, marginTop: 2 }}
+        >
+          {label}
+        </Words>
+      )}
+      {!!badge && (
+        <View
+          style={{
+            position: 'absolute',
+            top: 2,
+            right: 0,
+            minWidth: 18,
+            height: 18,
+            borderRadius: 9,
+            paddingHorizontal: 4,
+            alignItems: 'center',
+            backgroundColor: colours.rust,
+          }}
+        >
+          <Words as="smallStrong" style={{ fontSize: 12, lineHeight: 18, color: '#FFFFFF' }}>
+            {badge}
+          </Words>
+        </View>
+      )}
+    </Pressable>
+  );
+}

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import { TextInput, View } from 'react-native';
+import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
+import { IconButton } from './IconButton';
+import { Words } from './Words';
+
+interface NumberFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly unit: string;
+  readonly step: number;
+  /** Takes the value or throws a RangeError in words. */
+  readonly onChange: (value: number) => void;
+  readonly testID?: string;
+}
+
+/** A number as it is shown and typed: no more digits than it has, and no float's tail. */
+export const shortNumber = (value: number): string => String(Math.round(value * 1e4) / 1e4);
+
+/** A number with its unit, a step down and a step up, and a field to type it in. */
+export function NumberField({ label, value, unit, step, onChange, testID }: NumberFieldProps) {
+  const colours = useColours();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [error, setError] = useState<string | null>(null);
+
+  const take = (next: number) => {
+    try {
+      onChange(next);
+      setError(null);
+      setTyped(null);
+    } catch (problem) {
+      if (!(problem instanceof RangeError)) throw problem;
+      setError(problem.message);
+    }
+  };
+  const finish = () => {
+    if (typed === null) return;
+    const text = typed.trim().replace(',', '.').replace('−', '-');
+    take(text === '' ? NaN : Number(text));
+  };
+
+  return (
+    <View>
+      <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: TARGET + 4 }}>
+        <Words as="text" style={{ flex: 1 }} numberOfLines={1}>
+          {label}
+        </Words>
+        <IconButton icon="minus" label={`${label} less`} onPress={() => take(value - step)} />
+        <View
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            width: 104,
+            height: TARGET,
+            borderWidth: 1,
+            borderRadius: RADIUS.s,
+            borderColor: error ? colours.rust : colours.line,
+            backgroundColor: colours.card,
+            paddingHorizontal: SPACE.s,
+          }}
+        >
+          <TextInput
+            value={typed ?? shortNumber(value)}
+            onChangeText={(text) => {
+              setTyped(text);
+              setError(null);
+            }}
+            onBlur={finish}
+            onSubmitEditing={finish}
+            inputMode="decimal"
+            selectTextOnFocus
+            accessibilityLabel={label}
+            testID={testID}
+            style={[TYPE.figures, { flex: 1, minWidth: 0, color: colours.ink, textAlign: 'right' }]}
+          />
+          <Words as="smallFigures" tint="slate" style={{ marginLeft: 4, minWidth: unit ? 14 : 0 }}>
+            {unit}
+          </Words>
+        </View>
+        <IconButton icon="plus" label={`${label} more`} onPress={() => take(value + step)} />
+      </View>
+      {error && (
+        <Words as="small" tint="rust" accessibilityRole="alert" style={{ paddingBottom: SPACE.xs }}>
+          {error}
+        </Words>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,46 @@
+import { memo, useMemo } from 'react';
+import { Image, type ImageStyle, type StyleProp } from 'react-native';
+import type { Course, Piece } from '@/core/course';
+import { drawCourse, drawPiece, toSvg } from '@/core/formats';
+
+const asUri = (svg: string): string => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
+
+interface CoursePictureProps {
+  readonly course: Course;
+  readonly width: number;
+  readonly height: number;
+  readonly style?: StyleProp<ImageStyle>;
+}
+
+/** A drawn picture of a course, from its real geometry. */
+export const CoursePicture = memo(function CoursePicture({
+  course,
+  width,
+  height,
+  style,
+}: CoursePictureProps) {
+  const uri = useMemo(
+    () => asUri(toSvg(drawCourse(course), width, height, 14, 0.4)),
+    [course, width, height],
+  );
+  return (
+    <Image
+      accessibilityLabel={`Picture of ${course.name}`}
+      source={{ uri }}
+      resizeMode="contain"
+      style={[{ width: '100%', height }, style]}
+    />
+  );
+});
+
+/** A picture of one piece, from its real geometry. */
+export const PiecePicture = memo(function PiecePicture({
+  piece,
+  size,
+}: {
+  piece: Pick<Piece, 'family' | 'size' | 'params' | 'look'>;
+  size: number;
+}) {
+  const uri = useMemo(() => asUri(toSvg(drawPiece(piece), size, size, 3, 0.9)), [piece, size]);
+  return <Image source={{ uri }} style={{ width: size, height: size }} />;
+});

@@ -1,0 +1,60 @@
+import { Overlay } from '@rneui/themed';
+import type { PropsWithChildren } from 'react';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { RADIUS, SPACE, useColours, WIDE } from '../theme';
+import { IconButton } from './IconButton';
+import { Words } from './Words';
+
+interface SheetProps {
+  readonly title: string;
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
+/** Something to read or fill in: from below on a phone, in the middle of a wide screen. */
+export function Sheet({ title, open, onClose, children }: PropsWithChildren<SheetProps>) {
+  const colours = useColours();
+  const { width, height } = useWindowDimensions();
+  const wide = width >= WIDE;
+  return (
+    <Overlay
+      isVisible={open}
+      onBackdropPress={onClose}
+      onRequestClose={onClose}
+      animationType="fade"
+      backdropStyle={{ backgroundColor: colours.scrim }}
+      overlayStyle={{
+        position: 'absolute',
+        padding: 0,
+        backgroundColor: colours.card,
+        width: wide ? 460 : width,
+        maxHeight: height * 0.86,
+        borderRadius: RADIUS.l,
+        ...(wide ? {} : { bottom: 0, borderBottomLeftRadius: 0, borderBottomRightRadius: 0 }),
+      }}
+    >
+      <View
+        accessibilityLabel={title}
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          paddingLeft: SPACE.l,
+          paddingRight: SPACE.s,
+          paddingTop: SPACE.s,
+        }}
+      >
+        <Words as="heading" style={{ flex: 1 }}>
+          {title}
+        </Words>
+        <IconButton icon="x" label="Close" onPress={onClose} />
+      </View>
+      <ScrollView
+        style={{ maxHeight: height * 0.74 }}
+        contentContainerStyle={{ padding: SPACE.l, paddingTop: SPACE.xs, gap: SPACE.m }}
+        keyboardShouldPersistTaps="handled"
+      >
+        {children}
+      </ScrollView>
+    </Overlay>
+  );
+}

@@ -1,0 +1,56 @@
+import { ActivityIndicator, View } from 'react-native';
+import { SPACE, useColours } from '../theme';
+import { Button } from './Button';
+import { Words } from './Words';
+
+/** Something is on its way. */
+export function Loading({ what }: { what: string }) {
+  const colours = useColours();
+  return (
+    <View
+      style={{
+        flex: 1,
+        minHeight: 160,
+        alignItems: 'center',
+        justifyContent: 'center',
+        gap: SPACE.m,
+      }}
+    >
+      <ActivityIndicator color={colours.moss} />
+      <Words as="small" tint="slate">
+        {what}
+      </Words>
+    </View>
+  );
+}
+
+interface FaultProps {
+  readonly title: string;
+  readonly words: string;
+  readonly action?: { readonly label: string; readonly act: () => void };
+}
+
+/** Something could not be shown: what is wrong and what to do. */
+export function Fault({ title, words, action }: FaultProps) {
+  return (
+    <View
+      accessibilityRole="alert"
+      style={{
+        flex: 1,
+        minHeight: 200,
+        alignItems: 'center',
+        justifyContent: 'center',
+        padding: SPACE.xl,
+        gap: SPACE.m,
+      }}
+    >
+      <Words as="heading" centred>
+        {title}
+      </Words>
+      <Words as="text" tint="slate" centred style={{ maxWidth: 420 }}>
+        {words}
+      </Words>
+      {action && <Button kind="main" title={action.label} onPress={action.act} />}
+    </View>
+  );
+}

@@ -1,0 +1,19 @@
+import { formatDistanceToNowStrict } from 'date-fns';
+
+/** A time of a run to the millisecond: 31.642, or 1:02.480 past a minute. */
+export function runTime(seconds: number): string {
+  const ms = Math.round(seconds * 1000);
+  const minutes = Math.floor(ms / 60_000);
+  const rest = ((ms % 60_000) / 1000).toFixed(3);
+  return minutes > 0 ? `${minutes}:${rest.padStart(6, '0')}` : rest;
+}
+
+/** A difference with its sign: −0.871, +0.380. */
+export const timeGap = (seconds: number): string =>
+  `${seconds < 0 ? '−' : '+'}${Math.abs(seconds).toFixed(3)}`;
+
+/** How long ago, in words. */
+export const ago = (ms: number): string =>
+  Date.now() - ms < 60_000 ? 'just now' : `${formatDistanceToNowStrict(ms)} ago`;
+
+export const metres = (m: number): string => `${Math.round(m)} m`;

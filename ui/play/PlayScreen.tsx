@@ -1,0 +1,98 @@
+import { router } from 'expo-router';
+import { useWindowDimensions, View } from 'react-native';
+import type { PublishedCourse } from '@/core/protocol';
+import { plainWay, wayLength } from '@/core/route';
+import { KIND_WORDS } from '../courses/CourseCard';
+import {
+  Button,
+  Card,
+  CoursePicture,
+  Fault,
+  Loading,
+  metres,
+  Page,
+  runTime,
+  tell,
+  Words,
+} from '../parts';
+import type { ApiError } from '../state/api';
+import { useCreateCourse, usePublished } from '../state/queries';
+import { SPACE, useColours, WIDE } from '../theme';
+import { BestTimes } from './BestTimes';
+
+/** What a link opens: the course, its targets and best times, and one big button. */
+export function PlayScreen({ slug }: { slug: string }) {
+  const { data, error, refetch } = usePublished(slug);
+  if (error) {
+    return (error as ApiError).status === 404 ? (
+      <Fault
+        title="There is no such course"
+        words="The link may be cut off. Ask for it again, or look at the courses of Lantern Week."
+        action={{ label: 'To the courses', act: () => router.replace('/') }}
+      />
+    ) : (
+      <Fault
+        title="The course cannot be opened"
+        words={error.message}
+        action={{ label: 'Try again', act: () => void refetch() }}
+      />
+    );
+  }
+  if (!data) return <Loading what="Opening the course" />;
+  return <Published data={data} />;
+}
+
+function Published({ data }: { data: PublishedCourse }) {
+  const colours = useColours();
+  const { width } = useWindowDimensions();
+  const wide = width >= WIDE;
+  const create = useCreateCourse();
+  const { course, maker, best, slug } = data;
+  const copy = () =>
+    create.mutate(course, {
+      onSuccess: ({ id }) => router.push(`/course/${id}` as never),
+      onError: (problem) => tell(problem.message),
+    });
+  return (
+    <Page
+      title={course.name}
+      width={wide ? 960 : 560}
+      onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
+    >
+      <View style={{ flexDirection: wide ? 'row' : 'column', gap: SPACE.l }}>
+        <View style={{ flex: wide ? 1.3 : undefined, gap: SPACE.m }}>
+          <Card style={{ overflow: 'hidden', backgroundColor: colours.shallows }}>
+            <CoursePicture course={course} width={560} height={wide ? 300 : 190} />
+          </Card>
+          <Words as="small" tint="slate">
+            by {maker} · {KIND_WORDS[course.kind]} · {metres(wayLength(plainWay(course)))}
+          </Words>
+          {course.welcome && <Words>{course.welcome}</Words>}
+          <Button
+            kind="main"
+            title="Run"
+            icon="play"
+            onPress={() => router.push(`/play/${slug}/run` as never)}
+            testID="play-run"
+          />
+          <Button title="Take it apart as my own" busy={create.isPending} onPress={copy} />
+        </View>
+        <View style={{ flex: wide ? 1 : undefined, gap: SPACE.l }}>
+          {course.targets && (
+            <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+              {(['steady', 'brisk', 'swift'] as const).map((key) => (
+                <Card key={key} style={{ flex: 1, padding: SPACE.s, alignItems: 'center' }}>
+                  <Words as="small" tint="slate">
+                    {key[0].toUpperCase() + key.slice(1)}
+                  </Words>
+                  <Words as="figures">{runTime(course.targets![key])}</Words>
+                </Card>
+              ))}
+            </View>
+          )}
+          <BestTimes best={best} />
+        </View>
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,107 @@
+import type { ReactNode } from 'react';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import type { Targets } from '@/core/course';
+import type { RunResult, Split } from '@/core/run';
+import { Card, runTime, timeGap, Words } from '../parts';
+import { SPACE, useColours, WIDE } from '../theme';
+
+interface FinishPanelProps {
+  readonly result: RunResult;
+  readonly best?: { readonly time: number; readonly splits: readonly Split[] };
+  readonly targets?: Targets;
+  readonly children: ReactNode;
+}
+
+/** The time of a finished run, its splits against the best and the targets, and what to do next. */
+export function FinishPanel({ result, best, targets, children }: FinishPanelProps) {
+  const colours = useColours();
+  const { width, height } = useWindowDimensions();
+  const wide = width >= WIDE;
+  const rows = [
+    ...result.splits.map((split) => ({
+      name: `Cairn ${split.number}`,
+      time: split.time,
+      best: best?.splits.find(({ piece }) => piece === split.piece)?.time,
+    })),
+    { name: 'Lantern', time: result.time, best: best?.time },
+  ];
+  return (
+    <View
+      pointerEvents="box-none"
+      style={{
+        position: 'absolute',
+        inset: 0,
+        zIndex: 2,
+        alignItems: wide ? 'flex-end' : 'stretch',
+        justifyContent: wide ? 'center' : 'flex-end',
+        padding: wide ? SPACE.xl : 0,
+      }}
+    >
+      <Card
+        style={[
+          { width: wide ? 380 : '100%', maxHeight: height * 0.72 },
+          !wide && { borderBottomLeftRadius: 0, borderBottomRightRadius: 0 },
+        ]}
+      >
+        <ScrollView contentContainerStyle={{ padding: SPACE.l, gap: SPACE.m }}>
+          <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: SPACE.m }}>
+            <Words as="clock" testID="finish-time">
+              {runTime(result.time)}
+            </Words>
+            {best && (
+              <Words as="figures" tint={result.time <= best.time ? 'moss' : 'rust'}>
+                {timeGap(result.time - best.time)}
+              </Words>
+            )}
+          </View>
+          <Words as="small" tint="slate">
+            {[
+              result.pickups > 0 && `${result.gathered} of ${result.pickups} shells`,
+              result.falls === 0
+                ? 'no falls'
+                : `${result.falls} ${result.falls === 1 ? 'fall' : 'falls'}`,
+              targets && targetWord(result.time, targets),
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Words>
+          <View>
+            {rows.map((row) => (
+              <View
+                key={row.name}
+                style={{
+                  flexDirection: 'row',
+                  alignItems: 'center',
+                  minHeight: 36,
+                  borderTopWidth: 1,
+                  borderColor: colours.line,
+                }}
+              >
+                <Words as="small" style={{ flex: 1 }}>
+                  {row.name}
+                </Words>
+                <Words as="figures">{runTime(row.time)}</Words>
+                <Words
+                  as="figures"
+                  tint={row.best !== undefined && row.time > row.best ? 'rust' : 'moss'}
+                  style={{ width: 84, textAlign: 'right' }}
+                >
+                  {row.best === undefined ? '' : timeGap(row.time - row.best)}
+                </Words>
+              </View>
+            ))}
+          </View>
+          {children}
+        </ScrollView>
+      </Card>
+    </View>
+  );
+}
+
+/** The best target that was met, or how far off the easiest one was. */
+function targetWord(time: number, { steady, brisk, swift }: Targets): string {
+  if (time <= swift) return 'swift';
+  if (time <= brisk) return `brisk, ${(time - swift).toFixed(1)} s from swift`;
+  if (time <= steady) return `steady, ${(time - brisk).toFixed(1)} s from brisk`;
+  return `${(time - steady).toFixed(1)} s from steady`;
+}

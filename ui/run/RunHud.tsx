@@ -1,0 +1,168 @@
+import { useEffect, useState } from 'react';
+import { useWindowDimensions, View } from 'react-native';
+import type { Split } from '@/core/run';
+import { Card, IconButton, PiecePicture, runTime, timeGap, Words } from '../parts';
+import { SPACE, useColours } from '../theme';
+import type { LiveRun } from './liveRun';
+
+interface RunHudProps {
+  readonly live: LiveRun;
+  readonly best?: { readonly time: number; readonly splits: readonly Split[] };
+  readonly held: boolean;
+  readonly onPause: () => void;
+}
+
+const SHELL = { family: 'shell' };
+/** Seconds a split stays to be read. */
+const SPLIT_SHOWN = 4;
+
+/** Pause, clock, split and what is gathered, over the scene. */
+export function RunHud({ live, best, held, onPause }: RunHudProps) {
+  const colours = useColours();
+  const { width } = useWindowDimensions();
+  const [, redraw] = useState(0);
+  useEffect(() => {
+    if (held) return;
+    let frame = requestAnimationFrame(function next() {
+      redraw((n) => n + 1);
+      frame = requestAnimationFrame(next);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [held, live]);
+
+  const { state, world, events } = live;
+  const seconds = state.finish >= 0 ? state.finish : state.tick / 120;
+  const word = latestWord(live, best);
+  const reached = new Set(
+    events.filter(({ kind }) => kind === 'checkpoint').map(({ piece }) => piece),
+  );
+  return (
+    <View
+      pointerEvents="box-none"
+      style={{ paddingHorizontal: SPACE.m, paddingTop: SPACE.m + 2, zIndex: 1 }}
+    >
+      <View
+        pointerEvents="box-none"
+        style={{ flexDirection: 'row', alignItems: 'flex-start', justifyContent: 'space-between' }}
+      >
+        <Card>
+          <IconButton icon="pause" label="Pause" hint="P" onPress={onPause} />
+        </Card>
+        <View pointerEvents="none" style={{ alignItems: 'center' }}>
+          <Words as="clock" testID="run-clock" style={{ color: '#1F2A2E' }}>
+            {runTime(seconds)}
+          </Words>
+          <Words
+            as="figures"
+            style={{ color: word?.good === false ? '#8F3420' : '#2F5A42', minHeight: 20 }}
+          >
+            {word?.words ?? ' '}
+          </Words>
+        </View>
+        {world.pickups.length > 0 ? (
+          <Card
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              minHeight: 46,
+              paddingHorizontal: SPACE.s,
+              gap: SPACE.xs,
+            }}
+          >
+            <PiecePicture piece={SHELL} size={26} />
+            <Words
+              as="figures"
+              accessibilityLabel={`${state.gatheredCount} of ${world.pickups.length} shells`}
+            >
+              {state.gatheredCount}/{world.pickups.length}
+            </Words>
+          </Card>
+        ) : (
+          <View style={{ width: 46 }} />
+        )}
+      </View>
+      <View
+        pointerEvents="none"
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          alignSelf: 'center',
+          width: Math.min(width - 40, 520),
+          marginTop: 4,
+        }}
+      >
+        {world.checkpoints.map(({ piece, number }) => {
+          const on = reached.has(world.pieces[piece].id);
+          return (
+            <View key={piece} style={{ flex: 1, flexDirection: 'row', alignItems: 'center' }}>
+              <View
+                style={{
+                  flex: 1,
+                  height: 4,
+                  backgroundColor: on ? '#3F6B52' : 'rgba(31,42,46,0.25)',
+                }}
+              />
+              <View
+                style={{
+                  width: 20,
+                  height: 20,
+                  borderRadius: 10,
+                  alignItems: 'center',
+                  backgroundColor: on ? '#7A5A94' : '#FBF9F4',
+                  borderWidth: 2,
+                  borderColor: '#7A5A94',
+                }}
+              >
+                <Words
+                  as="smallStrong"
+                  style={{ fontSize: 11, lineHeight: 16, color: on ? '#FFFFFF' : '#5B3F74' }}
+                >
+                  {number}
+                </Words>
+              </View>
+            </View>
+          );
+        })}
+        <View style={{ flex: 1, height: 4, backgroundColor: 'rgba(31,42,46,0.25)' }} />
+        <View
+          style={{
+            width: 18,
+            height: 18,
+            borderRadius: 9,
+            backgroundColor: '#F0D36B',
+            borderWidth: 3,
+            borderColor: colours.heather,
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** The last thing worth a word: a split against the best, a fall, a shut goal. */
+function latestWord({ events, state, world }: LiveRun, best: RunHudProps['best']) {
+  for (let i = events.length - 1; i >= 0; i--) {
+    const event = events[i];
+    if (state.tick / 120 - event.time > SPLIT_SHOWN) return null;
+    if (event.kind === 'checkpoint') {
+      const number = world.checkpoints.find(
+        (c) => world.pieces[c.piece].id === event.piece,
+      )?.number;
+      const other = best?.splits.find((split) => split.piece === event.piece);
+      if (!other) return { words: `${runTime(event.time)} at cairn ${number}`, good: true };
+      const gap = event.time - other.time;
+      return { words: `${timeGap(gap)} at cairn ${number}`, good: gap <= 0 };
+    }
+    if (event.kind === 'shut') {
+      const missing = world.pickups.length - state.gatheredCount;
+      return {
+        words: `${missing} ${missing === 1 ? 'shell' : 'shells'} still missing`,
+        good: false,
+      };
+    }
+    if (event.kind === 'hazard') return { words: 'Hurt', good: false };
+    if (event.kind === 'crush') return { words: 'Crushed', good: false };
+    if (event.kind === 'fall') return { words: 'Into the tide', good: false };
+  }
+  return null;
+}

@@ -1,0 +1,71 @@
+import type { Course } from '@/core/course';
+import {
+  buildWorld,
+  NO_INPUT,
+  Recorder,
+  startState,
+  summarise,
+  tick,
+  type Input,
+  type RunEvent,
+  type RunResult,
+  type RunState,
+  type Spot,
+  type World,
+} from '@/core/run';
+
+const TICK_MS = 1000 / 120;
+/** Longest stretch that is made up for at once, ms; after a longer one the run simply goes on. */
+const MOST_BEHIND = 500;
+
+/**
+ * A run as it is played. Ticks follow the clock, not the frames, and every input is stamped with the
+ * moment it was made, so that it counts at its tick however seldom the screen is drawn.
+ */
+export class LiveRun {
+  readonly world: World;
+  readonly state: RunState;
+  readonly recorder = new Recorder();
+  readonly events: RunEvent[] = [];
+  private readonly path: number[] = [];
+  private waiting: { at: number; input: Input }[] = [];
+  private input: Input = NO_INPUT;
+  private clock: number | null = null;
+
+  constructor(course: Course, spot?: Spot) {
+    this.world = buildWorld(course);
+    this.state = startState(this.world, spot);
+    this.path.push(this.state.x, this.state.y, this.state.z);
+  }
+
+  /** Says what the controls stand at from a moment on (ms, as of performance.now). */
+  tell(input: Input, at: number): void {
+    this.waiting.push({ at, input });
+  }
+
+  /** Holds the clock; the next `advance` goes on from here. */
+  hold(): void {
+    this.clock = null;
+  }
+
+  /** Runs all ticks up to a moment. Returns the part of the next tick that has gone by. */
+  advance(now: number): number {
+    this.clock ??= now;
+    if (now - this.clock > MOST_BEHIND) this.clock = now - MOST_BEHIND;
+    while (this.clock + TICK_MS <= now && this.state.finish < 0) {
+      this.clock += TICK_MS;
+      while (this.waiting.length > 0 && this.waiting[0].at <= this.clock) {
+        this.input = this.waiting.shift()!.input;
+      }
+      this.recorder.add(this.input);
+      tick(this.world, this.state, this.input, (event) => this.events.push(event));
+      this.path.push(this.state.x, this.state.y, this.state.z);
+    }
+    return (now - this.clock) / TICK_MS;
+  }
+
+  /** What the run turned out to be so far. */
+  result(): RunResult {
+    return summarise(this.world, this.state, this.events, new Float64Array(this.path));
+  }
+}

@@ -1,0 +1,120 @@
+import { useEffect, useMemo } from 'react';
+import type { PieceInHand, WorkPlane } from '@/core/assemble';
+import type { Piece } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
+import { applyPose, poseAt, type Motion } from '@/core/motion';
+import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
+import { bakeParts } from './bake';
+import { facetGeometry, lineGeometry } from './geometry';
+import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
+
+/** The piece in hand where it would land, with a line down to the water. */
+export function Ghost({
+  piece,
+  refused,
+  tide,
+}: {
+  piece: PieceInHand;
+  refused: boolean;
+  tide: number;
+}) {
+  const [facets, lines, plumb] = useMemo(() => {
+    const laid: Piece = { ...piece, id: 'ghost' };
+    const baked = bakeParts(worldParts(laid));
+    const [x, y, z] = piece.at;
+    return [
+      facetGeometry(baked),
+      lineGeometry(baked.lines),
+      lineGeometry(new Float32Array([x, y, z, x, Math.min(y, tide), z])),
+    ];
+  }, [piece, tide]);
+  useDisposal(facets, lines, plumb);
+  return (
+    <group renderOrder={2}>
+      <mesh geometry={facets} material={refused ? GHOST_REFUSED : GHOST} />
+      <lineSegments geometry={lines} material={INK} />
+      <lineSegments geometry={plumb} material={PLUMB} />
+    </group>
+  );
+}
+
+/** Outlines about the chosen pieces, and the way of those that move. */
+export function Chosen({ pieces }: { pieces: readonly Piece[] }) {
+  const [boxes, ways] = useMemo(() => {
+    const edges: number[] = [];
+    const paths: number[] = [];
+    for (const piece of pieces) {
+      const { low, high } = pieceBounds(piece);
+      boxEdges(low, high, 0.06, edges);
+      const motion = worldMotion(piece);
+      if (motion) motionPath(piece, motion, paths);
+    }
+    return [lineGeometry(new Float32Array(edges)), lineGeometry(new Float32Array(paths))];
+  }, [pieces]);
+  useDisposal(boxes, ways);
+  return (
+    <group renderOrder={3}>
+      <lineSegments geometry={boxes} material={CHOSEN} />
+      <lineSegments geometry={ways} material={MOVER_PATH} />
+    </group>
+  );
+}
+
+/** Points of a grid about a place on the work plane, as small crosses. */
+export function PlaneGrid({ plane, step, about }: { plane: WorkPlane; step: number; about: Vec3 }) {
+  const pitch = Math.max(1, step || 1);
+  const [cx, cy, cz] = about.map((v) => Math.round(v / pitch) * pitch);
+  const geometry = useMemo(() => {
+    const ends: number[] = [];
+    const reach = 14;
+    const arm = 0.05;
+    for (let i = -reach; i <= reach; i++) {
+      for (let j = -reach; j <= reach; j++) {
+        const [u, v] = [i * pitch, j * pitch];
+        if (plane.axis === 'z') {
+          const [x, y, z] = [cx + u, cy + v, plane.value];
+          ends.push(x - arm, y, z, x + arm, y, z, x, y - arm, z, x, y + arm, z);
+        } else {
+          const [x, y, z] = [cx + u, plane.value, cz + v];
+          ends.push(x - arm, y, z, x + arm, y, z, x, y, z - arm, x, y, z + arm);
+        }
+      }
+    }
+    return lineGeometry(new Float32Array(ends));
+  }, [plane.axis, plane.value, pitch, cx, cy, cz]);
+  useDisposal(geometry);
+  return <lineSegments geometry={geometry} material={INK} />;
+}
+
+function useDisposal(...geometries: { dispose: () => void }[]): void {
+  // The list is as long as its component has geometries, always.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  useEffect(() => () => geometries.forEach((geometry) => geometry.dispose()), geometries);
+}
+
+function boxEdges(low: Vec3, high: Vec3, by: number, out: number[]): void {
+  const x = [low[0] - by, high[0] + by];
+  const y = [low[1] - by, high[1] + by];
+  const z = [low[2] - by, high[2] + by];
+  for (const a of [0, 1]) {
+    for (const b of [0, 1]) {
+      out.push(x[0], y[a], z[b], x[1], y[a], z[b]);
+      out.push(x[a], y[0], z[b], x[a], y[1], z[b]);
+      out.push(x[a], y[b], z[0], x[a], y[b], z[1]);
+    }
+  }
+}
+
+/** Dashes along the way of a mover's middle, or of a swing's tip. */
+function motionPath(piece: Piece, motion: Motion, out: number[]): void {
+  const moving = worldParts(piece).filter((part) => part.moving);
+  const points = moving[moving.length - 1].solid.points;
+  const centre = [0, 1, 2].map(
+    (axis) => points.reduce((sum, p) => sum + p[axis], 0) / points.length,
+  ) as unknown as Vec3;
+  const at = (part: number): Vec3 =>
+    applyPose(poseAt({ ...motion, period: 1, phase: 0 }, part * 120), centre);
+  // From one end of the motion to the other: half of its period.
+  const from = motion.kind === 'swing' ? 0.25 : 0;
+  for (let i = 0; i < 24; i += 2) out.push(...at(from + i / 48), ...at(from + (i + 1.2) / 48));
+}

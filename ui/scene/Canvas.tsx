@@ -1,0 +1,44 @@
+import { Canvas as FiberCanvas } from '@react-three/fiber';
+import { useEffect, useState, type PropsWithChildren } from 'react';
+import { useSettings } from '../state/settings';
+import { useColours } from '../theme';
+import { CameraRig } from './CameraRig';
+import { measuredDrawing } from './measure';
+import { FIELD } from './view';
+
+interface CanvasProps {
+  /** Whether every frame is drawn, or only those in which something changed. */
+  readonly running: boolean;
+}
+
+/** The drawn scene; light or full by choice or by how fast this device draws. */
+export function Canvas({ running, children }: PropsWithChildren<CanvasProps>) {
+  const colours = useColours();
+  const chosen = useSettings((s) => s.drawing);
+  const [measured, setMeasured] = useState<'light' | 'full'>('light');
+  useEffect(() => {
+    let gone = false;
+    if (chosen === 'measured') void measuredDrawing().then((found) => !gone && setMeasured(found));
+    return () => {
+      gone = true;
+    };
+  }, [chosen]);
+  const drawing = chosen === 'measured' ? measured : chosen;
+  return (
+    <FiberCanvas
+      // Smooth edges are asked for when the drawing begins; another setting begins it anew.
+      key={drawing}
+      flat
+      linear
+      frameloop={running ? 'always' : 'demand'}
+      dpr={drawing === 'full' ? Math.min(2, window.devicePixelRatio) : 1}
+      gl={{ antialias: drawing === 'full', powerPreference: 'high-performance' }}
+      camera={{ fov: FIELD, near: 0.5, far: 1500 }}
+      style={{ position: 'absolute', inset: 0, touchAction: 'none', background: colours.sky }}
+    >
+      <color attach="background" args={['#E9EEE9']} />
+      <CameraRig />
+      {children}
+    </FiberCanvas>
+  );
+}

@@ -1,0 +1,151 @@
+import { useMemo, useRef } from 'react';
+import { useFrame } from '@react-three/fiber';
+import { BufferAttribute, BufferGeometry, type Group, type Mesh } from 'three';
+import { plain, WATER } from './materials';
+
+/** Outlines of far skerries: x from -1 to 1, height from 0 to 1. */
+const SKERRIES: readonly {
+  readonly outline: readonly (readonly [number, number])[];
+  readonly angle: number;
+  readonly half: number;
+  readonly height: number;
+  readonly far: number;
+  readonly tone: 'near' | 'far';
+}[] = [
+  {
+    outline: [
+      [-1, 0],
+      [-0.7, 0.5],
+      [-0.45, 1],
+      [-0.1, 0.93],
+      [0.2, 0.6],
+      [0.55, 0.42],
+      [1, 0],
+    ],
+    angle: -28,
+    half: 120,
+    height: 62,
+    far: 420,
+    tone: 'far',
+  },
+  {
+    outline: [
+      [-1, 0],
+      [-0.5, 0.42],
+      [-0.1, 0.5],
+      [0.25, 1],
+      [0.6, 0.7],
+      [1, 0],
+    ],
+    angle: 14,
+    half: 150,
+    height: 70,
+    far: 440,
+    tone: 'far',
+  },
+  {
+    outline: [
+      [-1, 0],
+      [-0.6, 0.7],
+      [-0.15, 1],
+      [0.4, 0.55],
+      [1, 0],
+    ],
+    angle: 46,
+    half: 80,
+    height: 34,
+    far: 380,
+    tone: 'near',
+  },
+  {
+    outline: [
+      [-1, 0],
+      [-0.35, 1],
+      [0.1, 0.8],
+      [0.5, 0.35],
+      [1, 0],
+    ],
+    angle: -62,
+    half: 90,
+    height: 40,
+    far: 380,
+    tone: 'near',
+  },
+  {
+    outline: [
+      [-1, 0],
+      [-0.3, 0.8],
+      [0.2, 1],
+      [1, 0],
+    ],
+    angle: 150,
+    half: 140,
+    height: 55,
+    far: 430,
+    tone: 'far',
+  },
+  {
+    outline: [
+      [-1, 0],
+      [-0.5, 1],
+      [0.3, 0.7],
+      [1, 0],
+    ],
+    angle: -140,
+    half: 110,
+    height: 45,
+    far: 400,
+    tone: 'near',
+  },
+];
+
+const NEAR = plain('#A7BDB9');
+const FAR = plain('#BCCDC8');
+
+/** Water to the horizon and a few far skerries, always about the eye. */
+export function Surroundings({ tide }: { tide: number }) {
+  const water = useRef<Mesh>(null);
+  const round = useRef<Group>(null);
+  const shapes = useMemo(() => SKERRIES.map(skerry), []);
+  useFrame(({ camera }) => {
+    water.current?.position.set(camera.position.x, tide, camera.position.z);
+    round.current?.position.set(camera.position.x, tide, camera.position.z);
+    WATER.uniforms.uEye.value.copy(camera.position);
+  });
+  return (
+    <>
+      <group ref={round}>
+        {shapes.map((geometry, i) => (
+          <mesh
+            key={i}
+            geometry={geometry}
+            material={SKERRIES[i].tone === 'near' ? NEAR : FAR}
+            frustumCulled={false}
+          />
+        ))}
+      </group>
+      <mesh ref={water} material={WATER} rotation-x={-Math.PI / 2} frustumCulled={false}>
+        <circleGeometry args={[1400, 40]} />
+      </mesh>
+    </>
+  );
+}
+
+/** A flat outline standing on the water far off, facing the middle. */
+function skerry({ outline, angle, half, height, far }: (typeof SKERRIES)[number]): BufferGeometry {
+  const a = (angle * Math.PI) / 180;
+  // At angle 0 it stands straight behind a stage seen from the side.
+  const [cx, cz] = [Math.sin(a) * far, -Math.cos(a) * far];
+  const at = ([x, y]: readonly [number, number]) => [
+    cx + Math.cos(a) * x * half,
+    y * height,
+    cz + Math.sin(a) * x * half,
+  ];
+  const points: number[] = [];
+  for (let i = 1; i + 1 < outline.length; i++) {
+    points.push(...at(outline[0]), ...at(outline[i]), ...at(outline[i + 1]));
+  }
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
+  return geometry;
+}

@@ -1,0 +1,44 @@
+import type { Piece } from '@/core/course';
+
+/** Most groups of still pieces: each takes two draw calls. */
+const MOST_CHUNKS = 16;
+/** Pieces for which another chunk is worth its draw calls. */
+const PER_CHUNK = 40;
+
+/**
+ * Pieces in groups that are drawn at once. Pieces that stand near go together, so that what is out
+ * of sight is left out, and an edit touches one group. A group none of whose pieces changed stays
+ * the same array.
+ */
+export function chunkPieces(
+  pieces: readonly Piece[],
+  before: ReadonlyMap<string, readonly Piece[]>,
+): Map<string, readonly Piece[]> {
+  const count = Math.min(MOST_CHUNKS, Math.ceil(pieces.length / PER_CHUNK));
+  let [x0, x1, z0, z1] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { at } of pieces) {
+    x0 = Math.min(x0, at[0]);
+    x1 = Math.max(x1, at[0]);
+    z0 = Math.min(z0, at[2]);
+    z1 = Math.max(z1, at[2]);
+  }
+  const [width, depth] = [x1 - x0 + 1, z1 - z0 + 1];
+  const columns = Math.min(count, Math.max(1, Math.round(Math.sqrt((count * width) / depth))));
+  const rows = Math.max(1, Math.floor(count / columns));
+  const groups = new Map<string, Piece[]>();
+  for (const piece of pieces) {
+    const column = Math.floor(((piece.at[0] - x0) / width) * columns);
+    const row = Math.floor(((piece.at[2] - z0) / depth) * rows);
+    const key = `${columns}x${rows}:${column},${row}`;
+    const group = groups.get(key);
+    if (group) group.push(piece);
+    else groups.set(key, [piece]);
+  }
+  const out = new Map<string, readonly Piece[]>();
+  for (const [key, group] of groups) {
+    const old = before.get(key);
+    const same = old?.length === group.length && old.every((piece, i) => piece === group[i]);
+    out.set(key, same ? old : group);
+  }
+  return out;
+}

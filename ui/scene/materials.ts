@@ -1,0 +1,136 @@
+import { Color, DoubleSide, ShaderMaterial, Vector3 } from 'three';
+import { rgb } from '@/core/pieces';
+
+const FAR = new Color().setRGB(...rgb('#B8D1D1'));
+
+/** Where haze begins and where nothing else is left, metres from the eye. */
+const haze = { uFar: { value: FAR }, uHaze: { value: [90, 420] } };
+
+// Colours are written as they are to be seen: these shaders add no conversion of their own.
+const facetVertex = /* glsl */ `
+  attribute vec3 colour;
+  uniform vec2 uHaze;
+  varying vec3 vColour;
+  varying float vHaze;
+  void main() {
+    vec4 seen = modelViewMatrix * vec4(position, 1.0);
+    vColour = colour;
+    vHaze = clamp((-seen.z - uHaze.x) / (uHaze.y - uHaze.x), 0.0, 0.85);
+    gl_Position = projectionMatrix * seen;
+  }`;
+const facetFragment = /* glsl */ `
+  uniform vec3 uFar;
+  uniform vec3 uTint;
+  uniform float uTinted;
+  uniform float uOpacity;
+  varying vec3 vColour;
+  varying float vHaze;
+  void main() {
+    gl_FragColor = vec4(mix(mix(vColour, uTint, uTinted), uFar, vHaze), uOpacity);
+  }`;
+
+const facets = (tint: string, tinted: number, opacity: number) =>
+  new ShaderMaterial({
+    vertexShader: facetVertex,
+    fragmentShader: facetFragment,
+    transparent: opacity < 1,
+    depthWrite: opacity === 1,
+    uniforms: {
+      ...haze,
+      uTint: { value: new Color().setRGB(...rgb(tint)) },
+      uTinted: { value: tinted },
+      uOpacity: { value: opacity },
+    },
+  });
+
+/** Flat facets in their baked colours. */
+export const FACETS = facets('#000000', 0, 1);
+/** The ghost where it may go, and where it may not. */
+export const GHOST = facets('#86C79A', 0.55, 0.62);
+export const GHOST_REFUSED = facets('#B4472E', 0.7, 0.62);
+
+const lines = (hex: string, opacity: number, onTop = false) => {
+  const material = new ShaderMaterial({
+    vertexShader: /* glsl */ `
+      uniform vec2 uHaze;
+      varying float vHaze;
+      void main() {
+        vec4 seen = modelViewMatrix * vec4(position, 1.0);
+        // A little nearer than the facets it borders.
+        seen.xyz *= 0.9985;
+        vHaze = clamp((-seen.z - uHaze.x * 0.5) / (uHaze.y - uHaze.x), 0.0, 0.9);
+        gl_Position = projectionMatrix * seen;
+      }`,
+    fragmentShader: /* glsl */ `
+      uniform vec3 uColour;
+      uniform float uOpacity;
+      varying float vHaze;
+      void main() { gl_FragColor = vec4(uColour, uOpacity * (1.0 - vHaze)); }`,
+    transparent: true,
+    depthWrite: false,
+    depthTest: !onTop,
+    uniforms: {
+      ...haze,
+      uColour: { value: new Color().setRGB(...rgb(hex)) },
+      uOpacity: { value: opacity },
+    },
+  });
+  return material;
+};
+
+/** Ink along edges, white where stone meets water, and the marks of building. */
+export const INK = lines('#1F2A2E', 0.5);
+export const FOAM = lines('#FFFFFF', 0.75);
+export const CHOSEN = lines('#2F5A42', 1, true);
+export const PLUMB = lines('#3F6B52', 0.9);
+export const MOVER_PATH = lines('#2C7A8C', 1);
+
+/** Water: broken pale bands on tide blue, fading far off. */
+export const WATER = new ShaderMaterial({
+  side: DoubleSide,
+  uniforms: {
+    uNear: { value: new Color().setRGB(...rgb('#78A8B0')) },
+    uFarWater: { value: FAR },
+    uEye: { value: new Vector3() },
+  },
+  vertexShader: /* glsl */ `
+    varying vec3 vWorld;
+    void main() {
+      vec4 world = modelMatrix * vec4(position, 1.0);
+      vWorld = world.xyz;
+      gl_Position = projectionMatrix * viewMatrix * world;
+    }`,
+  fragmentShader: /* glsl */ `
+    uniform vec3 uNear;
+    uniform vec3 uFarWater;
+    uniform vec3 uEye;
+    varying vec3 vWorld;
+    float hash(float n) { return fract(sin(n * 12.9898) * 43758.5453); }
+    void main() {
+      float away = distance(vWorld, uEye);
+      float k = clamp((away - 18.0) / 190.0, 0.0, 1.0);
+      vec3 colour = mix(uNear, uFarWater, sqrt(k));
+      float row = floor(vWorld.z / 0.9);
+      float across = fract(vWorld.z / 0.9);
+      float along = vWorld.x / (2.2 + 2.0 * hash(row)) + 40.0 * hash(row + 7.0);
+      float dash = step(0.62, hash(floor(along) + row * 3.7)) * step(fract(along), 0.72);
+      float thin = smoothstep(0.10, 0.03, abs(across - 0.5) * (0.55 + 12.0 / away));
+      float fade = 1.0 - smoothstep(25.0, 85.0, away);
+      colour = mix(colour, vec3(0.87, 0.925, 0.92), 0.55 * dash * thin * fade);
+      gl_FragColor = vec4(colour, 1.0);
+    }`,
+});
+
+/** One plain colour: far skerries and the shadow under the runner. */
+export const plain = (hex: string, opacity = 1) =>
+  new ShaderMaterial({
+    side: DoubleSide,
+    transparent: opacity < 1,
+    depthWrite: opacity === 1,
+    vertexShader: /* glsl */ `void main() { gl_Position = projectionMatrix * modelViewMatrix * vec4(position, 1.0); }`,
+    fragmentShader: /* glsl */ `uniform vec3 uColour; uniform float uOpacity; void main() { gl_FragColor = vec4(uColour, uOpacity); }`,
+    uniforms: {
+      uColour: { value: new Color().setRGB(...rgb(hex)) },
+      uOpacity: { value: opacity },
+    },
+  });

@@ -1,0 +1,123 @@
+import { useEffect, useRef, type RefObject } from 'react';
+import type { View } from 'react-native';
+import { useView } from './view';
+
+/** What one finger, or the mouse's main button, does; pixels of the canvas. */
+export interface Tool {
+  /** The pointer is down; returns whether a drag from here belongs to the tool. */
+  readonly begin?: (x: number, y: number) => boolean;
+  readonly drag?: (x: number, y: number) => void;
+  readonly drop?: () => void;
+  readonly tap?: (x: number, y: number) => void;
+  /** A mouse moves without a button down. */
+  readonly hover?: (x: number, y: number) => void;
+}
+
+/** Movement under which a touch is a tap, pixels. */
+const TAP = 9;
+
+interface Finger {
+  x: number;
+  y: number;
+}
+
+/**
+ * Pointers over the scene: one finger does what the tool says and else moves the view; two fingers
+ * always pan, pinch and turn; the wheel zooms; the other mouse buttons turn and pan.
+ */
+export function useGestures(host: RefObject<View | null>, tool: Tool): void {
+  const latest = useRef(tool);
+  useEffect(() => {
+    latest.current = tool;
+  });
+
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return;
+    const fingers = new Map<number, Finger>();
+    let start: Finger | null = null;
+    let moved = false;
+    let owned = false;
+    let button = 0;
+
+    const place = (event: PointerEvent | WheelEvent): Finger => {
+      const frame = element.getBoundingClientRect();
+      return { x: event.clientX - frame.left, y: event.clientY - frame.top };
+    };
+    const down = (event: PointerEvent) => {
+      if (event.target instanceof Element && event.target.closest('[data-over-scene]')) return;
+      element.setPointerCapture(event.pointerId);
+      const at = place(event);
+      fingers.set(event.pointerId, at);
+      if (fingers.size === 1) {
+        start = at;
+        moved = false;
+        button = event.button;
+        owned = button === 0 && !event.altKey && (latest.current.begin?.(at.x, at.y) ?? false);
+      } else {
+        // A second finger makes it a movement of the view, whatever the first one did.
+        if (owned) latest.current.drop?.();
+        owned = false;
+        start = null;
+      }
+    };
+    const move = (event: PointerEvent) => {
+      const at = place(event);
+      const before = fingers.get(event.pointerId);
+      if (!before) {
+        if (event.pointerType === 'mouse') latest.current.hover?.(at.x, at.y);
+        return;
+      }
+      if (fingers.size === 2) twoFingers(event.pointerId, before, at);
+      else if (start) {
+        if (Math.hypot(at.x - start.x, at.y - start.y) > TAP) moved = true;
+        if (moved) oneFinger(event, before, at);
+      }
+      fingers.set(event.pointerId, at);
+    };
+    const oneFinger = (event: PointerEvent, before: Finger, at: Finger) => {
+      const view = useView.getState();
+      if (owned) latest.current.drag?.(at.x, at.y);
+      else if (button === 2 || event.altKey) view.orbit(at.x - before.x, at.y - before.y);
+      else view.pan(at.x - before.x, at.y - before.y);
+    };
+    const twoFingers = (id: number, before: Finger, at: Finger) => {
+      const other = [...fingers].find(([key]) => key !== id)![1];
+      const view = useView.getState();
+      const span = (p: Finger) => Math.hypot(p.x - other.x, p.y - other.y);
+      const angle = (p: Finger) => Math.atan2(p.y - other.y, p.x - other.x);
+      if (span(at) > 1) view.zoom(span(before) / span(at));
+      view.pan((at.x - before.x) / 2, (at.y - before.y) / 2);
+      const turn = ((angle(at) - angle(before)) * 180) / Math.PI;
+      if (view.mode === 'free' && Math.abs(turn) < 40) view.orbit(turn / 0.3, 0);
+    };
+    const up = (event: PointerEvent) => {
+      const at = fingers.get(event.pointerId);
+      fingers.delete(event.pointerId);
+      if (!at || !start) return;
+      if (owned && moved) latest.current.drop?.();
+      if (!moved && button === 0 && event.type === 'pointerup') latest.current.tap?.(at.x, at.y);
+      start = null;
+    };
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      useView.getState().zoom(Math.exp(event.deltaY * 0.0012));
+    };
+    const menu = (event: Event) => event.preventDefault();
+
+    element.addEventListener('pointerdown', down);
+    element.addEventListener('pointermove', move);
+    element.addEventListener('pointerup', up);
+    element.addEventListener('pointercancel', up);
+    element.addEventListener('wheel', wheel, { passive: false });
+    element.addEventListener('contextmenu', menu);
+    return () => {
+      element.removeEventListener('pointerdown', down);
+      element.removeEventListener('pointermove', move);
+      element.removeEventListener('pointerup', up);
+      element.removeEventListener('pointercancel', up);
+      element.removeEventListener('wheel', wheel);
+      element.removeEventListener('contextmenu', menu);
+    };
+  }, [host]);
+}

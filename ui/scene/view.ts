@@ -1,0 +1,133 @@
+import { create } from 'zustand';
+import type { Ray } from '@/core/assemble';
+import type { Course } from '@/core/course';
+import { middle, unionBounds, type Vec3 } from '@/core/geometry';
+import { pieceBounds } from '@/core/pieces';
+
+/** Height of the picture in degrees of view. */
+export const FIELD = 32;
+const TAN = Math.tan((FIELD * Math.PI) / 360);
+
+export const VIEW_MODES = ['side', 'above', 'free'] as const;
+export type ViewMode = (typeof VIEW_MODES)[number];
+
+/** Where the eye is: so far from a place looked at, turned and tilted (degrees). */
+export interface Eye {
+  readonly target: Vec3;
+  readonly distance: number;
+  /** 0 looks along -z, as at a side-on stage; grows to the right. */
+  readonly yaw: number;
+  /** 0 looks level, 90 straight down. */
+  readonly pitch: number;
+}
+
+interface View extends Eye {
+  readonly mode: ViewMode;
+  /** Size of the canvas, pixels. */
+  readonly width: number;
+  readonly height: number;
+  look: (change: Partial<Eye & { mode: ViewMode }>) => void;
+  resize: (width: number, height: number) => void;
+  /** Moves the place looked at by pixels over the picture. */
+  pan: (dx: number, dy: number) => void;
+  zoom: (factor: number) => void;
+  orbit: (dx: number, dy: number) => void;
+  setMode: (mode: ViewMode) => void;
+  fit: (course: Course, ids?: ReadonlySet<string>) => void;
+}
+
+const TILTS: Record<ViewMode, { yaw: number; pitch: number }> = {
+  side: { yaw: 0, pitch: 9 },
+  above: { yaw: 0, pitch: 89.5 },
+  free: { yaw: -32, pitch: 32 },
+};
+
+/** The eye of the open course. */
+export const useView = create<View>()((set, get) => ({
+  target: [0, 1, 0],
+  distance: 22,
+  ...TILTS.side,
+  mode: 'side',
+  width: 390,
+  height: 600,
+  look: (change) => set(change),
+  resize: (width, height) => set({ width, height }),
+  pan: (dx, dy) => {
+    const { target, distance, height } = get();
+    const scale = (2 * distance * TAN) / height;
+    const { right, up } = axes(get());
+    set({
+      target: [0, 1, 2].map(
+        (i) => target[i] - right[i] * dx * scale + up[i] * dy * scale,
+      ) as unknown as Vec3,
+    });
+  },
+  zoom: (factor) => set({ distance: Math.min(260, Math.max(4, get().distance * factor)) }),
+  orbit: (dx, dy) => {
+    const { yaw, pitch } = get();
+    set({
+      mode: 'free',
+      yaw: yaw - dx * 0.3,
+      // The eye stays above the water.
+      pitch: Math.min(89.5, Math.max(3, pitch + dy * 0.3)),
+    });
+  },
+  setMode: (mode) => set({ mode, ...TILTS[mode] }),
+  fit: (course, ids) => {
+    const pieces = course.pieces.filter(({ id }) => !ids || ids.has(id));
+    if (pieces.length === 0) return;
+    const bounds = unionBounds(pieces.map(pieceBounds));
+    const { width, height } = get();
+    const wide = bounds.high[0] - bounds.low[0] + 2;
+    const tall = Math.max(bounds.high[1] - bounds.low[1], bounds.high[2] - bounds.low[2]) + 2;
+    const distance = Math.max((wide * height) / width, tall) / (2 * TAN);
+    set({ target: middle(bounds), distance: Math.min(260, Math.max(12, distance)) });
+  },
+}));
+
+/** Directions of the picture: to the right, up, and into it. */
+export function axes({ yaw, pitch }: Pick<Eye, 'yaw' | 'pitch'>): {
+  right: Vec3;
+  up: Vec3;
+  ahead: Vec3;
+} {
+  const [y, p] = [(yaw * Math.PI) / 180, (pitch * Math.PI) / 180];
+  const [sy, cy, sp, cp] = [Math.sin(y), Math.cos(y), Math.sin(p), Math.cos(p)];
+  return {
+    right: [cy, 0, sy],
+    up: [sy * sp, cp, -cy * sp],
+    ahead: [sy * cp, -sp, -cy * cp],
+  };
+}
+
+/** Where the eye itself is. */
+export function eyePlace(eye: Eye): Vec3 {
+  const { ahead } = axes(eye);
+  return [0, 1, 2].map((i) => eye.target[i] - ahead[i] * eye.distance) as unknown as Vec3;
+}
+
+/** The line from the eye through a pixel of the canvas. */
+export function rayAt(view: Eye & { width: number; height: number }, px: number, py: number): Ray {
+  const { right, up, ahead } = axes(view);
+  const x = ((2 * px) / view.width - 1) * TAN * (view.width / view.height);
+  const y = (1 - (2 * py) / view.height) * TAN;
+  return {
+    from: eyePlace(view),
+    along: [0, 1, 2].map((i) => ahead[i] + right[i] * x + up[i] * y) as unknown as Vec3,
+  };
+}
+
+/** The pixel at which a place is seen, or null behind the eye. */
+export function pixelOf(
+  view: Eye & { width: number; height: number },
+  p: Vec3,
+): [number, number] | null {
+  const { right, up, ahead } = axes(view);
+  const eye = eyePlace(view);
+  const d = [p[0] - eye[0], p[1] - eye[1], p[2] - eye[2]];
+  const along = (v: Vec3) => v[0] * d[0] + v[1] * d[1] + v[2] * d[2];
+  const depth = along(ahead);
+  if (depth <= 0.1) return null;
+  const scale = view.height / (2 * TAN * depth);
+  return [view.width / 2 + along(right) * scale, view.height / 2 - along(up) * scale];
+}

@@ -1,0 +1,90 @@
+import * as v from 'valibot';
+import type { Course } from '@/core/course';
+import {
+  CourseAnswer,
+  CourseListAnswer,
+  DemosAnswer,
+  DoneAnswer,
+  ErrorAnswer,
+  MakerAnswer,
+  PlayerRunAnswer,
+  ProofAnswer,
+  PublishAnswer,
+  PublishedAnswer,
+  RevisionAnswer,
+  RevisionsAnswer,
+  SavedAnswer,
+} from '@/core/protocol';
+import type { Run } from '@/core/run';
+
+/** A request that did not succeed; `status` 0 means the server was not reached. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly details: Record<string, unknown> = {},
+  ) {
+    super(message);
+    this.name = 'ApiError';
+  }
+}
+
+const TIMEOUT_MS = 20_000;
+
+async function request<S extends v.GenericSchema>(
+  answer: S,
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<v.InferOutput<S>> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+      signal: AbortSignal.timeout(TIMEOUT_MS),
+    });
+  } catch {
+    throw new ApiError(0, 'offline', 'The server cannot be reached.');
+  }
+  const data: unknown = await response.json().catch(() => undefined);
+  if (!response.ok) {
+    const told = v.safeParse(ErrorAnswer, data);
+    if (!told.success)
+      throw new ApiError(response.status, 'fault', 'The server gave no answer that makes sense.');
+    const { code, message, details } = told.output.error;
+    throw new ApiError(response.status, code, message, details);
+  }
+  return v.parse(answer, data);
+}
+
+/** The server's resources, each answer held to its schema. */
+export const api = {
+  me: () => request(MakerAnswer, 'GET', '/me'),
+  claimName: (name: string, passphrase: string) =>
+    request(MakerAnswer, 'PUT', '/me', { name, passphrase }),
+  signIn: (name: string, passphrase: string) =>
+    request(MakerAnswer, 'POST', '/session', { name, passphrase }),
+  signOut: () => request(DoneAnswer, 'DELETE', '/session'),
+  courses: () => request(CourseListAnswer, 'GET', '/courses'),
+  course: (id: string) => request(CourseAnswer, 'GET', `/courses/${id}`),
+  create: (course: Course) => request(CourseAnswer, 'POST', '/courses', { course }),
+  save: (id: string, revision: number, course: Course) =>
+    request(SavedAnswer, 'PUT', `/courses/${id}`, { revision, course }),
+  remove: (id: string) => request(DoneAnswer, 'DELETE', `/courses/${id}`),
+  restore: (id: string) => request(CourseAnswer, 'POST', `/courses/${id}/restore`),
+  revisions: (id: string) => request(RevisionsAnswer, 'GET', `/courses/${id}/revisions`),
+  revision: (id: string, revision: number) =>
+    request(RevisionAnswer, 'GET', `/courses/${id}/revisions/${revision}`),
+  prove: (id: string, run: Run) => request(ProofAnswer, 'POST', `/courses/${id}/proof`, { run }),
+  publish: (id: string) => request(PublishAnswer, 'POST', `/courses/${id}/publish`),
+  demos: () => request(DemosAnswer, 'GET', '/demos'),
+  published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
+  sendRun: (slug: string, run: Run, player?: string) =>
+    request(PlayerRunAnswer, 'POST', `/published/${slug}/runs`, {
+      run,
+      player: player || undefined,
+    }),
+};

@@ -1,0 +1,38 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Course } from '@/core/course';
+import { api } from './api';
+
+/** Who is making. */
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: api.me });
+
+/** The maker's own courses, the last changed first. */
+export const useCourses = () =>
+  useQuery({ queryKey: ['courses'], queryFn: async () => (await api.courses()).courses });
+
+/** One of the maker's own courses as the server has it. */
+export const useCourseOnServer = (id: string) =>
+  useQuery({ queryKey: ['course', id], queryFn: () => api.course(id), retry: 1 });
+
+/** A published course as anyone sees it. */
+export const usePublished = (slug: string) =>
+  useQuery({ queryKey: ['published', slug], queryFn: () => api.published(slug), retry: 1 });
+
+/** The demo courses. */
+export const useDemos = () =>
+  useQuery({
+    queryKey: ['demos'],
+    queryFn: async () => (await api.demos()).demos,
+    staleTime: Infinity,
+  });
+
+/** Keeps a new course on the server; everyone without an account gets one with it. */
+export function useCreateCourse() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (course: Course) => api.create(course),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['courses'] });
+      void client.invalidateQueries({ queryKey: ['me'] });
+    },
+  });
+}

@@ -1,0 +1,18 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+interface Settings {
+  readonly light: 'device' | 'day' | 'night';
+  /** How the scene is drawn: by measured frame time, or always so. */
+  readonly drawing: 'measured' | 'light' | 'full';
+  /** Name shown with runs sent without an account. */
+  readonly player: string;
+  set: (change: Partial<Omit<Settings, 'set'>>) => void;
+}
+
+/** What somebody prefers on this device. */
+export const useSettings = create<Settings>()(
+  persist((set) => ({ light: 'device', drawing: 'measured', player: '', set }), {
+    name: 'stonehop-settings',
+  }),
+);

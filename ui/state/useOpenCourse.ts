@@ -1,0 +1,68 @@
+import { useEffect, useState } from 'react';
+import type { ApiError } from './api';
+import { useCourse, type SaveState } from './courseStore';
+import { readDraft } from './drafts';
+import { useLastRun } from './lastRun';
+import { useCourseOnServer } from './queries';
+
+/**
+ * Opens a course: what the server has, or what this device still holds of it that the server has
+ * not. Returns what stands in the way, or null once it is open.
+ */
+export function useOpenCourse(id: string): {
+  ready: boolean;
+  error: ApiError | null;
+  retry: () => void;
+} {
+  const open = useCourse((s) => s.id === id);
+  const onServer = useCourseOnServer(id);
+  const [drafted, setDrafted] = useState(false);
+  const { data, error } = onServer;
+
+  useEffect(() => {
+    if (open) return;
+    let gone = false;
+    void readDraft(id).then((draft) => {
+      if (gone) return;
+      if (data) {
+        let save: SaveState = { kind: 'saved', at: data.changed };
+        if (draft) {
+          save =
+            draft.revision === data.revision
+              ? { kind: 'unsaved' }
+              : { kind: 'conflict', theirs: { revision: data.revision, course: data.course } };
+        }
+        useCourse.getState().open(id, data.revision, draft?.course ?? data.course, save);
+        useLastRun.getState().forget();
+      } else if (error && (error as ApiError).status === 0 && draft) {
+        // Without the server the draft is enough to go on with.
+        useCourse.getState().open(id, draft.revision, draft.course, { kind: 'offline' });
+        setDrafted(true);
+      }
+    });
+    return () => {
+      gone = true;
+    };
+  }, [open, id, data, error]);
+
+  return {
+    ready: open || drafted,
+    error: open ? null : (error as ApiError | null),
+    retry: () => void onServer.refetch(),
+  };
+}
+
+/** Waits until the server has every edit; false when it cannot be reached or refuses. */
+export function whenSaved(timeout = 8000): Promise<boolean> {
+  return new Promise((resolve) => {
+    const settled = () => useCourse.getState().save.kind === 'saved';
+    if (settled()) return resolve(true);
+    const stop = useCourse.subscribe(() => settled() && finish(true));
+    const timer = setTimeout(() => finish(false), timeout);
+    const finish = (saved: boolean) => {
+      stop();
+      clearTimeout(timer);
+      resolve(saved);
+    };
+  });
+}

@@ -1,0 +1,5 @@
+export * from './colours';
+export * from './type';
+export * from './space';
+export * from './useColours';
+export * from './elements';
