@@ -118,6 +118,23 @@ export function cutRectangle(width: number, depth: number, cut: number): Vec2[] 
   ];
 }
 
+/** A quarter of a weathered stone's outline, as parts of its half width and half depth. */
+const WEATHERED: readonly Vec2[] = [
+  [1, 0.36],
+  [0.95, 0.74],
+  [0.74, 0.95],
+  [0.36, 1],
+];
+
+/** A rounded-off rectangle about the origin, as stone weathers: sixteen corners. */
+export function stoneOutline(width: number, depth: number): Vec2[] {
+  const [x, z] = [width / 2, depth / 2];
+  const quarter = WEATHERED.map(([u, v]): Vec2 => [u * x, v * z]);
+  const mirrored = quarter.map(([u, v]): Vec2 => [-u, v]).reverse();
+  const front = [...quarter, ...mirrored];
+  return [...front, ...front.map(([u, v]): Vec2 => [-u, -v])];
+}
+
 /** The outline moved inwards by `by` metres along each edge's normal. */
 function inset(outline: readonly Vec2[], by: number): Vec2[] {
   const n = outline.length;

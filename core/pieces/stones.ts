@@ -4,6 +4,7 @@ import {
   facetedBall,
   prism,
   regularOutline,
+  stoneOutline,
   wedge,
   type Polyhedron,
   type Vec3,
@@ -76,7 +77,7 @@ export const block: Family = {
   params: [],
   build: ({ size, tone }) => {
     const [w, h, d] = size;
-    const outline = cutRectangle(w, d, 0.2 * Math.min(w, d));
+    const outline = stoneOutline(w, d);
     return {
       parts: [{ solid: prism(outline, 0, h, Math.min(0.14, h / 4, w / 8, d / 8)), tone }],
       shapes: [solidHull(prism(outline, 0, h))],

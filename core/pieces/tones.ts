@@ -44,7 +44,7 @@ export function facetColour(
   }
   const up = Math.max(0, ny);
   const sun = nx * SUN[0] + ny * SUN[1] + nz * SUN[2];
-  const shade = 0.86 + 0.2 * Math.max(-0.6, sun) - (ny < -0.3 ? 0.18 : 0);
+  const shade = 0.84 + 0.3 * Math.max(-0.6, sun) - (ny < -0.3 ? 0.18 : 0);
   // A small integer hash; the low bits are well mixed.
   const hash = (Math.imul(mark | 0, 0x9e3779b1) >>> 16) & 1023;
   const vary = 1 + (hash / 1023 - 0.5) * 0.07;

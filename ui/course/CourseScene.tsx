@@ -55,7 +55,7 @@ export function CourseScene({ building }: { building: boolean }) {
         <MovingPieces pieces={course.pieces} moment={moment} />
         {building && inHand && <PlaneGrid plane={plane} step={step} about={target} />}
         {ghost && <Ghost piece={ghost.piece} refused={ghost.refused !== null} tide={tide} />}
-        {chosen.length > 0 && <Chosen pieces={chosen} />}
+        {building && chosen.length > 0 && <Chosen pieces={chosen} />}
       </Canvas>
     </View>
   );

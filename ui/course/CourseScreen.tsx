@@ -279,9 +279,10 @@ function lookAtBeginning(): void {
   const begin = course.pieces.find(({ family }) => family === 'start')?.at ?? [0, 0, 0];
   const view = useView.getState();
   view.setMode(course.space === 'side-on' ? 'side' : 'free');
+  const tall = view.height > view.width;
   view.look({
     target: [begin[0] + 2.5, begin[1] + 1.2, begin[2]],
-    distance: course.space === 'side-on' ? 20 : 24,
+    distance: tall ? 31 : 23,
   });
   useLay.getState().set({ level: begin[1], depth: begin[2], ghostAt: null });
 }

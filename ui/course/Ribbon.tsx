@@ -30,9 +30,9 @@ export function Ribbon({ course, way }: RibbonProps) {
   const target = useView((s) => s.target);
   const { stations, marks, length } = profile;
 
-  const heights = stations.map(({ at }) => at[1]);
+  const heights = [...stations.map(({ at }) => at[1]), ...marks.map(({ height }) => height)];
   const low = Math.min(tide, ...heights) - 0.3;
-  const high = Math.max(low + 5, ...heights) + 1.6;
+  const high = Math.max(low + 5, ...heights) + 2.2;
   const x = scaleLinear([0, Math.max(length, 1)], [SIDE, width - SIDE]);
   const y = scaleLinear([low, high], [HEIGHT - FOOT, 6]);
   const here = nearest(stations, target);

@@ -3,7 +3,7 @@ import { Image, type ImageStyle, type StyleProp } from 'react-native';
 import type { Course, Piece } from '@/core/course';
 import { drawCourse, drawPiece, toSvg } from '@/core/formats';
 
-const asUri = (svg: string): string => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
+const asUri = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`;
 
 interface CoursePictureProps {
   readonly course: Course;

@@ -189,9 +189,9 @@ function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): 
   const tall = view.height > view.width;
   const ease = atOnce ? 1 : 1 - Math.exp(-delta * 5);
   if (course.space === 'side-on') {
-    const distance = tall ? 26 : 21;
+    const distance = tall ? 34 : 22;
     const reach = distance * 0.5735 * (view.width / view.height);
-    const lead = (state.heading === 180 ? -1 : 1) * reach * 0.24;
+    const lead = (state.heading === 180 ? -1 : 1) * reach * 0.27;
     const [x, y] = [state.x + lead, state.y + (tall ? 0.2 : 1.4)];
     view.look({
       mode: 'side',
@@ -215,7 +215,7 @@ function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): 
       ? 90 - state.heading
       : view.yaw + (moving ? turn * (1 - Math.exp(-delta * 0.8)) : 0),
     pitch: atOnce ? 24 : view.pitch,
-    distance: tall ? 17 : 14,
+    distance: tall ? 19 : 14,
     target: [state.x, view.target[1] + (state.y + 0.9 - view.target[1]) * ease, state.z],
   });
 }
