@@ -38,7 +38,7 @@ export const saltPanHop: DemoCourse = {
       stone(-9.6, 1.8, 3, { z: -7.2, depth: 3.6 }),
       stone(-9.6, 3, 4, { z: -3.4, depth: 4 }),
       { family: 'lantern', at: [-9.6, 3, -3] },
-      { family: 'pillar', at: [-6.4, -1, -1], size: [0.9, 5, 0.9] },
+      { family: 'pillar', at: [4, -1.2, 4.6], size: [0.9, 4, 0.9] },
       { family: 'pillar', at: [17, -1.2, -12.4], size: [1, 4.2, 1] },
       ...shells(
         [8, 1.4, -1],

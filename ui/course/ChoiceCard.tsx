@@ -6,8 +6,11 @@ import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { buildCommands, TURN_STEP } from './commands';
 
-/** The chosen piece while laying: what it is, and what is done to it most. */
-export function ChoiceCard({ onTune }: { onTune: () => void }) {
+/**
+ * What is done most to the chosen piece. With `onTune` it also says what the piece is and leads to
+ * its figures; where those stand beside it already, it is only the buttons.
+ */
+export function ChoiceCard({ onTune }: { onTune?: () => void }) {
   const { course, choice } = useCourse();
   const upright = useView((s) => s.mode) === 'side';
   const pieces = course.pieces.filter(({ id }) => choice.has(id));
@@ -16,20 +19,22 @@ export function ChoiceCard({ onTune }: { onTune: () => void }) {
   const family = familyOf(piece.family);
   return (
     <Card style={{ padding: SPACE.s, gap: SPACE.xs }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-        <PiecePicture piece={piece} size={40} />
-        <View style={{ flex: 1, minWidth: 0 }}>
-          <Words as="strong" numberOfLines={1}>
-            {piece.name ?? family.label}
-          </Words>
-          <Words as="smallFigures" tint="slate" numberOfLines={1}>
-            {piece.at.map(shortNumber).join('  ')}
-          </Words>
+      {onTune && (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
+          <PiecePicture piece={piece} size={40} />
+          <View style={{ flex: 1, minWidth: 0 }}>
+            <Words as="strong" numberOfLines={1} testID="choice-name">
+              {piece.name ?? family.label}
+            </Words>
+            <Words as="smallFigures" tint="slate" numberOfLines={1} testID="choice-place">
+              {piece.at.map(shortNumber).join('  ')}
+            </Words>
+          </View>
+          <IconButton icon="sliders" label="Tune" labelled onPress={onTune} />
+          <IconButton icon="x" label="Let go" hint="Esc" onPress={buildCommands.done} />
         </View>
-        <IconButton icon="sliders" label="Tune" labelled onPress={onTune} />
-        <IconButton icon="x" label="Let go" hint="Esc" onPress={buildCommands.done} />
-      </View>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' }}>
         <IconButton
           icon="arrow-left"
           label="Move left"

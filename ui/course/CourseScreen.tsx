@@ -244,7 +244,7 @@ function ChosenSide() {
             <TunePanel />
           </ScrollView>
           <View style={{ padding: SPACE.s, borderTopWidth: 1, borderColor: colours.line }}>
-            <ChoiceCard onTune={() => router.setParams({ phase: 'tune' })} />
+            <ChoiceCard />
           </View>
         </>
       ) : (
@@ -279,7 +279,8 @@ function lookAtBeginning(): void {
   const begin = course.pieces.find(({ family }) => family === 'start')?.at ?? [0, 0, 0];
   const view = useView.getState();
   view.setMode(course.space === 'side-on' ? 'side' : 'free');
-  const tall = view.height > view.width;
+  // The canvas is not measured yet when a course is opened.
+  const tall = window.innerHeight > window.innerWidth;
   view.look({
     target: [begin[0] + 2.5, begin[1] + 1.2, begin[2]],
     distance: tall ? 31 : 23,

@@ -69,10 +69,10 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
       finished={(finished, again) => (
         <FinishPanel
           result={finished.result}
-          best={finished.fromStart ? (best ?? undefined) : undefined}
+          best={finished.fromStart ? finished.best : undefined}
           targets={course.targets}
         >
-          <Keep id={id} finished={finished} best={best?.time} />
+          <Keep id={id} finished={finished} best={finished.best?.time} />
           <View style={{ flexDirection: 'row', gap: SPACE.s }}>
             <Button
               title="Again"

@@ -19,6 +19,8 @@ const search = new Fuse(FAMILIES, { keys: ['label', 'words', 'group'], threshold
 
 /** Takes a family in hand, to be laid by the next tap. */
 export function takeFamily(family: Family): void {
+  // From here on Enter lays the piece; it should not press the tray's button again.
+  (document.activeElement as HTMLElement | null)?.blur();
   useLay.getState().set({ ghostAt: null });
   useCourse.getState().take({ family: family.id, at: [0, 0, 0] });
 }

@@ -1,13 +1,14 @@
 import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import type { Targets } from '@/core/course';
-import type { RunResult, Split } from '@/core/run';
+import type { RunResult } from '@/core/run';
 import { Card, runTime, timeGap, Words } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
+import type { Best } from './RunView';
 
 interface FinishPanelProps {
   readonly result: RunResult;
-  readonly best?: { readonly time: number; readonly splits: readonly Split[] };
+  readonly best?: Best;
   readonly targets?: Targets;
   readonly children: ReactNode;
 }

@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import type { Split } from '@/core/run';
 import { Card, IconButton, PiecePicture, runTime, timeGap, Words } from '../parts';
 import { SPACE, useColours } from '../theme';
 import type { LiveRun } from './liveRun';
+import type { Best } from './RunView';
 
 interface RunHudProps {
   readonly live: LiveRun;
-  readonly best?: { readonly time: number; readonly splits: readonly Split[] };
+  readonly best?: Best;
   readonly held: boolean;
   readonly onPause: () => void;
 }

@@ -28,6 +28,14 @@ export interface Finished {
   readonly result: RunResult;
   /** Whether it began at the course's start, as a proof or a sent run must. */
   readonly fromStart: boolean;
+  /** The best there was before it. */
+  readonly best?: Best;
+}
+
+/** What a run is held against. */
+export interface Best {
+  readonly time: number;
+  readonly splits: readonly Split[];
 }
 
 interface RunViewProps {
@@ -35,7 +43,7 @@ interface RunViewProps {
   /** Where to begin instead of the start. */
   readonly spot?: Spot;
   /** What splits are held against. */
-  readonly best?: { readonly time: number; readonly splits: readonly Split[] };
+  readonly best?: Best;
   /** What leaving is called. */
   readonly leaveLabel: string;
   readonly onLeave: () => void;
@@ -90,8 +98,9 @@ export function RunView({
       run: live.recorder.run(courseHash(course), result.time),
       result,
       fromStart: spot === undefined,
+      best,
     });
-  }, [course, live, onProgress, spot]);
+  }, [best, course, live, onProgress, spot]);
 
   const touch = width < WIDE || navigator.maxTouchPoints > 0;
   return (
@@ -109,7 +118,8 @@ export function RunView({
       </View>
       <RunHud live={live} best={best} held={paused || !!done} onPause={() => setPaused(true)} />
       <View pointerEvents="box-none" style={{ flex: 1, justifyContent: 'flex-end' }}>
-        {touch && !paused && !done && <TouchControls controls={controls} sideOn={sideOn} />}
+        {/* They stay, unseen, under what follows the goal: a finger still held there belongs to them. */}
+        {touch && <TouchControls controls={controls} sideOn={sideOn} hidden={paused || !!done} />}
       </View>
       {done && finished(done, again)}
       <PauseSheet
@@ -214,8 +224,8 @@ function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): 
     yaw: atOnce
       ? 90 - state.heading
       : view.yaw + (moving ? turn * (1 - Math.exp(-delta * 0.8)) : 0),
-    pitch: atOnce ? 24 : view.pitch,
-    distance: tall ? 19 : 14,
+    pitch: atOnce ? 26 : view.pitch,
+    distance: tall ? 15 : 12,
     target: [state.x, view.target[1] + (state.y + 0.9 - view.target[1]) * ease, state.z],
   });
 }

@@ -9,7 +9,15 @@ const KNOB = 62;
 const JUMP = 112;
 
 /** The pad under the left thumb and the jump button under the right. */
-export function TouchControls({ controls, sideOn }: { controls: Controls; sideOn: boolean }) {
+export function TouchControls({
+  controls,
+  sideOn,
+  hidden,
+}: {
+  controls: Controls;
+  sideOn: boolean;
+  hidden: boolean;
+}) {
   const colours = useColours();
   const pad = useRef<View>(null);
   const jump = useRef<View>(null);
@@ -53,6 +61,7 @@ export function TouchControls({ controls, sideOn }: { controls: Controls; sideOn
         alignItems: 'center',
         padding: SPACE.l,
         paddingBottom: SPACE.xl,
+        opacity: hidden ? 0 : 1,
       }}
     >
       <View
@@ -162,11 +171,15 @@ function useHold(
       held = null;
       latest.current(null);
     };
+    // Else lifting the finger would also click on whatever has come up under it in the meantime.
+    const noClick = (event: Event) => event.preventDefault();
+    element.addEventListener('touchstart', noClick, { passive: false });
     element.addEventListener('pointerdown', down);
     element.addEventListener('pointermove', move);
     element.addEventListener('pointerup', up);
     element.addEventListener('pointercancel', up);
     return () => {
+      element.removeEventListener('touchstart', noClick);
       element.removeEventListener('pointerdown', down);
       element.removeEventListener('pointermove', move);
       element.removeEventListener('pointerup', up);
