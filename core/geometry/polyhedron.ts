@@ -54,10 +54,12 @@ export function prism(
   bevel = 0,
 ): Polyhedron {
   if (bevel === 0) return loft(outline, bottom, outline, top);
+  // A rim cut deeper than its shortest edge allows would fold over itself.
+  const cut = Math.min(bevel, 0.8 * deepestInset(outline));
   return stack([
     { outline, y: bottom },
-    { outline, y: top - bevel },
-    { outline: inset(outline, bevel), y: top },
+    { outline, y: top - cut },
+    { outline: inset(outline, cut), y: top },
   ]);
 }
 
@@ -146,6 +148,24 @@ function inset(outline: readonly Vec2[], by: number): Vec2[] {
     const k = by / (1 + ax * bx + az * bz);
     return [p[0] + (ax + bx) * k, p[1] + (az + bz) * k];
   });
+}
+
+/** How far an outline can be moved inwards before its first edge is gone, m. */
+function deepestInset(outline: readonly Vec2[]): number {
+  const n = outline.length;
+  const normals = outline.map((p, i) => inward(p, outline[(i + 1) % n]));
+  /** By how much an edge shortens at a corner for each metre: the tangent of half its turn. */
+  const shortens = ([ax, az]: Vec2, [bx, bz]: Vec2) =>
+    Math.abs(ax * bz - az * bx) / (1 + ax * bx + az * bz);
+  return Math.min(
+    ...outline.map(([x, z], i) => {
+      const [nx, nz] = outline[(i + 1) % n];
+      const length = Math.sqrt((nx - x) * (nx - x) + (nz - z) * (nz - z));
+      const lost =
+        shortens(normals[(i + n - 1) % n], normals[i]) + shortens(normals[i], normals[(i + 1) % n]);
+      return length / lost;
+    }),
+  );
 }
 
 function inward(a: Vec2, b: Vec2): Vec2 {

@@ -1,5 +1,5 @@
 import { mapPoints, prism, type Polyhedron } from './polyhedron';
-import { normalize, scale, type Vec2, type Vec3 } from './vec';
+import { distance, normalize, scale, type Vec2, type Vec3 } from './vec';
 
 /** A ramp that fills a box of the size standing on its foot's middle, rising along x. */
 export function wedge([width, height, depth]: Vec3): Polyhedron {
@@ -36,12 +36,8 @@ export function facetedBall(centre: Vec3, radius: number): Polyhedron {
   const points: Vec3[] = [];
   for (const a of [-1, 1]) for (const b of [-g, g]) points.push([a, b, 0], [0, a, b], [b, 0, a]);
   const corners = points.map((p) => normalize(p));
-  const edge = 1.1;
-  const near = (i: number, j: number) =>
-    Math.abs(corners[i][0] - corners[j][0]) ** 2 +
-      Math.abs(corners[i][1] - corners[j][1]) ** 2 +
-      Math.abs(corners[i][2] - corners[j][2]) ** 2 <
-    edge * edge * 1.1;
+  // Neighbouring corners of an icosahedron within a unit sphere are 1.05 apart, others 1.7 or more.
+  const near = (i: number, j: number) => distance(corners[i], corners[j]) < 1.2;
   const faces: number[][] = [];
   const middles = new Map<string, number>();
   const between = (i: number, j: number) => {

@@ -78,7 +78,8 @@ export const thorns: Family = {
         );
       }
     }
-    const [x, z] = [w / 2 - HAZARD_ALLOWANCE, d / 2 - HAZARD_ALLOWANCE];
+    const within = (extent: number) => extent / 2 - Math.min(HAZARD_ALLOWANCE, extent / 4);
+    const [x, z] = [within(w), within(d)];
     const rim = (k: number) =>
       [
         [-x * k, -z * k],
@@ -121,7 +122,7 @@ export const arm: Family = {
       label: 'Length',
       kind: 'number',
       unit: 'm',
-      min: 0.8,
+      min: 1.2,
       max: 14,
       step: 0.1,
       initial: 2.6,

@@ -194,11 +194,9 @@ export const beam: Family = {
     const [w, h, d] = size;
     const planks = Math.max(2, Math.round(w / 0.5));
     const pitch = w / planks;
+    const gap = Math.min(0.03, pitch / 4);
     const deck = Array.from({ length: planks }, (_, i) =>
-      box(
-        [-w / 2 + i * pitch + 0.03, h * 0.5, -d / 2],
-        [-w / 2 + (i + 1) * pitch - 0.03, h, d / 2],
-      ),
+      box([-w / 2 + i * pitch + gap, h * 0.5, -d / 2], [-w / 2 + (i + 1) * pitch - gap, h, d / 2]),
     );
     const rails = [-0.32, 0.32].map((z) =>
       box([-w / 2, 0, z * d - 0.08], [w / 2, h * 0.5, z * d + 0.08]),

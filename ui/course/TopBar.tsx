@@ -1,11 +1,10 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { checkCourse } from '@/core/check';
 import { ago, Card, IconButton, Words } from '../parts';
 import { useCourse, type SaveState } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { FindingsSheet } from './FindingsSheet';
-import { useMemo } from 'react';
 
 /** Back, name, saved state, undo, redo and findings. */
 export function TopBar({ onBack }: { onBack: () => void }) {

@@ -1,7 +1,6 @@
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { create } from 'zustand';
 import { RADIUS, SPACE, TARGET, useColours } from '../theme';
-import { Pressable } from 'react-native';
 import { Words } from './Words';
 
 interface Shown {

@@ -151,8 +151,7 @@ function useHold(
   useEffect(() => {
     const element = host.current as unknown as HTMLElement | null;
     if (!element) return;
-    element.style.touchAction = 'none';
-    element.style.userSelect = 'none';
+    Object.assign(element.style, { touchAction: 'none', userSelect: 'none' });
     let held: number | null = null;
     const tell = (event: PointerEvent) => {
       const frame = element.getBoundingClientRect();

@@ -70,8 +70,8 @@ export function MovingPieces({
       write(facets, item.facetFrom, item.baked.positions, place);
       write(lines, item.lineFrom, item.baked.lines, place);
     }
-    (facets.attributes.position as BufferAttribute).needsUpdate = true;
-    (lines.attributes.position as BufferAttribute).needsUpdate = true;
+    renew(facets);
+    renew(lines);
   });
   if (items.length === 0) return null;
   return (
@@ -99,6 +99,11 @@ function placing(
     const [dx, dz] = [x - piece.at[0], z - piece.at[2]];
     return [piece.at[0] + c * dx + s * dz, y, piece.at[2] + c * dz - s * dx];
   };
+}
+
+/** Has the corners sent to the card again. */
+function renew(geometry: BufferGeometry): void {
+  (geometry.attributes.position as BufferAttribute).needsUpdate = true;
 }
 
 function write(

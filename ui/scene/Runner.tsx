@@ -21,7 +21,7 @@ export interface Shown {
 
 const SHADOW = plain('#1F2A2E', 0.28);
 
-const leg = (z: number): Parameters<typeof bakeParts>[0][number] => ({
+const limbAt = (z: number): Parameters<typeof bakeParts>[0][number] => ({
   solid: box([-0.05, -0.3, z - 0.05], [0.05, 0, z + 0.05]),
   tone: 'slate',
 });
@@ -29,7 +29,8 @@ const leg = (z: number): Parameters<typeof bakeParts>[0][number] => ({
 /** The hopper: a pebble on two legs. */
 export function Runner({ shown }: { shown: { current: Shown } }) {
   const body = useRef<Group>(null);
-  const legs = [useRef<Group>(null), useRef<Group>(null)];
+  const left = useRef<Group>(null);
+  const right = useRef<Group>(null);
   const shadow = useRef<Mesh>(null);
   const [pebble, eye, limb] = useMemo(() => {
     const squash = ([x, y, z]: Vec3): Vec3 => [x * 1.05, (y - 0.58) * 0.92 + 0.58, z];
@@ -43,16 +44,16 @@ export function Runner({ shown }: { shown: { current: Shown } }) {
         { solid: box([0.26, 0.62, -0.16], [0.33, 0.7, -0.08]), tone: 'lamp' },
         { solid: box([0.26, 0.62, 0.08], [0.33, 0.7, 0.16]), tone: 'lamp' },
       ]),
-      bakeOf([leg(0)]),
+      bakeOf([limbAt(0)]),
     ];
   }, []);
   useFrame(() => {
     const { x, y, z, heading, grounded, way, floor } = shown.current;
     body.current?.position.set(x, y, z);
     body.current?.rotation.set(0, (heading * Math.PI) / 180, 0);
-    legs.forEach(({ current }, i) => {
+    [left.current, right.current].forEach((leg, i) => {
       const swing = grounded ? Math.sin(way * 5 + i * Math.PI) * 0.7 : i === 0 ? 0.5 : -0.3;
-      current?.rotation.set(0, 0, swing);
+      leg?.rotation.set(0, 0, swing);
     });
     if (shadow.current) {
       shadow.current.visible = floor > -1e6;
@@ -70,12 +71,14 @@ export function Runner({ shown }: { shown: { current: Shown } }) {
             <lineSegments geometry={lines} material={INK} />
           </group>
         ))}
-        {legs.map((ref, i) => (
-          <group key={i} ref={ref} position={[0, 0.3, i === 0 ? -0.12 : 0.12]}>
-            <mesh geometry={limb[0]} material={FACETS} />
-            <lineSegments geometry={limb[1]} material={INK} />
-          </group>
-        ))}
+        <group ref={left} position={[0, 0.3, -0.12]}>
+          <mesh geometry={limb[0]} material={FACETS} />
+          <lineSegments geometry={limb[1]} material={INK} />
+        </group>
+        <group ref={right} position={[0, 0.3, 0.12]}>
+          <mesh geometry={limb[0]} material={FACETS} />
+          <lineSegments geometry={limb[1]} material={INK} />
+        </group>
       </group>
       <mesh ref={shadow} material={SHADOW} rotation-x={-Math.PI / 2}>
         <circleGeometry args={[0.3, 14]} />

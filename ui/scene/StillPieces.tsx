@@ -1,17 +1,14 @@
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import type { Piece } from '@/core/course';
 import { bakeStill, joinBaked, waterRings } from './bake';
-import { chunkPieces } from './chunks';
+import { newChunker } from './chunks';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, FOAM, INK } from './materials';
 
 /** All that stands still, in a few draw calls. */
 export function StillPieces({ pieces, tide }: { pieces: readonly Piece[]; tide: number }) {
-  const before = useRef<ReadonlyMap<string, readonly Piece[]>>(new Map());
-  const chunks = useMemo(() => chunkPieces(pieces, before.current), [pieces]);
-  useEffect(() => {
-    before.current = chunks;
-  }, [chunks]);
+  const [chunker] = useState(newChunker);
+  const chunks = useMemo(() => chunker(pieces), [chunker, pieces]);
   return (
     <>
       {[...chunks].map(([key, group]) => (

@@ -42,3 +42,9 @@ export function chunkPieces(
   }
   return out;
 }
+
+/** Groups pieces again and again, each time keeping the groups of the last time that are unchanged. */
+export function newChunker(): (pieces: readonly Piece[]) => ReadonlyMap<string, readonly Piece[]> {
+  let before: ReadonlyMap<string, readonly Piece[]> = new Map();
+  return (pieces) => (before = chunkPieces(pieces, before));
+}

@@ -1,0 +1,70 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { toCourseFile } from '@/core/formats';
+import { courseHash } from '@/core/course';
+import { saltPanHop } from '@/demo/courses/saltPanHop';
+import { DEMO_RUNS } from '@/demo/runs';
+
+const root = path.join(__dirname, '..');
+const folder = mkdtempSync(path.join(tmpdir(), 'stonehop-cli-'));
+const { course } = saltPanHop;
+const { run } = DEMO_RUNS['salt-pan-hop'][0];
+
+const file = (name: string, text: string) => {
+  writeFileSync(path.join(folder, name), text);
+  return path.join(folder, name);
+};
+const stonehop = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [path.join(root, 'dist', 'cli.cjs'), ...args],
+    { encoding: 'utf8' },
+  );
+  return { status, stdout, stderr };
+};
+
+beforeAll(() => jest.requireActual('../scripts/bundles.cjs').buildCli(), 30_000);
+afterAll(() => rmSync(folder, { recursive: true }));
+
+test('check, hash and replay answer from files', () => {
+  const courseFile = file('course.json', toCourseFile(course));
+  expect(stonehop('check', courseFile)).toMatchObject({
+    status: 0,
+    stdout: expect.stringContaining('nothing that keeps it'),
+  });
+  expect(stonehop('hash', courseFile).stdout.trim()).toBe(courseHash(course));
+  const told = stonehop('replay', courseFile, file('run.json', JSON.stringify(run)), '--json');
+  const result = JSON.parse(told.stdout);
+  expect([told.status, result.finished, result.time]).toEqual([0, true, run.claim]);
+  expect(result.events.at(-1).kind).toBe('goal');
+  const cut = { ...run, inputs: run.inputs.slice(0, 4) };
+  expect(stonehop('replay', courseFile, file('cut.json', JSON.stringify(cut))).status).toBe(1);
+});
+
+test('what is wrong is said with its place, and the exit code is 1', () => {
+  const wrong = structuredClone(course);
+  wrong.pieces[3].at = [0, NaN, 0];
+  wrong.pieces[4].size = [0, 1, 1];
+  const broken = stonehop('check', file('broken.json', JSON.stringify(wrong)));
+  expect(broken.status).toBe(1);
+  expect(broken.stderr).toContain('pieces.3.at.1 is not a number');
+  expect(broken.stderr).toContain('pieces.4.size.0 is smaller than 0.05 m');
+  const headless = { ...course, pieces: course.pieces.filter(({ family }) => family !== 'start') };
+  expect(stonehop('check', file('headless.json', toCourseFile(headless)))).toMatchObject({
+    status: 1,
+    stdout: expect.stringContaining('The course has no start'),
+  });
+  expect(stonehop('hash', path.join(folder, 'nowhere.json'))).toMatchObject({
+    status: 1,
+    stderr: expect.stringContaining('cannot be read'),
+  });
+  expect(
+    stonehop(
+      'replay',
+      file('other.json', toCourseFile({ ...course, kind: 'gather' })),
+      file('run2.json', JSON.stringify(run)),
+    ).stderr,
+  ).toContain('another version of the course');
+});

@@ -1,0 +1,70 @@
+import fc from 'fast-check';
+import { dot, faceNormal, length, sub, type Polyhedron } from '../geometry';
+import { FAMILIES, localGeometry, planOutlines, specOf } from '.';
+
+/** Checks what every solid promises: closed, facing outwards, convex. */
+function soundness(solid: Polyhedron): string | null {
+  const edges = new Set<string>();
+  for (const face of solid.faces) {
+    const n = faceNormal(solid, face);
+    if (Math.abs(length(n) - 1) > 1e-9) return 'a face without an area';
+    const corner = solid.points[face[0]];
+    for (const p of solid.points)
+      if (dot(n, sub(p, corner)) > 1e-6) return 'not convex, or a face turned inwards';
+    face.forEach((a, i) => edges.add(`${a} ${face[(i + 1) % face.length]}`));
+  }
+  for (const edge of edges)
+    if (!edges.has(edge.split(' ').reverse().join(' '))) return 'not closed';
+  return null;
+}
+
+test.each(FAMILIES.map((family) => [family.id, family] as const))(
+  '%s is sound at any size and setting',
+  (id, family) => {
+    const extent = fc.integer({ min: 2, max: 400 }).map((n) => n / 20);
+    const size = fc.tuple(extent, extent, extent);
+    const params = fc.record(
+      Object.fromEntries(
+        family.params.map((param) => [
+          param.key,
+          param.kind === 'choice'
+            ? fc.constantFrom(...param.options.map(({ value }) => value))
+            : fc
+                .integer({
+                  min: Math.ceil(param.min * 10),
+                  max: Math.min(Math.floor(param.max * 10), 150),
+                })
+                .map((n) => n / 10),
+        ]),
+      ),
+    );
+    fc.assert(
+      fc.property(size, params, (s, p) => {
+        const { parts, shapes } = localGeometry({ family: id, size: s, params: p });
+        const hulls = shapes.flatMap(({ form }) => (form.kind === 'hull' ? [form.solid] : []));
+        for (const solid of [...parts.map((part) => part.solid), ...hulls]) {
+          const wrong = soundness(solid);
+          if (wrong) throw new Error(wrong);
+        }
+      }),
+      { numRuns: 40, seed: 11 },
+    );
+  },
+);
+
+test('defaults fill in what a piece leaves out, and nothing else', () => {
+  const drift = FAMILIES.find(({ id }) => id === 'drift')!;
+  const spec = specOf(drift, { params: { span: 9, period: 'soon' } });
+  expect([spec.number('span'), spec.number('period'), spec.choice('direction')]).toEqual([
+    9,
+    6,
+    'along',
+  ]);
+  expect(localGeometry({ family: 'slab' })).toBe(localGeometry({ family: 'slab' }));
+});
+
+test('a plan outline holds every corner of its part', () => {
+  const outlines = planOutlines({ id: 'a', family: 'block', at: [3, 0, 4], turn: [0, 30, 0] });
+  expect(outlines).toHaveLength(1);
+  expect(outlines[0]).toHaveLength(16);
+});

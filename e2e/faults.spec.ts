@@ -1,0 +1,127 @@
+import { writeFileSync } from 'node:fs';
+import { layPieces } from '@/core/assemble';
+import { emptyCourse } from '@/core/course';
+import { toCourseFile, toShareCode } from '@/core/formats';
+import { expect, test } from './support/test';
+
+const course = layPieces(emptyCourse('Pasted Walk'), [
+  { family: 'slab', at: [0, -0.5, 0], size: [6, 0.5, 2] },
+  { family: 'lantern', at: [2.5, 0, 0] },
+]);
+
+test('codes, files and links open, and bad ones say why', async ({ open }) => {
+  const page = await open('/', 'phone');
+  await page.getByTestId('open-course').tap();
+  const text = page.getByTestId('open-text');
+  const code = toShareCode(course);
+  const refused = async (what: string, words: string) => {
+    await text.fill(what);
+    await page.getByTestId('open-go').tap();
+    await expect(page.getByText(words)).toBeVisible();
+  };
+  await refused(
+    `${code.slice(0, 60)}${code[60] === 'A' ? 'B' : 'A'}${code.slice(61)}`,
+    'A letter of the code is wrong',
+  );
+  await refused('good morning', 'The file is cut off or is not JSON.');
+  await refused(JSON.stringify({ ...course, version: 8 }), 'made by a newer Stone Hop');
+  const file = page.getByTestId('open-file');
+  const choose = (body: string) =>
+    file.setInputFiles({
+      name: 'walk.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(body),
+    });
+  await choose(toCourseFile(course).slice(0, 200));
+  await expect(page.getByText('cut off')).toBeVisible();
+  const large = test.info().outputPath('walk.json');
+  writeFileSync(large, Buffer.alloc(50 * 1024 * 1024, 32));
+  await file.setInputFiles(large);
+  await expect(page.getByText('walk.json has 50 MB; a course has at most 8 MB.')).toBeVisible();
+
+  await text.fill(code);
+  await page.getByTestId('open-go').tap();
+  await expect(page.getByTestId('save-state')).toContainText('2 pieces');
+
+  // It has no start: Run says so and offers one.
+  await page.getByTestId('phase-run').tap();
+  await expect(page.getByText('The course has no start', { exact: true })).toBeVisible();
+  await page.getByText('Lay a start', { exact: true }).tap();
+  await expect(page.getByTestId('save-state')).toContainText('3 pieces');
+  await page.getByTestId('phase-run').tap();
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+});
+
+test('a link that leads nowhere and a play link pasted', async ({ open }) => {
+  const page = await open('/play/no-such-course', 'phone');
+  await expect(page.getByText('There is no such course')).toBeVisible();
+  await page.getByText('To the courses').tap();
+  await page.getByTestId('open-course').tap();
+  await page.getByTestId('open-text').fill('http://somewhere.example/play/low-tide-steps');
+  await page.getByTestId('open-go').tap();
+  await expect(page.getByTestId('play-run')).toBeVisible();
+});
+
+test('two tabs on one course: nothing is lost', async ({ open, server }) => {
+  const first = await open('/', 'wide');
+  await first.getByTestId('demo-copy-salt-pan-hop').click();
+  await expect(first.getByTestId('save-state')).toContainText('Saved');
+  const second = await first.context().newPage();
+  await second.goto(first.url());
+  await expect(second.getByTestId('save-state')).toContainText('Saved');
+
+  const rename = async (page: typeof first, name: string) => {
+    await page.getByTestId('phase-plan').click();
+    await page.getByTestId('course-name').fill(name);
+  };
+  await rename(first, 'Renamed in the first');
+  await expect(first.getByTestId('save-state')).toContainText('Saved');
+  await rename(second, 'Renamed in the second');
+  await expect(second.getByText('Saved elsewhere too', { exact: true }).first()).toBeVisible();
+  await second.getByText('Keep both', { exact: true }).click();
+  await expect(second.getByTestId('course-name')).toHaveValue('Renamed in the first');
+  await second.goto(server.url);
+  await expect(second.getByText('Renamed in the second (from here)')).toBeVisible();
+  await expect(second.getByText('Renamed in the first', { exact: true })).toBeVisible();
+});
+
+test('the server stops during building: the page says so, keeps it, and sends it when it is back', async ({
+  open,
+  server,
+}) => {
+  const page = await open('/', 'wide');
+  await page.getByTestId('demo-copy-low-tide-steps').click();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await server.kill();
+  await page.getByTestId('phase-plan').click();
+  await page.getByTestId('course-name').fill('Kept through the storm');
+  await expect(page.getByTestId('save-state')).toContainText('Server away, kept here');
+  await server.start();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.reload();
+  await expect(page.getByText('Kept through the storm').first()).toBeVisible();
+});
+
+test('a run that cannot be sent waits until it can', async ({ open, server }) => {
+  const page = await open('/', 'wide');
+  const short = layPieces(emptyCourse('Short'), [
+    { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 2] },
+    { family: 'start', at: [-3, 0, 0] },
+    { family: 'lantern', at: [3, 0, 0] },
+  ]);
+  await page.getByTestId('open-course').click();
+  await page.getByTestId('open-text').fill(toShareCode(short));
+  await page.getByTestId('open-go').click();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.keyboard.press('4');
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+  await page.keyboard.down('ArrowRight');
+  await expect(page.getByTestId('finish-time')).toBeVisible();
+  await page.keyboard.up('ArrowRight');
+  await server.kill();
+  await page.getByTestId('keep-run').click();
+  await expect(page.getByText('The server cannot be reached.')).toBeVisible();
+  await server.start();
+  await page.getByTestId('keep-run').click();
+  await expect(page.getByTestId('run-kept')).toBeVisible();
+});
