@@ -111,6 +111,6 @@ test('a ray meets the work plane ahead of it only, and picks the nearest piece',
 
 test('a second start and a twin in the same place are refused', () => {
   expect(refusal(course, { family: 'start', at: [5, 0, 0] })).toMatch(/start already/);
-  expect(refusal(course, { family: 'slab', at: [0, -0.5, 0] })).toMatch(/same piece/);
+  expect(refusal(course, { family: 'slab', at: [0, -0.5, 0] })).toMatch(/lies there/);
   expect(refusal(course, { family: 'slab', at: [2, -0.5, 0] })).toBeNull();
 });

@@ -44,5 +44,5 @@ export function refusal(course: Course, piece: PieceInHand): string | null {
   const twin = course.pieces.some(
     ({ family, at }) => family === piece.family && distance(at, piece.at) < 0.01,
   );
-  return twin ? 'The same piece lies there already' : null;
+  return twin ? 'One lies there already' : null;
 }

@@ -10,6 +10,7 @@ import {
   type PieceInHand,
 } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
+import { pieceBounds } from '@/core/pieces';
 import { tideLine } from '@/core/run';
 import { tell } from '../parts';
 import {
@@ -70,8 +71,15 @@ export function layAt(pointed: Vec3 | null): void {
   const [x, y, z] = footFor(inHand, pointed, upright, step);
   const piece: PieceInHand = { ...inHand, at: [x, y, z] };
   const refused = refusal(course, piece);
-  if (refused) tell(`${refused}.`);
-  else edit((before) => layPiece(before, piece));
+  if (refused) {
+    tell(`${refused}.`);
+    return;
+  }
+  edit((before) => layPiece(before, piece));
+  // Another stays in hand; without a pointer to follow it waits beside the one just laid.
+  const { low, high } = pieceBounds({ ...piece, id: 'ghost' });
+  const [px, py, pz] = pointed;
+  useLay.getState().set({ ghostAt: [px + high[0] - low[0], py, pz] });
 }
 
 function buildTool(building: boolean): Tool {
@@ -124,7 +132,6 @@ function buildTool(building: boolean): Tool {
       const { course, inHand, choose } = useCourse.getState();
       if (building && inHand) {
         const at = pointed(x, y);
-        useLay.getState().set({ ghostAt: at });
         layAt(at);
         return;
       }

@@ -11,7 +11,7 @@ import { useReplay } from '../state/useBest';
 import { useOpenCourse } from '../state/useOpenCourse';
 import { SPACE, useColours, WIDE } from '../theme';
 import { thinPath } from '@/core/route';
-import { ChoiceCard } from './ChoiceCard';
+import { ChoiceActions, ChoiceCard } from './ChoiceCard';
 import { ConflictSheet } from './ConflictSheet';
 import { CourseScene } from './CourseScene';
 import { HandCard } from './HandCard';
@@ -21,7 +21,7 @@ import { Ribbon } from './Ribbon';
 import { SharePanel } from './SharePanel';
 import { TopBar } from './TopBar';
 import { Tray } from './Tray';
-import { TunePanel } from './TunePanel';
+import { PieceList, TunePanel } from './TunePanel';
 import { useBuildKeys } from './useBuildKeys';
 import { ViewTools } from './ViewTools';
 
@@ -154,7 +154,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
             {phase === 'lay' ? (
               <Tray wide />
             ) : (
-              <Panel>{phase === 'tune' ? <TuneSide /> : panel}</Panel>
+              <Panel>{phase === 'tune' ? <PieceList /> : panel}</Panel>
             )}
           </View>
           <View style={{ flex: 1 }}>
@@ -243,8 +243,8 @@ function ChosenSide() {
           <ScrollView contentContainerStyle={{ padding: SPACE.l }}>
             <TunePanel />
           </ScrollView>
-          <View style={{ padding: SPACE.s, borderTopWidth: 1, borderColor: colours.line }}>
-            <ChoiceCard />
+          <View style={{ padding: SPACE.xs, borderTopWidth: 1, borderColor: colours.line }}>
+            <ChoiceActions />
           </View>
         </>
       ) : (
@@ -259,17 +259,6 @@ function ChosenSide() {
         </View>
       )}
     </View>
-  );
-}
-
-/** On a wide screen Tune lists what acts at the left, whatever is chosen. */
-function TuneSide() {
-  const choose = useCourse((s) => s.choose);
-  const chosen = useCourse((s) => s.choice.size > 0);
-  return chosen ? (
-    <Button title="List all that acts" icon="list" onPress={() => choose([])} />
-  ) : (
-    <TunePanel />
   );
 }
 

@@ -11,6 +11,7 @@ import {
 import { MATERIALS, type Material, type Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Choices, Field, NumberField, PiecePicture, Words } from '../parts';
+import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE, TARGET, useColours } from '../theme';
 
@@ -127,9 +128,9 @@ function roleWords(id: string): string {
 }
 
 /** What acts on the runner, named, to be chosen without finding it in the scene. */
-function PieceList() {
+export function PieceList() {
   const colours = useColours();
-  const { course, choose } = useCourse();
+  const { course, choice, choose } = useCourse();
   const acting = course.pieces.filter(
     ({ family }) => !['stones', 'timber'].includes(familyOf(family).group) && family !== 'shell',
   );
@@ -143,7 +144,10 @@ function PieceList() {
           key={piece.id}
           accessibilityRole="button"
           accessibilityLabel={piece.name ?? familyOf(piece.family).label}
-          onPress={() => choose([piece.id])}
+          onPress={() => {
+            choose([piece.id]);
+            useView.getState().look({ target: [piece.at[0], piece.at[1] + 1, piece.at[2]] });
+          }}
           style={{
             flexDirection: 'row',
             alignItems: 'center',
@@ -151,6 +155,7 @@ function PieceList() {
             minHeight: TARGET + 8,
             borderTopWidth: 1,
             borderColor: colours.line,
+            backgroundColor: choice.has(piece.id) ? colours.mossSoft : undefined,
           }}
         >
           <PiecePicture piece={piece} size={36} />

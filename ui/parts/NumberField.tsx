@@ -42,7 +42,7 @@ export function NumberField({ label, value, unit, step, onChange, testID }: Numb
   return (
     <View>
       <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: TARGET + 4 }}>
-        <Words as="text" style={{ flex: 1 }} numberOfLines={1}>
+        <Words as="text" style={{ flex: 1 }} numberOfLines={2}>
           {label}
         </Words>
         <IconButton icon="minus" label={`${label} less`} onPress={() => take(value - step)} />

@@ -5,6 +5,7 @@ import type { Course } from '@/core/course';
 import { courseHash } from '@/core/course';
 import { floorBelow, type Run, type RunResult, type Spot, type Split } from '@/core/run';
 import {
+  axes,
   Canvas,
   MovingPieces,
   Runner,
@@ -192,6 +193,9 @@ function Scene({ course, live, held, controls, onFinish }: SceneProps) {
   );
 }
 
+/** How far ahead of a free-roaming runner the eye looks, m. */
+const AHEAD = 2;
+
 /** Keeps the eye on the runner with more of what comes than of what was. */
 function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): void {
   const view = useView.getState();
@@ -218,14 +222,20 @@ function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): 
   }
   // Heading 0 is along x; the eye behind it looks along x too, which is a yaw of 90.
   const turn = ((90 - state.heading - view.yaw + 540) % 360) - 180;
+  const { ahead } = axes({ yaw: view.yaw, pitch: 0 });
   const moving = Math.hypot(state.vx, state.vz) > 0.5;
   view.look({
     mode: 'free',
     yaw: atOnce
       ? 90 - state.heading
       : view.yaw + (moving ? turn * (1 - Math.exp(-delta * 0.8)) : 0),
-    pitch: atOnce ? 26 : view.pitch,
+    pitch: atOnce ? 21 : view.pitch,
     distance: tall ? 15 : 12,
-    target: [state.x, view.target[1] + (state.y + 0.9 - view.target[1]) * ease, state.z],
+    // A little ahead of the runner, so that more is seen of what comes.
+    target: [
+      state.x + ahead[0] * AHEAD,
+      view.target[1] + (state.y + 0.9 - view.target[1]) * ease,
+      state.z + ahead[2] * AHEAD,
+    ],
   });
 }

@@ -2,6 +2,7 @@ import { useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { BufferAttribute, BufferGeometry, type Group, type Mesh } from 'three';
 import { plain, WATER } from './materials';
+import { useView } from './view';
 
 /** Outlines of far skerries: x from -1 to 1, height from 0 to 1. */
 const SKERRIES: readonly {
@@ -111,6 +112,7 @@ export function Surroundings({ tide }: { tide: number }) {
     water.current?.position.set(camera.position.x, tide, camera.position.z);
     round.current?.position.set(camera.position.x, tide, camera.position.z);
     WATER.uniforms.uEye.value.copy(camera.position);
+    WATER.uniforms.uDash.value = useView.getState().mode === 'side' ? 1.5 : 0.45;
   });
   return (
     <>

@@ -92,6 +92,8 @@ export const WATER = new ShaderMaterial({
     uNear: { value: new Color().setRGB(...rgb('#78A8B0')) },
     uFarWater: { value: FAR },
     uEye: { value: new Vector3() },
+    /** Least length of a band, m: long along a stage, flecks where one looks about freely. */
+    uDash: { value: 1.3 },
   },
   vertexShader: /* glsl */ `
     varying vec3 vWorld;
@@ -104,6 +106,7 @@ export const WATER = new ShaderMaterial({
     uniform vec3 uNear;
     uniform vec3 uFarWater;
     uniform vec3 uEye;
+    uniform float uDash;
     varying vec3 vWorld;
     float hash(float n) { return fract(sin(n * 12.9898) * 43758.5453); }
     void main() {
@@ -112,7 +115,7 @@ export const WATER = new ShaderMaterial({
       vec3 colour = mix(uNear, uFarWater, sqrt(k));
       float row = floor(vWorld.z / 0.9);
       float across = fract(vWorld.z / 0.9);
-      float along = vWorld.x / (1.3 + 1.1 * hash(row)) + 40.0 * hash(row + 7.0);
+      float along = vWorld.x / (uDash * (1.0 + 0.85 * hash(row))) + 40.0 * hash(row + 7.0);
       float dash = step(0.62, hash(floor(along) + row * 3.7)) * step(fract(along), 0.72);
       float thin = smoothstep(0.10, 0.03, abs(across - 0.5) * (0.55 + 12.0 / away));
       float fade = 1.0 - smoothstep(25.0, 85.0, away);

@@ -1,0 +1,99 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { DEMO_RUNS } from '../demo/runs';
+import config from '../playwright.config';
+import { TestServer } from '../e2e/support/server';
+
+/** Takes the pictures of docs/screenshots from the demo data; run it after a view has changed. */
+const FOLDER = path.join(__dirname, '..', 'docs', 'screenshots');
+
+const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+const wide = { viewport: { width: 1280, height: 800 } };
+
+async function main(): Promise<void> {
+  mkdirSync(FOLDER, { recursive: true });
+  const server = new TestServer();
+  await server.start();
+  const browser = await chromium.launch(config.use?.launchOptions);
+  try {
+    await onPhone(browser, server.url);
+    await onWide(browser, server.url);
+  } finally {
+    await browser.close();
+    await server.remove();
+  }
+}
+
+const shoot = async (page: Page, name: string, settle = 1500) => {
+  await page.waitForTimeout(settle);
+  await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
+};
+
+async function visitor(browser: Browser, device: typeof phone | typeof wide): Promise<Page> {
+  const context = await browser.newContext(device);
+  await context.addInitScript(() => {
+    const state = { light: 'day', drawing: 'full', player: 'Brice' };
+    localStorage.setItem('stonehop-settings', JSON.stringify({ state, version: 0 }));
+  });
+  return context.newPage();
+}
+
+/** Copies Low Tide Steps and keeps its maker's run as the copy's proof, so that there is a way to show. */
+async function takeApart(page: Page, url: string): Promise<void> {
+  await page.goto(url);
+  await page.getByTestId('demo-copy-low-tide-steps').click();
+  await page.getByTestId('phase-lay').waitFor();
+  const id = page.url().split('/').pop();
+  const [{ run }] = DEMO_RUNS['low-tide-steps'];
+  await page.request.post(`${url}/api/courses/${id}/proof`, { data: { run } });
+  await page.reload();
+  await page.getByTestId('phase-lay').waitFor();
+}
+
+async function onPhone(browser: Browser, url: string): Promise<void> {
+  const page = await visitor(browser, phone);
+  await takeApart(page, url);
+  await page.getByTestId('family-block').tap();
+  await page.touchscreen.tap(200, 230);
+  await shoot(page, 'lay-phone');
+  await page.getByLabel('Undo').tap();
+  await page.getByTestId('hand-done').tap();
+  await page.getByTestId('phase-tune').tap();
+  await page.getByLabel('Ferry slab').tap();
+  await shoot(page, 'tune-phone');
+  await page.getByTestId('phase-plan').tap();
+  await shoot(page, 'plan-phone');
+  await page.getByTestId('phase-share').tap();
+  await shoot(page, 'share-phone');
+  await page.goto(`${url}/play/salt-pan-hop`);
+  await shoot(page, 'play-phone');
+  await page.goto(url);
+  await shoot(page, 'courses-phone');
+  await page.goto(`${url}/play/low-tide-steps/run`);
+  await page.getByTestId('run-clock').waitFor();
+  await page.keyboard.down('ArrowRight');
+  await page.waitForTimeout(900);
+  await page.keyboard.down('Space');
+  await shoot(page, 'run-phone', 400);
+}
+
+async function onWide(browser: Browser, url: string): Promise<void> {
+  const page = await visitor(browser, wide);
+  await takeApart(page, url);
+  await page.getByTestId('family-drift').click();
+  await page.mouse.move(720, 330);
+  await shoot(page, 'lay-wide');
+  await page.keyboard.press('Escape');
+  await page.getByTestId('phase-tune').click();
+  await page.getByLabel('Kiln beam').click();
+  await page.keyboard.press('f');
+  await shoot(page, 'tune-wide');
+  await page.goto(url);
+  await shoot(page, 'courses-wide');
+  await page.goto(`${url}/play/salt-pan-hop/run`);
+  await page.getByTestId('run-clock').waitFor();
+  await shoot(page, 'run-wide');
+}
+
+void main();
