@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { emptyCourse, type Course } from '../course';
 import {
   duplicatePieces,
+  groundBelow,
   layPieces,
   movePieces,
   namePieces,
@@ -107,6 +108,12 @@ test('a ray meets the work plane ahead of it only, and picks the nearest piece',
   expect(onWorkPlane(down, { axis: 'z', value: 0 })).toBeNull();
   expect(pickPiece(removePieces(course, one('p1')), down)?.id).toBe('p2');
   expect(pickPiece(course, { from: [30, 9, 0], along: [0, -1, 0] })).toBeNull();
+});
+
+test('the ground below a place is the highest solid under it', () => {
+  expect(groundBelow(course, [0.2, 3, 0.1])).toBeCloseTo(0, 9);
+  expect(groundBelow(course, [0.2, -0.3, 0.1])).toBeCloseTo(0, 9);
+  expect(groundBelow(course, [30, 3, 0])).toBeNull();
 });
 
 test('a second start and a twin in the same place are refused', () => {

@@ -35,12 +35,13 @@ import { footFor, useGhost } from './useGhost';
 export function CourseScene({ building }: { building: boolean }) {
   const host = useRef<View>(null);
   const { course, choice, inHand } = useCourse();
-  const { step, level, depth } = useLay();
+  const step = useLay((s) => s.step);
+  const level = useLay((s) => s.level);
+  const depth = useLay((s) => s.depth);
   const mode = useView((s) => s.mode);
   const target = useView((s) => s.target);
   const tide = useMemo(() => tideLine(course), [course]);
   const plane = planeOf(mode, { level, depth });
-  const ghost = useGhost(course, building ? inHand : null);
   const moment = useRef<Moment>({ tick: 0, gathered: new Set(), lively: false });
   const chosen = useMemo(() => course.pieces.filter(({ id }) => choice.has(id)), [course, choice]);
   useGestures(
@@ -55,11 +56,19 @@ export function CourseScene({ building }: { building: boolean }) {
         <StillPieces pieces={course.pieces} tide={tide} />
         <MovingPieces pieces={course.pieces} moment={moment} />
         {building && inHand && <PlaneGrid plane={plane} step={step} about={target} />}
-        {ghost && <Ghost piece={ghost.piece} refused={ghost.refused !== null} tide={tide} />}
+        {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
         {building && chosen.length > 0 && <Chosen pieces={chosen} />}
       </Canvas>
     </View>
   );
+}
+
+/** The ghost by itself, so that following the pointer touches nothing else of the scene. */
+function GhostInHand({ inHand, tide }: { inHand: PieceInHand; tide: number }) {
+  const course = useCourse((s) => s.course);
+  const ghost = useGhost(course, inHand);
+  if (!ghost) return null;
+  return <Ghost form={inHand} at={ghost.piece.at} refused={ghost.refused !== null} tide={tide} />;
 }
 
 /** Lays the piece in hand at a pointed place and says why when it may not go there. */

@@ -1,8 +1,9 @@
 import { router, useFocusEffect } from 'expo-router';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { groundBelow } from '@/core/assemble';
 import { addStart, checkCourse } from '@/core/check';
-import { Button, Fault, Loading, PHASES, Sheet, Stones, Words, type Phase } from '../parts';
+import { Button, Fault, Loading, PHASES, Sheet, Stones, tell, Words, type Phase } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { useLastRun } from '../state/lastRun';
@@ -10,7 +11,6 @@ import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
 import { useOpenCourse } from '../state/useOpenCourse';
 import { SPACE, useColours, WIDE } from '../theme';
-import { thinPath } from '@/core/route';
 import { ChoiceActions, ChoiceCard } from './ChoiceCard';
 import { ConflictSheet } from './ConflictSheet';
 import { CourseScene } from './CourseScene';
@@ -63,8 +63,11 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   const take = useCourse((s) => s.take);
   const { data } = useCourseOnServer(id);
   const proof = useReplay(course, data?.proof?.run);
-  const lastWay = useLastRun((s) => s.way);
-  const way = useMemo(() => lastWay ?? (proof ? thinPath(proof.path) : null), [lastWay, proof]);
+  const way = useLastRun((s) => s.way);
+  // The proof's way serves until there is a newer run, and goes on serving when edits make it stale.
+  useEffect(() => {
+    if (proof && !useLastRun.getState().way) useLastRun.getState().keep(proof);
+  }, [proof]);
   const [missing, setMissing] = useState(false);
   // While a run covers this screen its scene is let go; two at once would be one too many.
   const [focused, setFocused] = useState(true);
@@ -89,8 +92,17 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
         setMissing(true);
         return;
       }
-      const { target } = useView.getState();
-      const from = fromHere ? `?from=${target.map((v) => v.toFixed(2)).join(',')}` : '';
+      let from = '';
+      if (fromHere) {
+        const [x, y, z] = useView.getState().target;
+        const lane = now.space === 'side-on' ? useLay.getState().depth : z;
+        const ground = groundBelow(now, [x, y, lane]);
+        if (ground === null) {
+          tell('There is no ground in the middle of the view to run from.');
+          return;
+        }
+        from = `?from=${[x, ground, lane].map((v) => v.toFixed(2)).join(',')}`;
+      }
       router.push(`/course/${id}/run${from}` as never);
     },
     [id],

@@ -8,11 +8,9 @@ import { useGhost } from './useGhost';
 
 /** The piece in hand: what it is, turning and sizing it, and a large way to stop. */
 export function HandCard() {
-  const { course, inHand } = useCourse();
-  const ghost = useGhost(course, inHand);
+  const inHand = useCourse((s) => s.inHand);
   if (!inHand) return null;
   const family = familyOf(inHand.family);
-  const size = inHand.size ?? family.size;
   return (
     <Card
       style={{ flexDirection: 'row', alignItems: 'center', padding: SPACE.s, paddingLeft: SPACE.m }}
@@ -21,15 +19,7 @@ export function HandCard() {
         <Words as="strong" numberOfLines={1}>
           {family.label} in hand
         </Words>
-        {ghost?.refused ? (
-          <Words as="small" tint="rust" numberOfLines={1}>
-            {ghost.refused}
-          </Words>
-        ) : (
-          <Words as="smallFigures" tint="slate" numberOfLines={1}>
-            {family.sizable ? size.map(shortNumber).join(' × ') : 'Tap to lay'}
-          </Words>
-        )}
+        <Landing />
       </View>
       <IconButton
         icon="rotate-cw"
@@ -59,5 +49,25 @@ export function HandCard() {
         testID="hand-done"
       />
     </Card>
+  );
+}
+
+/** Its size, or why it may not be laid where its ghost stands. */
+function Landing() {
+  const { course, inHand } = useCourse();
+  const ghost = useGhost(course, inHand);
+  if (!inHand) return null;
+  if (ghost?.refused) {
+    return (
+      <Words as="small" tint="rust" numberOfLines={1}>
+        {ghost.refused}
+      </Words>
+    );
+  }
+  const { sizable, size } = familyOf(inHand.family);
+  return (
+    <Words as="smallFigures" tint="slate" numberOfLines={1}>
+      {sizable ? (inHand.size ?? size).map(shortNumber).join(' × ') : 'Tap to lay'}
+    </Words>
   );
 }

@@ -37,8 +37,10 @@ export const viewCommands = {
 export function ViewTools() {
   const colours = useColours();
   const mode = useView((s) => s.mode);
-  const lay = useLay();
-  const { axis, value } = planeOf(mode, lay);
+  const step = useLay((s) => s.step);
+  const level = useLay((s) => s.level);
+  const depth = useLay((s) => s.depth);
+  const { axis, value } = planeOf(mode, { level, depth });
   const rule = (
     <View
       style={{ height: 1, alignSelf: 'stretch', backgroundColor: colours.line, marginVertical: 2 }}
@@ -58,10 +60,10 @@ export function ViewTools() {
       {rule}
       <IconButton
         icon="grid"
-        label={lay.step === 0 ? 'Off' : `${lay.step} m`}
+        label={step === 0 ? 'Off' : `${step} m`}
         hint="G"
         labelled
-        on={lay.step > 0}
+        on={step > 0}
         onPress={viewCommands.nextStep}
         style={{ minHeight: 52 }}
       />

@@ -8,32 +8,29 @@ import { bakeParts } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
 
+interface GhostProps {
+  /** The piece in hand; its own place does not matter. */
+  readonly form: PieceInHand;
+  /** Where its foot would land. */
+  readonly at: Vec3;
+  readonly refused: boolean;
+  readonly tide: number;
+}
+
 /** The piece in hand where it would land, with a line down to the water. */
-export function Ghost({
-  piece,
-  refused,
-  tide,
-}: {
-  piece: PieceInHand;
-  refused: boolean;
-  tide: number;
-}) {
-  const [facets, lines, plumb] = useMemo(() => {
-    const laid: Piece = { ...piece, id: 'ghost' };
-    const baked = bakeParts(worldParts(laid));
-    const [x, y, z] = piece.at;
-    return [
-      facetGeometry(baked),
-      lineGeometry(baked.lines),
-      lineGeometry(new Float32Array([x, y, z, x, Math.min(y, tide), z])),
-    ];
-  }, [piece, tide]);
+export function Ghost({ form, at, refused, tide }: GhostProps) {
+  const [facets, lines] = useMemo(() => {
+    const baked = bakeParts(worldParts({ ...form, at: [0, 0, 0], id: 'ghost' }));
+    return [facetGeometry(baked), lineGeometry(baked.lines)];
+  }, [form]);
+  const plumb = useMemo(() => lineGeometry(new Float32Array([0, 0, 0, 0, -1, 0])), []);
   useDisposal(facets, lines, plumb);
+  const [x, y, z] = at;
   return (
-    <group renderOrder={2}>
+    <group renderOrder={2} position={[x, y, z]}>
       <mesh geometry={facets} material={refused ? GHOST_REFUSED : GHOST} />
       <lineSegments geometry={lines} material={INK} />
-      <lineSegments geometry={plumb} material={PLUMB} />
+      <lineSegments geometry={plumb} material={PLUMB} scale-y={Math.max(0.001, y - tide)} />
     </group>
   );
 }

@@ -78,9 +78,12 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     const oneFinger = (event: PointerEvent, before: Finger, at: Finger) => {
       const view = useView.getState();
       if (owned) latest.current.drag?.(at.x, at.y);
-      else if (button === 2 || event.altKey) view.orbit(at.x - before.x, at.y - before.y);
+      else if (turnsView(event)) view.orbit(at.x - before.x, at.y - before.y);
       else view.pan(at.x - before.x, at.y - before.y);
     };
+    // In the free view one finger turns it; the straight views keep their direction until told.
+    const turnsView = (event: PointerEvent) =>
+      button === 2 || event.altKey || (button === 0 && useView.getState().mode === 'free');
     const twoFingers = (id: number, before: Finger, at: Finger) => {
       const other = [...fingers].find(([key]) => key !== id)![1];
       const view = useView.getState();
