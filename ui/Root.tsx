@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { ThemeProvider } from '@rneui/themed';
+import { ThemeProvider, useTheme } from '@rneui/themed';
 import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Loading, Notes } from './parts';
 import { useAutosave } from './state/saving';
@@ -21,7 +21,8 @@ export function Root() {
   return (
     <SafeAreaProvider>
       <QueryClientProvider client={client}>
-        <ThemeProvider theme={theme} key={night ? 'night' : 'day'}>
+        <ThemeProvider theme={theme}>
+          <Dress theme={theme} />
           <StatusBar style={night ? 'light' : 'dark'} />
           {loaded ? <Screens paper={colours.paper} /> : <Loading what="" />}
           <Notes />
@@ -29,6 +30,13 @@ export function Root() {
       </QueryClientProvider>
     </SafeAreaProvider>
   );
+}
+
+/** Dresses the component library anew when the light changes; the provider reads its theme only once. */
+function Dress({ theme }: { theme: ReturnType<typeof elementsTheme> }) {
+  const { replaceTheme } = useTheme();
+  useEffect(() => replaceTheme(theme), [replaceTheme, theme]);
+  return null;
 }
 
 function Screens({ paper }: { paper: string }) {

@@ -1,5 +1,6 @@
 import {
   duplicatePieces,
+  layPieces,
   movePieces,
   removePieces,
   setTurn,
@@ -60,12 +61,19 @@ export const buildCommands = {
     choose(copies);
   },
   remove: () => {
-    const { choice, edit, undo } = useCourse.getState();
-    if (choice.size === 0) return;
-    edit((course) => removePieces(course, choice));
-    tell(choice.size === 1 ? 'Piece deleted.' : `${choice.size} pieces deleted.`, {
+    const { course, choice, edit } = useCourse.getState();
+    const gone = course.pieces.filter(({ id }) => choice.has(id));
+    if (gone.length === 0) return;
+    edit((before) => removePieces(before, choice));
+    const after = useCourse.getState().course;
+    tell(gone.length === 1 ? 'Piece deleted.' : `${gone.length} pieces deleted.`, {
       label: 'Undo',
-      act: undo,
+      act: () => {
+        // Once something else was done since, they are laid again instead of undoing that.
+        const now = useCourse.getState();
+        if (now.course === after) now.undo();
+        else now.edit((later) => layPieces(later, gone));
+      },
     });
   },
   /** Lets go of what is in hand, then of what is chosen. */

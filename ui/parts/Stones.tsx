@@ -71,7 +71,7 @@ export function Stones({ current, done, onChoose }: StonesProps) {
               <Svg width={58} height={34} viewBox="0 0 56 32" style={{ marginBottom: on ? 5 : 1 }}>
                 <Path
                   d={TOPS[i]}
-                  fill={on ? colours.ink : colours.stoneShade}
+                  fill={on ? colours.mossShade : colours.stoneShade}
                   transform="translate(0 8)"
                 />
                 <Path

@@ -194,7 +194,7 @@ function Scene({ course, live, held, controls, onFinish }: SceneProps) {
 }
 
 /** How far ahead of a free-roaming runner the eye looks, m. */
-const AHEAD = 2;
+const AHEAD = 3;
 
 /** Keeps the eye on the runner with more of what comes than of what was. */
 function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): void {
@@ -230,7 +230,7 @@ function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): 
       ? 90 - state.heading
       : view.yaw + (moving ? turn * (1 - Math.exp(-delta * 0.8)) : 0),
     pitch: atOnce ? 21 : view.pitch,
-    distance: tall ? 15 : 12,
+    distance: tall ? 19 : 13,
     // A little ahead of the runner, so that more is seen of what comes.
     target: [
       state.x + ahead[0] * AHEAD,

@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
+import { tell } from '../parts';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft } from './drafts';
@@ -42,8 +43,9 @@ export function useAutosave(): void {
         void client.invalidateQueries({ queryKey: ['course', id] });
       } catch (error) {
         if (useCourse.getState().id === id) setSave(afterFailure(error));
-        const { kind } = useCourse.getState().save;
-        if (kind === 'offline') later(RETRY);
+        const { save: now } = useCourse.getState();
+        if (now.kind === 'offline') later(RETRY);
+        if (now.kind === 'refused') tell(`Not saved: ${now.message} It is kept on this device.`);
       }
     };
 

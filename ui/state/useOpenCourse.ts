@@ -14,10 +14,13 @@ export function useOpenCourse(id: string): {
   error: ApiError | null;
   retry: () => void;
 } {
-  const open = useCourse((s) => s.id === id);
   const onServer = useCourseOnServer(id);
   const [drafted, setDrafted] = useState(false);
   const { data, error } = onServer;
+  // Open already, unless it was saved from somewhere else while nothing here waited to be saved.
+  const open = useCourse(
+    (s) => s.id === id && !(s.save.kind === 'saved' && data && data.revision > s.revision),
+  );
 
   useEffect(() => {
     if (open) return;

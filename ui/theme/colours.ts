@@ -8,6 +8,7 @@ export interface Colours {
   /** Chosen, primary action. */
   readonly moss: string;
   readonly mossSoft: string;
+  readonly mossShade: string;
   readonly onMoss: string;
   /** Hazard, error. */
   readonly rust: string;
@@ -34,6 +35,7 @@ export const DAY: Colours = {
   line: '#D8D0C2',
   moss: '#3F6B52',
   mossSoft: '#E4EDE4',
+  mossShade: '#1F2A2E',
   onMoss: '#FFFFFF',
   rust: '#B4472E',
   rustSoft: '#F3DDD5',
@@ -55,6 +57,7 @@ export const NIGHT: Colours = {
   line: '#3A474C',
   moss: '#7FB592',
   mossSoft: '#26392F',
+  mossShade: '#3A6148',
   onMoss: '#10201A',
   rust: '#E88B70',
   rustSoft: '#452A22',

@@ -1,0 +1,58 @@
+import { expect, test } from './support/test';
+
+test('my courses: rename, duplicate, delete and take back, search, and go on building', async ({
+  open,
+}) => {
+  const page = await open('/', 'phone');
+  await page.getByTestId('demo-copy-salt-pan-hop').tap();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.getByLabel('Back to my courses').tap();
+
+  await page.getByLabel('More for Salt Pan Hop').tap();
+  await page.getByLabel('Name', { exact: true }).fill('Pan Walk');
+  await page.getByText('Rename', { exact: true }).tap();
+  await expect(page.getByLabel('Open Pan Walk')).toBeVisible();
+  await page.getByLabel('More for Pan Walk').tap();
+  await page.getByText('Duplicate', { exact: true }).tap();
+  await expect(page.getByLabel('Open Pan Walk copy')).toBeVisible();
+
+  await page.getByLabel('More for Pan Walk copy').tap();
+  await page.getByText('Delete', { exact: true }).tap();
+  await expect(page.getByLabel('Open Pan Walk copy')).toHaveCount(0);
+  await page.getByLabel('Undo', { exact: true }).tap();
+  await expect(page.getByLabel('Open Pan Walk copy')).toBeVisible();
+  await page.getByLabel('Search my courses').fill('no such thing');
+  await expect(page.getByText('No course by that name.')).toBeVisible();
+  await page.getByLabel('Search my courses').fill('walk');
+
+  // Renamed from here, it opens as it is now and saves without a conflict.
+  await page.getByLabel('Open Pan Walk', { exact: true }).tap();
+  await page.getByTestId('phase-plan').tap();
+  await expect(page.getByTestId('course-name')).toHaveValue('Pan Walk');
+  await page.getByTestId('course-name').fill('Pan Walk again');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+
+  // An earlier version is one tap away.
+  await page.getByText('Earlier versions', { exact: true }).tap();
+  await page.getByLabel('Go back to version 1').tap();
+  await expect(page.getByTestId('course-name')).toHaveValue('Salt Pan Hop');
+});
+
+test('a name and a passphrase open the courses in another browser', async ({ open }) => {
+  const here = await open('/', 'wide');
+  await here.getByTestId('demo-copy-low-tide-steps').click();
+  await expect(here.getByTestId('save-state')).toContainText('Saved');
+  await here.getByLabel('Back to my courses').click();
+  const signIn = async (page: typeof here, button: string) => {
+    await page.getByTestId('account').click();
+    await page.getByTestId('account-name').fill('Senan');
+    await page.getByTestId('account-passphrase').fill('kelp and slate');
+    await page.getByText(button, { exact: true }).click();
+    await expect(page.getByText('Signed in as')).toBeVisible();
+  };
+  await signIn(here, 'Take this name');
+  const there = await open('/', 'phone');
+  await signIn(there, 'Sign in');
+  await there.getByLabel('Close').tap();
+  await expect(there.getByLabel('Open Low Tide Steps')).toBeVisible();
+});
