@@ -11,6 +11,10 @@ const course = courseOf(
   { family: 'arm', at: [15, 1, 0] },
   { family: 'shell', at: [3, 0.5, 0] },
   { family: 'lantern', at: [18, 0, 0] },
+  // What an order could decide: two starts, and two movers that push at once.
+  { family: 'start', at: [2, 0, 0] },
+  { family: 'drift', at: [-3, 0, 0], params: { span: 3, period: 1.5 } },
+  { family: 'drift', at: [-3, 0.4, 0.3], turn: [0, 20, 8], params: { span: 3, period: 1.5 } },
 );
 
 const inputs = fc.array(
