@@ -92,7 +92,8 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       if (span(at) > 1) view.zoom(span(before) / span(at));
       view.pan((at.x - before.x) / 2, (at.y - before.y) / 2);
       const turn = ((angle(at) - angle(before)) * 180) / Math.PI;
-      if (view.mode === 'free' && Math.abs(turn) < 40) view.orbit(turn / 0.3, 0);
+      // Past half a turn the angle wraps round.
+      if (Math.abs(turn) < 180) view.twist(turn);
     };
     const up = (event: PointerEvent) => {
       const at = fingers.get(event.pointerId);

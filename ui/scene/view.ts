@@ -32,6 +32,8 @@ interface View extends Eye {
   pan: (dx: number, dy: number) => void;
   zoom: (factor: number) => void;
   orbit: (dx: number, dy: number) => void;
+  /** Turns the picture by degrees, where the view may turn without being another one. */
+  twist: (degrees: number) => void;
   setMode: (mode: ViewMode) => void;
   fit: (course: Course, ids?: ReadonlySet<string>) => void;
 }
@@ -71,6 +73,10 @@ export const useView = create<View>()((set, get) => ({
       // The eye stays above the water.
       pitch: Math.min(89.5, Math.max(3, pitch + dy * 0.3)),
     });
+  },
+  twist: (degrees) => {
+    const { mode, yaw } = get();
+    if (mode !== 'side') set({ yaw: yaw - degrees });
   },
   setMode: (mode) => set({ mode, ...TILTS[mode] }),
   fit: (course, ids) => {

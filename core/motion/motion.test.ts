@@ -1,0 +1,78 @@
+import fc from 'fast-check';
+import { distance, type Vec3 } from '../geometry';
+import {
+  aboutAxis,
+  applyPose,
+  outAndBack,
+  phaseAt,
+  placeMotion,
+  poseAt,
+  topSpeed,
+  triangle,
+  type Motion,
+} from '.';
+
+const slide: Motion = { kind: 'slide', travel: [4, 0, 0], period: 2, phase: 0, ease: 'smooth' };
+const swing: Motion = {
+  kind: 'swing',
+  pivot: [0, 5, 0],
+  axis: [0, 0, 1],
+  angle: 60,
+  period: 3,
+  phase: 0,
+  ease: 'smooth',
+};
+const shiftAt = (motion: Motion, tick: number) => poseAt(motion, tick).shift[0];
+
+test('a slide goes out in half its period and comes back, from where its phase says', () => {
+  expect([0, 120, 240].map((tick) => shiftAt(slide, tick))).toEqual([0, 4, 0]);
+  expect(shiftAt({ ...slide, phase: 0.5 }, 0)).toBe(4);
+  expect(shiftAt({ ...slide, ease: 'even' }, 30)).toBe(1);
+  expect(shiftAt(slide, 30)).toBeLessThan(1);
+});
+
+test('a swing hangs down at the start and reaches its angle to both sides', () => {
+  const tip: Vec3 = [0, 2, 0];
+  const at = (tick: number) => applyPose(poseAt(swing, tick), tip);
+  expect(at(0)).toEqual(tip);
+  expect(at(90)[0]).toBeCloseTo(3 * Math.sin(Math.PI / 3), 9);
+  expect(at(270)[0]).toBeCloseTo(-3 * Math.sin(Math.PI / 3), 9);
+});
+
+test('motions repeat exactly, keep shapes rigid and stay under their stated speed', () => {
+  const motions = fc.constantFrom(
+    slide,
+    swing,
+    { ...slide, ease: 'even' } as Motion,
+    { ...swing, ease: 'even' } as Motion,
+  );
+  fc.assert(
+    fc.property(motions, fc.integer({ min: 0, max: 100_000 }), (motion, tick) => {
+      const a: Vec3 = [0, 2, 0];
+      const b: Vec3 = [0.3, 2.5, 0.2];
+      const now = poseAt(motion, tick);
+      const later = poseAt(motion, tick + motion.period * 120);
+      const moved = distance(applyPose(now, a), applyPose(poseAt(motion, tick + 1), a)) * 120;
+      return (
+        distance(applyPose(now, a), applyPose(later, a)) < 1e-9 &&
+        Math.abs(distance(applyPose(now, a), applyPose(now, b)) - distance(a, b)) < 1e-12 &&
+        moved <= topSpeed(motion, 3) * 1.001
+      );
+    }),
+    { seed: 9 },
+  );
+});
+
+test('a placed motion is the same motion seen from the world', () => {
+  const quarter = aboutAxis([0, 1, 0], 90);
+  const placed = placeMotion(slide, quarter, [1, 2, 3]);
+  expect(placed.kind === 'slide' && placed.travel.map((v) => v + 0)).toEqual([0, 0, -4]);
+  const hung = placeMotion(swing, quarter, [1, 2, 3]);
+  expect(hung.kind === 'swing' && hung.pivot).toEqual([1, 7, 3]);
+});
+
+test('waves begin and end where they should', () => {
+  expect([0, 0.25, 0.5, 0.75].map((u) => outAndBack(u, 'even'))).toEqual([0, 0.5, 1, 0.5]);
+  expect([0, 0.25, 0.5, 0.75, 1].map(triangle)).toEqual([0, 1, 0, -1, 0]);
+  expect(phaseAt(7.5, 3, 0.75)).toBeCloseTo(0.25, 12);
+});

@@ -1,0 +1,85 @@
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { layPieces } from '@/core/assemble';
+import { emptyCourse } from '@/core/course';
+import { useCourse } from '../state/courseStore';
+import { PlanPanel } from './PlanPanel';
+import { Tray } from './Tray';
+import { TunePanel } from './TunePanel';
+
+jest.mock('@expo/vector-icons/Feather', () => () => null);
+jest.mock('../scene', () => {
+  const view = { target: [0, 0, 0], mode: 'side', look: jest.fn() };
+  const useView = (pick: (v: typeof view) => unknown) => pick(view);
+  return { useView: Object.assign(useView, { getState: () => view }) };
+});
+
+const state = () => useCourse.getState();
+const piece = (id: string) => state().course.pieces.find((p) => p.id === id)!;
+
+beforeEach(() => {
+  Object.assign(globalThis, { document: { activeElement: null } });
+  const course = layPieces(emptyCourse('Trial'), [
+    { family: 'start', at: [0, 0, 0] },
+    { family: 'drift', at: [4, 0, 0], name: 'Ferry' },
+    { family: 'arm', at: [8, 0, 0] },
+  ]);
+  state().open('a', 1, course, { kind: 'saved', at: 0 });
+});
+
+test('Tune lists what acts, then shows the figures of the one chosen', () => {
+  render(<TunePanel />);
+  fireEvent.press(screen.getByLabelText('Ferry'));
+  expect(screen.getByText('Drift slab')).toBeTruthy();
+  fireEvent.press(screen.getByLabelText('Travel more'));
+  fireEvent.press(screen.getByLabelText('Travel more'));
+  expect(piece('p2').params).toEqual({ span: 4.5 });
+  fireEvent.press(screen.getByLabelText('Up'));
+  expect(piece('p2').params).toEqual({ span: 4.5, direction: 'up' });
+  const period = screen.getByTestId('dial-period');
+  fireEvent.changeText(period, '0');
+  fireEvent(period, 'blur');
+  expect(screen.getByText('Period goes from 0.5 to 60 s.')).toBeTruthy();
+  expect(piece('p2').params).toEqual({ span: 4.5, direction: 'up' });
+  // Two presses of one dial are one step; the choice another.
+  act(() => state().undo());
+  act(() => state().undo());
+  expect(piece('p2').params).toBeUndefined();
+});
+
+test('Plan sets the course, leaves defaults out, and keeps targets in order', () => {
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { gcTime: 0 } } })}>
+      <PlanPanel />
+    </QueryClientProvider>,
+  );
+  fireEvent.press(screen.getByLabelText('Gather every shell'));
+  fireEvent.press(screen.getByLabelText('Gravity more'));
+  expect(state().course).toMatchObject({ kind: 'gather', runner: { settings: { gravity: 23 } } });
+  fireEvent.press(screen.getByLabelText('Gravity less'));
+  expect(state().course.runner.settings).toBeUndefined();
+  const swift = screen.getByLabelText('Swift');
+  fireEvent.changeText(swift, '50');
+  fireEvent(swift, 'blur');
+  expect(screen.getByText('Swift is the shortest time, then brisk, then steady.')).toBeTruthy();
+  expect(state().course.targets).toBeUndefined();
+  fireEvent.changeText(swift, '25');
+  fireEvent(swift, 'blur');
+  expect(state().course.targets).toEqual({ steady: 60, brisk: 45, swift: 25 });
+  fireEvent.changeText(screen.getByTestId('course-name'), 'ab');
+  expect(screen.getByText('A name needs at least three letters.')).toBeTruthy();
+});
+
+test('the tray shows a group, finds by other words, and takes a family in hand', () => {
+  render(<Tray wide={false} />);
+  expect(screen.getByLabelText('Slab')).toBeTruthy();
+  expect(screen.queryByLabelText('Shell')).toBeNull();
+  fireEvent.press(screen.getByLabelText('Find a piece'));
+  fireEvent.changeText(screen.getByTestId('find-piece'), 'bridge');
+  expect(screen.getByLabelText('Beam')).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('find-piece'), 'zeppelin');
+  expect(screen.getByText('No piece by that name.')).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('find-piece'), 'pickup');
+  fireEvent.press(screen.getByLabelText('Shell'));
+  expect(state().inHand).toEqual({ family: 'shell', at: [0, 0, 0] });
+});
