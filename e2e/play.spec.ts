@@ -81,7 +81,7 @@ test('a full queue: the page keeps the run and sends it again', async ({
   await expect(page.getByText('The run is kept here until it is sent.')).toBeVisible();
   await page.getByText('Send it again', { exact: true }).click();
   await expect(page.getByTestId('run-place')).toContainText('place 1');
-  await expect(page.getByTestId('best-times')).toContainText('Somebody (you)');
+  await expect(page.getByTestId('best-times').last()).toContainText('Somebody (you)');
 });
 
 test('a course published anew during a run: the run is told it no longer counts', async ({

@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import Fuse from 'fuse.js';
 import { FAMILIES, type Family, type FamilyGroup } from '@/core/pieces';
-import { Field, IconButton, PiecePicture, Words } from '../parts';
+import { Chip, Field, IconButton, PiecePicture, Words } from '../parts';
 import { useCourse } from '../state/courseStore';
-import { RADIUS, SPACE, TARGET, useColours } from '../theme';
+import { RADIUS, SPACE, useColours } from '../theme';
 import { useLay } from './layStore';
 
 const GROUPS: readonly { readonly id: FamilyGroup; readonly label: string }[] = [
@@ -108,30 +108,15 @@ export function Tray({ wide }: { wide: boolean }) {
         {words === null ? (
           <>
             <IconButton icon="search" label="Find a piece" onPress={() => setWords('')} />
-            {GROUPS.map(({ id, label }) => {
-              const on = id === group;
-              return (
-                <Pressable
-                  key={id}
-                  accessibilityRole="tab"
-                  accessibilityState={{ selected: on }}
-                  onPress={() => setGroup(id)}
-                  style={{
-                    minHeight: TARGET,
-                    justifyContent: 'center',
-                    paddingHorizontal: SPACE.m + 2,
-                    borderRadius: 22,
-                    borderWidth: 1,
-                    borderColor: on ? colours.ink : colours.line,
-                    backgroundColor: on ? colours.ink : colours.card,
-                  }}
-                >
-                  <Words as={on ? 'smallStrong' : 'small'} tint={on ? 'card' : 'ink'}>
-                    {label}
-                  </Words>
-                </Pressable>
-              );
-            })}
+            {GROUPS.map(({ id, label }) => (
+              <Chip
+                key={id}
+                role="tab"
+                label={label}
+                on={id === group}
+                onPress={() => setGroup(id)}
+              />
+            ))}
           </>
         ) : (
           <View style={{ flexDirection: 'row', alignItems: 'center', width: 358 }}>

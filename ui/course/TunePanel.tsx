@@ -1,4 +1,4 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import {
   namePieces,
   readDial,
@@ -10,10 +10,10 @@ import {
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
-import { Choices, Field, NumberField, PiecePicture, Words } from '../parts';
+import { Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { SPACE, TARGET, useColours } from '../theme';
+import { SPACE } from '../theme';
 
 const MATERIAL_NAMES: Record<Material, string> = {
   stone: 'Stone',
@@ -129,7 +129,6 @@ function roleWords(id: string): string {
 
 /** What acts on the runner, named, to be chosen without finding it in the scene. */
 export function PieceList() {
-  const colours = useColours();
   const { course, choice, choose } = useCourse();
   const acting = course.pieces.filter(
     ({ family }) => !['stones', 'timber'].includes(familyOf(family).group) && family !== 'shell',
@@ -140,22 +139,13 @@ export function PieceList() {
         Touch a piece in the course to tune it, or choose one here.
       </Words>
       {acting.map((piece) => (
-        <Pressable
+        <Row
           key={piece.id}
-          accessibilityRole="button"
-          accessibilityLabel={piece.name ?? familyOf(piece.family).label}
+          label={piece.name ?? familyOf(piece.family).label}
+          on={choice.has(piece.id)}
           onPress={() => {
             choose([piece.id]);
             useView.getState().look({ target: [piece.at[0], piece.at[1] + 1, piece.at[2]] });
-          }}
-          style={{
-            flexDirection: 'row',
-            alignItems: 'center',
-            gap: SPACE.m,
-            minHeight: TARGET + 8,
-            borderTopWidth: 1,
-            borderColor: colours.line,
-            backgroundColor: choice.has(piece.id) ? colours.mossSoft : undefined,
           }}
         >
           <PiecePicture piece={piece} size={36} />
@@ -167,7 +157,7 @@ export function PieceList() {
                 : roleWords(piece.family)}
             </Words>
           </View>
-        </Pressable>
+        </Row>
       ))}
     </View>
   );

@@ -1,13 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { Pressable } from 'react-native';
-import { ago, Fault, Loading, Sheet, tell, Words } from '../parts';
+import { ago, Fault, Loading, Row, Sheet, tell, Words } from '../parts';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
-import { SPACE, TARGET, useColours } from '../theme';
 
 /** Earlier versions of the open course; going back to one is an edit like any other. */
 export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const colours = useColours();
   const { id, revision, edit, undo } = useCourse();
   const list = useQuery({
     queryKey: ['revisions', id, revision],
@@ -35,20 +32,11 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
         />
       )}
       {list.data?.map((version) => (
-        <Pressable
+        <Row
           key={version.revision}
-          accessibilityRole="button"
-          accessibilityLabel={`Go back to version ${version.revision}`}
+          label={`Go back to version ${version.revision}`}
           disabled={version.revision === revision}
           onPress={() => void goBack(version.revision)}
-          style={{
-            flexDirection: 'row',
-            alignItems: 'center',
-            minHeight: TARGET + 4,
-            borderTopWidth: 1,
-            borderColor: colours.line,
-            gap: SPACE.m,
-          }}
         >
           <Words as="figures" tint="slate" style={{ width: 44 }}>
             {version.revision}
@@ -59,7 +47,7 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
           <Words as="small" tint="slate">
             {version.pieces} pieces
           </Words>
-        </Pressable>
+        </Row>
       ))}
     </Sheet>
   );

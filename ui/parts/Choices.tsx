@@ -1,5 +1,6 @@
-import { Pressable, View } from 'react-native';
-import { RADIUS, SPACE, TARGET, useColours } from '../theme';
+import { View } from 'react-native';
+import { SPACE } from '../theme';
+import { Chip } from './Chip';
 import { Words } from './Words';
 
 interface ChoicesProps<T extends string> {
@@ -9,9 +10,8 @@ interface ChoicesProps<T extends string> {
   readonly onChange: (value: T) => void;
 }
 
-/** One of a few: buttons side by side, the chosen one filled and outlined. */
+/** One of a few, side by side. */
 export function Choices<T extends string>({ label, value, options, onChange }: ChoicesProps<T>) {
-  const colours = useColours();
   return (
     <View style={{ gap: SPACE.xs }}>
       {label && <Words as="smallStrong">{label}</Words>}
@@ -19,29 +19,15 @@ export function Choices<T extends string>({ label, value, options, onChange }: C
         accessibilityRole="radiogroup"
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
       >
-        {options.map((option) => {
-          const on = option.value === value;
-          return (
-            <Pressable
-              key={option.value}
-              accessibilityRole="radio"
-              accessibilityState={{ checked: on }}
-              accessibilityLabel={option.label}
-              onPress={() => onChange(option.value)}
-              style={{
-                minHeight: TARGET,
-                paddingHorizontal: SPACE.l,
-                justifyContent: 'center',
-                borderRadius: RADIUS.l * 2,
-                borderWidth: on ? 2 : 1,
-                borderColor: on ? colours.moss : colours.line,
-                backgroundColor: on ? colours.mossSoft : colours.card,
-              }}
-            >
-              <Words as={on ? 'smallStrong' : 'small'}>{option.label}</Words>
-            </Pressable>
-          );
-        })}
+        {options.map((option) => (
+          <Chip
+            key={option.value}
+            role="radio"
+            label={option.label}
+            on={option.value === value}
+            onPress={() => onChange(option.value)}
+          />
+        ))}
       </View>
     </View>
   );
