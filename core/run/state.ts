@@ -1,4 +1,4 @@
-import type { Spot, World } from './world';
+import type { World } from './world';
 
 /** What a tick is told: the pad in whole steps from -16 to 16 along x and z, and the jump button. */
 export interface Input {
@@ -60,8 +60,9 @@ export interface RunState {
 /** Clearance kept from every surface, m. */
 export const SKIN = 1e-3;
 
-/** A fresh state, standing at the course's start or at a spot given. */
-export function startState(world: World, spot: Spot = world.start): RunState {
+/** A fresh state, standing at the world's start. */
+export function startState(world: World): RunState {
+  const spot = world.start;
   return {
     tick: 0,
     x: spot.at[0],

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Spot } from '@/core/run';
 import { Button, Fault, Loading, runTime, Words } from '../parts';
@@ -34,8 +34,8 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
     const { target, distance, yaw, pitch, mode } = useView.getState();
     return { target, distance, yaw, pitch, mode };
   });
+  useEffect(() => () => useView.getState().look(before), [before]);
   const leave = () => {
-    useView.getState().look(before);
     if (router.canGoBack()) router.back();
     else router.replace(`/course/${id}` as never);
   };

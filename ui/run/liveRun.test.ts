@@ -53,6 +53,11 @@ test('a held run stands still, and a long gap is not made up for', () => {
   expect(live.state.tick).toBe(tick + 60);
 });
 
-test('a run may begin at a spot', () => {
-  expect(new LiveRun(course, { at: [4, 0, 0], heading: 0 }).state.x).toBe(4);
+test('a run begun at a spot goes back to the spot', () => {
+  const live = new LiveRun(course, { at: [4, 0, 0], heading: 0 });
+  expect(live.state.x).toBe(4);
+  live.advance(0);
+  live.tell({ x: -16, z: 0, jump: false }, 0);
+  for (let now = 0; now < 8000 && live.state.falls === 0; now += 100) live.advance(now);
+  expect([live.state.falls, live.state.x]).toEqual([1, 4]);
 });

@@ -33,8 +33,10 @@ export class LiveRun {
   private clock: number | null = null;
 
   constructor(course: Course, spot?: Spot) {
-    this.world = buildWorld(course);
-    this.state = startState(this.world, spot);
+    const world = buildWorld(course);
+    // Begun at a spot, the run also goes back there until it has reached a checkpoint.
+    this.world = spot ? { ...world, start: spot } : world;
+    this.state = startState(this.world);
     this.path.push(this.state.x, this.state.y, this.state.z);
   }
 
