@@ -1,6 +1,6 @@
 import { create } from 'mutative';
 import type { Course, Piece } from '../course';
-import { familyOf } from '../pieces';
+import { cairnNumber, familyOf } from '../pieces';
 import { freshIds } from './ids';
 
 /** A piece before it is laid: everything but its id. */
@@ -31,9 +31,7 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
 }
 
 function nextCairnNumber(course: Course): number {
-  const numbers = course.pieces
-    .filter(({ family }) => family === 'cairn')
-    .map(({ params }) => Number(params?.number ?? 1));
+  const numbers = course.pieces.filter(({ family }) => family === 'cairn').map(cairnNumber);
   return Math.max(0, ...numbers) + 1;
 }
 

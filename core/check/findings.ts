@@ -2,7 +2,7 @@ import { layPiece } from '../assemble';
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { topSpeed } from '../motion';
-import { findFamily, localGeometry, pieceBounds } from '../pieces';
+import { cairnNumber, familyOf, findFamily, localGeometry, pieceBounds, specOf } from '../pieces';
 import { buildWorld, hopperOf, startState, tick, NO_INPUT } from '../run';
 
 /** Something wrong with a course, in plain words. */
@@ -144,7 +144,7 @@ const speed: Check = ({ pieces }) =>
   pieces.flatMap((piece) => {
     const { motion } = localGeometry(piece);
     if (!motion) return [];
-    const fastest = topSpeed(motion, Number(piece.params?.length ?? 2.6));
+    const fastest = topSpeed(motion, specOf(familyOf(piece.family), piece).number('length'));
     if (fastest <= FASTEST_MOVER) return [];
     const message = `Moves at ${fastest.toFixed(0)} m/s; at most ${FASTEST_MOVER} m/s keeps contact exact. Give it a longer period.`;
     return [about(piece, 'speed', 'error', message)];
@@ -154,7 +154,7 @@ const cairnNumbers: Check = ({ pieces }) => {
   const seen = new Set<number>();
   return pieces.flatMap((piece) => {
     if (piece.family !== 'cairn') return [];
-    const number = Number(piece.params?.number ?? 1);
+    const number = cairnNumber(piece);
     if (!seen.has(number)) {
       seen.add(number);
       return [];

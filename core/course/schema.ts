@@ -93,4 +93,3 @@ export type CourseKind = Course['kind'];
 export type CourseSpace = Course['space'];
 export type HopperSettings = v.InferOutput<typeof HopperSettingsSchema>;
 export type Targets = v.InferOutput<typeof TargetsSchema>;
-export type PieceParams = NonNullable<Piece['params']>;

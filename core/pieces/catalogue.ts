@@ -1,4 +1,5 @@
-import type { Family } from './family';
+import type { Piece } from '../course';
+import { specOf, type Family } from './family';
 import { cairn, lantern, shell, start } from './marks';
 import { arm, drift, thorns } from './movers';
 import { beam, block, pillar, post, ramp, slab, steps } from './stones';
@@ -35,3 +36,7 @@ export function familyOf(id: string): Family {
   if (!family) throw new Error(`There is no family "${id}".`);
   return family;
 }
+
+/** A cairn's place in the order of checkpoints. */
+export const cairnNumber = (piece: Pick<Piece, 'params'>): number =>
+  specOf(cairn, piece).number('number');

@@ -90,7 +90,6 @@ export const ErrorAnswer = v.object({
 
 export type CourseOnServer = v.InferOutput<typeof CourseAnswer>;
 export type PublishedCourse = v.InferOutput<typeof PublishedAnswer>;
-export type Maker = v.InferOutput<typeof MakerAnswer>;
 
 /** What a maker or player without a name is called. */
 export const UNNAMED = 'Somebody';

@@ -1,6 +1,6 @@
 import type { Course } from '../course';
 import { distance, lerp, type Vec3 } from '../geometry';
-import { familyOf, localGeometry, pieceBounds } from '../pieces';
+import { cairnNumber, familyOf, localGeometry, pieceBounds } from '../pieces';
 
 /** A place on the way through a course. */
 export interface Station {
@@ -34,9 +34,7 @@ const BESIDE = 4;
 /** The way from the start past the checkpoints in order of their numbers to the goal, straight. */
 export function plainWay(course: Course): Vec3[] {
   const of = (family: string) => course.pieces.filter((piece) => piece.family === family);
-  const cairns = of('cairn').sort(
-    (a, b) => Number(a.params?.number ?? 1) - Number(b.params?.number ?? 1),
-  );
+  const cairns = of('cairn').sort((a, b) => cairnNumber(a) - cairnNumber(b));
   return [...of('start').slice(0, 1), ...cairns, ...of('lantern').slice(0, 1)].map(
     ({ at }): Vec3 => [at[0], at[1], at[2]],
   );

@@ -1,7 +1,7 @@
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { STILL } from '../motion';
-import { familyOf, localGeometry, specOf, worldMotion, worldShapes } from '../pieces';
+import { cairnNumber, localGeometry, worldMotion, worldShapes } from '../pieces';
 import { reach, type Collider } from './collider';
 import { Grid } from './grid';
 import { hopperOf, type Hopper } from './hopper';
@@ -95,7 +95,7 @@ export function buildWorld(course: Course): World {
       });
     }
     if (piece.family === 'cairn') {
-      const number = specOf(familyOf('cairn'), piece).number('number');
+      const number = cairnNumber(piece);
       checkpoints.push({ ...spotOf(piece, lane), piece: index, number });
     }
     if (localGeometry(piece).shapes.some(({ role }) => role === 'pickup')) pickups.push(index);

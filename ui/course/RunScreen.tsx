@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Spot } from '@/core/run';
 import { Button, Fault, Loading, runTime, Words } from '../parts';
+import { FinishActions } from '../run/FinishActions';
 import { FinishPanel } from '../run/FinishPanel';
 import { RunView, type Finished } from '../run/RunView';
 import { useView } from '../scene';
@@ -73,21 +74,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
           targets={course.targets}
         >
           <Keep id={id} finished={finished} best={finished.best?.time} />
-          <View style={{ flexDirection: 'row', gap: SPACE.s }}>
-            <Button
-              title="Again"
-              icon="rotate-ccw"
-              onPress={again}
-              style={{ flex: 1 }}
-              testID="run-again"
-            />
-            <Button
-              title="Back to building"
-              onPress={leave}
-              style={{ flex: 1.4 }}
-              testID="run-leave"
-            />
-          </View>
+          <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />
         </FinishPanel>
       )}
     />

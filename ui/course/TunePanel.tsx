@@ -9,7 +9,7 @@ import {
   type Dial,
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
-import { familyOf } from '@/core/pieces';
+import { cairnNumber, familyOf } from '@/core/pieces';
 import { Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
@@ -153,7 +153,7 @@ export function PieceList() {
             <Words>{piece.name ?? familyOf(piece.family).label}</Words>
             <Words as="small" tint="slate">
               {piece.family === 'cairn'
-                ? `Checkpoint ${piece.params?.number ?? 1}`
+                ? `Checkpoint ${cairnNumber(piece)}`
                 : roleWords(piece.family)}
             </Words>
           </View>

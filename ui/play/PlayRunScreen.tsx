@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Fault, Field, Loading, runTime, Words } from '../parts';
+import { FinishActions } from '../run/FinishActions';
 import { FinishPanel } from '../run/FinishPanel';
 import { RunView, type Finished } from '../run/RunView';
 import { api, ApiError } from '../state/api';
@@ -34,16 +35,7 @@ export function PlayRunScreen({ slug }: { slug: string }) {
       finished={(finished, again) => (
         <FinishPanel result={finished.result} targets={data.course.targets}>
           <SendRun key={finished.run.claim} slug={slug} finished={finished} />
-          <View style={{ flexDirection: 'row', gap: SPACE.s }}>
-            <Button
-              title="Again"
-              icon="rotate-ccw"
-              onPress={again}
-              style={{ flex: 1 }}
-              testID="run-again"
-            />
-            <Button title="Leave" onPress={leave} style={{ flex: 1 }} testID="run-leave" />
-          </View>
+          <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />
         </FinishPanel>
       )}
     />
