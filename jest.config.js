@@ -1,14 +1,21 @@
 const expoPreset = require('jest-expo/jest-preset');
 
 const alias = { '^@/(.*)$': '<rootDir>/$1' };
-// Published with an import condition only, which Jest does not look for in this setting.
-const importOnly = { '^quickhull3d$': '<rootDir>/node_modules/quickhull3d/dist/index.js' };
+// Published as modules only.
+const modules = [
+  '@noble',
+  '@gltf-transform',
+  'property-graph',
+  'quickhull3d',
+  'get-plane-normal',
+  'earcut',
+];
 const node = {
   testEnvironment: 'node',
-  moduleNameMapper: { ...alias, ...importOnly },
+  moduleNameMapper: alias,
   transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
   transformIgnorePatterns: [
-    '/node_modules/(?!(@noble|fast-check|pure-rand|@dimforge|quickhull3d|d3-.*|internmap)/)',
+    `/node_modules/(?!(${modules.join('|')}|fast-check|pure-rand|@dimforge|d3-.*|internmap)/)`,
   ],
 };
 
@@ -27,7 +34,7 @@ module.exports = {
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
       moduleNameMapper: { ...expoPreset.moduleNameMapper, ...alias },
       transformIgnorePatterns: expoPreset.transformIgnorePatterns.map((pattern) =>
-        pattern.replace('(?!(', '(?!(@rneui|@noble|'),
+        pattern.replace('(?!(', `(?!(@rneui|${modules.join('|')}|`),
       ),
     },
   ],

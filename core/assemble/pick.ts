@@ -1,6 +1,6 @@
 import type { Course } from '../course';
 import { faceNormal, type Polyhedron, type Vec3 } from '../geometry';
-import { localGeometry, pieceBounds, worldParts } from '../pieces';
+import { localGeometry, pieceBounds, touches, worldParts } from '../pieces';
 import type { Ray } from './snap';
 
 /** How far out of its box a thin piece can still be picked, m. */
@@ -29,8 +29,9 @@ const HEADROOM = 4;
 
 /** The ground at or below a place, as the height of what is drawn there, or null over open water. */
 export function groundBelow(course: Course, [x, y, z]: Vec3): number | null {
-  const solid = course.pieces.filter((piece) =>
-    localGeometry(piece).shapes.some(({ role }) => role === 'solid'),
+  const solid = course.pieces.filter(
+    (piece) =>
+      touches(course, piece) && localGeometry(piece).shapes.some(({ role }) => role === 'solid'),
   );
   const from: Vec3 = [x, y + HEADROOM, z];
   const under = pickPiece({ ...course, pieces: solid }, { from, along: [0, -1, 0] });

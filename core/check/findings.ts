@@ -65,12 +65,14 @@ const settings: Check = ({ pieces }) =>
       const fits =
         param?.kind === 'number'
           ? typeof value === 'number' && value >= param.min && value <= param.max
-          : param?.options.some((option) => option.value === value);
+          : param?.kind === 'choice'
+            ? param.options.some((option) => option.value === value)
+            : param !== undefined && typeof value === 'string';
       if (fits) return [];
       const range =
         param?.kind === 'number'
           ? `goes from ${param.min} to ${param.max}`
-          : param
+          : param?.kind === 'choice'
             ? `is one of ${param.options.map((option) => option.value).join(', ')}`
             : 'is unknown';
       return [

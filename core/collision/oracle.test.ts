@@ -1,5 +1,5 @@
 import RAPIER from '@dimforge/rapier3d-compat';
-import { QuickHull } from 'quickhull3d';
+import { QuickHull } from 'quickhull3d/dist/quickhull3d.js';
 import fc from 'fast-check';
 import { box, faceNormal, scale, type Polyhedron, type Vec3 } from '../geometry';
 import { ballBody, clearance, hullBody, newClearance, newTouch, sweep, type Body } from '.';

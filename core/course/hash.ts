@@ -20,10 +20,11 @@ export function canonicalJson(value: unknown): string {
  */
 export function courseHash(course: Course): string {
   const pieces = course.pieces
-    .map(({ id, family, at, turn, size, params }) => ({ id, family, at, turn, size, params }))
+    .map(({ id, family, at, turn, size, params, flip, outline, line, collision }) => ({
+      ...{ id, family, at, turn, size, params, flip, outline, line, collision },
+    }))
     .sort((a, b) => (a.id < b.id ? -1 : 1));
-  const { version, kind, space, runner, tide } = course;
-  return bytesToHex(
-    sha256(utf8ToBytes(canonicalJson({ version, kind, space, runner, tide, pieces }))),
-  );
+  const { version, kind, laps, hold, space, runner, tide, collides, models } = course;
+  const rules = { version, kind, laps, hold, space, runner, tide, collides, models };
+  return bytesToHex(sha256(utf8ToBytes(canonicalJson({ ...rules, pieces }))));
 }

@@ -19,6 +19,8 @@ const extent = v.pipe(
   v.minValue(0.05, 'is smaller than 0.05 m'),
   v.maxValue(200, 'is larger than 200 m'),
 );
+const extentOf = (min: number, max: number) =>
+  v.pipe(finite, v.minValue(min, `is below ${min}`), v.maxValue(max, `is above ${max}`));
 const triple = <T extends typeof coordinate | typeof angle | typeof extent>(item: T) =>
   v.strictTuple([item, item, item], 'is not a list of three numbers');
 const text = (most: number) =>
@@ -27,14 +29,70 @@ const identifier = v.pipe(
   text(64),
   v.regex(/^[A-Za-z0-9_-]+$/, 'may hold letters, digits, - and _ only'),
 );
+const index = v.pipe(finite, v.integer('is not a whole number'), v.minValue(0, 'is below 0'));
 const seconds = v.pipe(
   finite,
   v.minValue(0.1, 'is shorter than 0.1 s'),
   v.maxValue(3600, 'is longer than an hour'),
 );
 
-export const MATERIALS = ['stone', 'slate', 'timber', 'moss'] as const;
+export const MATERIALS = [
+  'stone',
+  'slate',
+  'timber',
+  'rope',
+  'metal',
+  'ice',
+  'moss',
+  'glow',
+] as const;
 export type Material = (typeof MATERIALS)[number];
+
+const colour = v.pipe(
+  v.string('is not text'),
+  v.regex(/^#[0-9a-fA-F]{6}$/, 'is no #rrggbb colour'),
+);
+const planPoint = v.strictTuple([coordinate, coordinate], 'is not a list of two numbers');
+const corner = v.looseObject({
+  at: planPoint,
+  /** Radius by which the corner is rounded, m. */
+  round: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(50))),
+  /** How far the edge to the next corner is pushed out, as a part of half its length. */
+  bulge: v.optional(v.pipe(finite, v.minValue(-1, 'is below -1'), v.maxValue(1, 'is above 1'))),
+});
+const corners = v.pipe(
+  v.array(corner, 'is not a list'),
+  v.minLength(3, 'has fewer than three points'),
+  v.maxLength(200, 'has more than 200 points'),
+);
+/** The outline of a platform in its own plane (x, z), and holes in it. */
+export const OutlineSchema = v.looseObject({
+  points: corners,
+  holes: v.optional(v.pipe(v.array(corners), v.maxLength(20, 'has more than 20 holes'))),
+});
+
+export const PANEL_KINDS = ['door', 'window', 'half', 'out'] as const;
+/** A wall's line: places of its posts, runs between two of them, and panels that are not full. */
+export const LineSchema = v.looseObject({
+  points: v.pipe(
+    v.array(triple(coordinate), 'is not a list'),
+    v.minLength(2, 'has fewer than two points'),
+    v.maxLength(400, 'has more than 400 points'),
+  ),
+  runs: v.pipe(
+    v.array(v.strictTuple([index, index]), 'is not a list'),
+    v.maxLength(600, 'has more than 600 runs'),
+  ),
+  panels: v.optional(
+    v.array(
+      v.looseObject({
+        run: index,
+        panel: index,
+        kind: v.picklist(PANEL_KINDS, 'is no known panel'),
+      }),
+    ),
+  ),
+});
 
 export const PieceSchema = v.looseObject({
   id: identifier,
@@ -48,9 +106,27 @@ export const PieceSchema = v.looseObject({
   /** The family's own settings that differ from their defaults. */
   params: v.optional(v.record(text(40), v.union([finite, text(40)]))),
   look: v.optional(
-    v.looseObject({ material: v.optional(v.picklist(MATERIALS, 'is no known material')) }),
+    v.looseObject({
+      material: v.optional(v.picklist(MATERIALS, 'is no known material')),
+      colour: v.optional(colour),
+    }),
   ),
   name: v.optional(text(60)),
+  /** Mirrored across its own length: left and right exchanged. */
+  flip: v.optional(v.literal(true, 'is not true')),
+  outline: v.optional(OutlineSchema),
+  line: v.optional(LineSchema),
+  /** Whether it touches, where that differs from its family in this course. */
+  collision: v.optional(v.picklist(['on', 'off'], 'is neither "on" nor "off"')),
+  /** What it belongs to while building: a group, within another at most once ("g2/g1"). */
+  group: v.optional(
+    v.pipe(text(80), v.regex(/^[A-Za-z0-9_-]+(\/[A-Za-z0-9_-]+)?$/, 'is no group')),
+  ),
+  layer: v.optional(identifier),
+  hidden: v.optional(v.literal(true, 'is not true')),
+  locked: v.optional(v.literal(true, 'is not true')),
+  /** Pieces with the same link are kept as images of each other; which image this one is. */
+  twin: v.optional(v.looseObject({ link: identifier, image: index })),
 });
 
 export const HopperSettingsSchema = v.looseObject({
@@ -64,12 +140,77 @@ export const HopperSettingsSchema = v.looseObject({
 
 export const TargetsSchema = v.looseObject({ steady: seconds, brisk: seconds, swift: seconds });
 
+/**
+ * What ends a run: touching the goal; touching it so many times with every checkpoint between; touching
+ * it with every pickup gathered; staying within it; touching it, with the jumps counted as strokes.
+ */
+export const COURSE_KINDS = ['point', 'laps', 'gather', 'hold', 'strokes'] as const;
+
+/** What the maker drew before building: a route, notes, a picture laid under it. */
+export const SketchSchema = v.looseObject({
+  points: v.pipe(
+    v.array(triple(coordinate), 'is not a list'),
+    v.maxLength(1000, 'has more than 1000 points'),
+  ),
+  closed: v.optional(v.boolean()),
+  notes: v.optional(
+    v.pipe(v.array(v.looseObject({ at: triple(coordinate), text: text(120) })), v.maxLength(100)),
+  ),
+  picture: v.optional(
+    v.looseObject({
+      /** A PNG or JPEG as a data address. */
+      data: v.pipe(
+        text(3_000_000),
+        v.regex(/^data:image\/(png|jpeg);base64,/, 'is no PNG or JPEG'),
+      ),
+      at: triple(coordinate),
+      width: extentOf(0.5, 4000),
+      /** Height as a part of the width. */
+      aspect: extentOf(0.01, 100),
+      upright: v.optional(v.boolean()),
+    }),
+  ),
+  /** How strongly it is shown while building, 0 to 1. */
+  shown: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(1))),
+});
+
+export const SkySchema = v.looseObject({
+  /** Hour of the day, 5 to 21. */
+  hour: v.optional(v.pipe(finite, v.minValue(5), v.maxValue(21))),
+  /** How far one sees before all is haze, m. */
+  sight: v.optional(v.pipe(finite, v.minValue(30), v.maxValue(1000))),
+  tide: v.optional(colour),
+  sound: v.optional(v.picklist(['shore', 'wind', 'harbour'], 'is no known sound')),
+});
+
+export const SYMMETRIES = ['mirror-x', 'mirror-z', 'turn-2', 'turn-3', 'turn-4'] as const;
+export const SymmetrySchema = v.looseObject({
+  kind: v.picklist(SYMMETRIES, 'is no known symmetry'),
+  /** The axis, or the middle, over the map: x, z. */
+  at: planPoint,
+});
+
+/** A mesh brought in as scenery, packed; see formats. */
+export const ModelSchema = v.looseObject({
+  name: text(60),
+  /** Corners as little-endian 32-bit floats, three a corner, in base 64. */
+  positions: text(4_000_000),
+  /** Corners of triangles as little-endian 32-bit numbers, in base 64. */
+  triangles: text(4_000_000),
+  colour: v.optional(colour),
+  collision: v.optional(v.picklist(['off', 'hull'])),
+});
+
 export const CourseSchema = v.looseObject({
   format: v.literal(COURSE_FORMAT, `is not "${COURSE_FORMAT}"`),
   version: v.literal(COURSE_VERSION, `is not ${COURSE_VERSION}`),
   name: text(60),
-  /** What ends a run: touching the goal, or touching it with every pickup gathered. */
-  kind: v.picklist(['point', 'gather'], 'is no known kind'),
+  /** What ends a run; see COURSE_KINDS. */
+  kind: v.picklist(COURSE_KINDS, 'is no known kind'),
+  /** Times round, of laps. */
+  laps: v.optional(v.pipe(index, v.minValue(1, 'is below 1'), v.maxValue(99, 'is above 99'))),
+  /** Seconds within the goal, of holding a region. */
+  hold: v.optional(seconds),
   /** Whether the runner keeps to the start's lane (x and y only) or goes anywhere. */
   space: v.picklist(['side-on', 'free'], 'is neither "side-on" nor "free"'),
   runner: v.looseObject({
@@ -81,6 +222,25 @@ export const CourseSchema = v.looseObject({
   targets: v.optional(TargetsSchema),
   /** Height below which a run returns to its last checkpoint, metres; left out to follow the pieces. */
   tide: v.optional(coordinate),
+  sketch: v.optional(SketchSchema),
+  sky: v.optional(SkySchema),
+  symmetry: v.optional(SymmetrySchema),
+  layers: v.optional(
+    v.pipe(
+      v.array(
+        v.looseObject({
+          id: identifier,
+          name: text(40),
+          hidden: v.optional(v.boolean()),
+          locked: v.optional(v.boolean()),
+        }),
+      ),
+      v.maxLength(40, 'has more than 40 layers'),
+    ),
+  ),
+  /** Families whose pieces touch, or do not, other than usual in this course. */
+  collides: v.optional(v.record(text(64), v.boolean())),
+  models: v.optional(v.record(identifier, ModelSchema)),
   pieces: v.pipe(
     v.array(PieceSchema, 'is not a list'),
     v.maxLength(MAX_PIECES, `has more than ${MAX_PIECES} pieces`),
@@ -89,6 +249,15 @@ export const CourseSchema = v.looseObject({
 
 export type Piece = v.InferOutput<typeof PieceSchema>;
 export type Course = v.InferOutput<typeof CourseSchema>;
+export type PieceOutline = v.InferOutput<typeof OutlineSchema>;
+export type OutlineCorner = PieceOutline['points'][number];
+export type WallLine = v.InferOutput<typeof LineSchema>;
+export type PanelKind = (typeof PANEL_KINDS)[number];
+export type Sketch = v.InferOutput<typeof SketchSchema>;
+export type Sky = v.InferOutput<typeof SkySchema>;
+export type Symmetry = v.InferOutput<typeof SymmetrySchema>;
+export type SymmetryKind = Symmetry['kind'];
+export type Model = v.InferOutput<typeof ModelSchema>;
 export type CourseKind = Course['kind'];
 export type CourseSpace = Course['space'];
 export type HopperSettings = v.InferOutput<typeof HopperSettingsSchema>;

@@ -1,11 +1,14 @@
-import type { Course, Piece } from '../course';
-import { cross, dot, faceNormal, normalize, type Vec3 } from '../geometry';
-import { facetColour, localGeometry, worldParts, type Part } from '../pieces';
+import type { Course } from '../course';
+import { cross, dot, mapPoints, normalize, type Vec3 } from '../geometry';
+import { applyPose, poseAt } from '../motion';
+import { facetColour, facetsOf, localGeometry, worldParts, type Part } from '../pieces';
 
 /** A flat polygon of a drawing: corners in drawing units, y down. */
 export interface DrawnFace {
   readonly points: readonly (readonly [number, number])[];
   readonly fill: string;
+  /** Whether the edge from each corner to the next has an ink line. */
+  readonly ink: readonly boolean[];
 }
 
 /** A picture made of flat polygons, the hindmost first, within a frame of its own size. */
@@ -20,8 +23,19 @@ const SLANTED: Vec3 = normalize([-0.55, -0.55, -1]);
 const LEVEL: Vec3 = normalize([-0.22, -0.3, -1]);
 
 /** A picture of one piece by itself, seen from the front, right and above. */
-export const drawPiece = (piece: Pick<Piece, 'family' | 'size' | 'params' | 'look'>): Drawing =>
-  draw(localGeometry(piece).parts, SLANTED);
+export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
+  const { parts, motion } = localGeometry(piece);
+  // What moves is drawn half way through, where it shows what it does: spikes out, an arm hanging.
+  const pose = motion && poseAt({ ...motion, phase: motion.kind === 'slide' ? 0.25 : 0 }, 0);
+  return draw(
+    parts.map((part) =>
+      part.moving && pose
+        ? { ...part, solid: mapPoints(part.solid, (p) => applyPose(pose, p)) }
+        : part,
+    ),
+    SLANTED,
+  );
+}
 
 /** How much of a long course a picture shows, metres each way from where it begins. */
 const PICTURED = 15;
@@ -45,43 +59,39 @@ export function drawCourse(course: Course): Drawing {
 function draw(parts: readonly Part[], look: Vec3): Drawing {
   const right = normalize(cross(look, [0, 1, 0]));
   const up = cross(right, look);
-  const seen = parts
-    .map(({ solid, tone }) => {
-      const depth =
-        solid.points.reduce((sum, p) => sum + dot(p, look), 0) / Math.max(1, solid.points.length);
-      return { solid, tone, depth };
-    })
-    .sort((a, b) => b.depth - a.depth);
+  const depthOf = (points: readonly Vec3[]) =>
+    points.reduce((sum, p) => sum + dot(p, look), 0) / Math.max(1, points.length);
+  const order = parts
+    .map((part) => ({ part, depth: depthOf(part.solid.points) }))
+    .sort((a, b) => b.depth - a.depth)
+    .map(({ part }) => part);
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  const faces = seen.flatMap(({ solid, tone }) =>
-    solid.faces.flatMap((face, f): DrawnFace[] => {
-      const n = faceNormal(solid, face);
-      if (dot(n, look) >= -1e-6) return [];
-      const points = face.map((i) => {
-        const p = solid.points[i];
-        const [x, y] = [dot(p, right), -dot(p, up)];
-        x0 = Math.min(x0, x);
-        x1 = Math.max(x1, x);
-        y0 = Math.min(y0, y);
-        y1 = Math.max(y1, y);
-        return [x, y] as const;
-      });
-      const fill = facetColour(tone, n[0], n[1], n[2], f * 31 + solid.points.length)
-        .map((c) =>
-          Math.round(c * 255)
-            .toString(16)
-            .padStart(2, '0'),
-        )
-        .join('');
-      return [{ points, fill: `#${fill}` }];
-    }),
-  );
+  const faces = facetsOf(order).flatMap(({ points, normal: n, tone, ink }, f): DrawnFace[] => {
+    if (dot(n, look) >= -1e-6) return [];
+    const flat = points.map((p) => {
+      const [x, y] = [dot(p, right), -dot(p, up)];
+      x0 = Math.min(x0, x);
+      x1 = Math.max(x1, x);
+      y0 = Math.min(y0, y);
+      y1 = Math.max(y1, y);
+      return [x, y] as const;
+    });
+    const fill = facetColour(tone, n[0], n[1], n[2], f * 31 + points.length)
+      .map((c) =>
+        Math.round(c * 255)
+          .toString(16)
+          .padStart(2, '0'),
+      )
+      .join('');
+    return [{ points: flat, fill: `#${fill}`, ink: ink.map((id) => id >= 0) }];
+  });
   if (faces.length === 0) return { width: 1, height: 1, faces: [] };
   return {
     width: x1 - x0,
     height: y1 - y0,
-    faces: faces.map(({ points, fill }) => ({
+    faces: faces.map(({ points, fill, ink }) => ({
       fill,
+      ink,
       points: points.map(([x, y]) => [x - x0, y - y0] as const),
     })),
   };
@@ -104,11 +114,19 @@ export function toSvg(
   );
   const left = (width - drawing.width * scale) / 2;
   const top = (height - drawing.height * scale) / 2;
-  const polygons = drawing.faces.map(({ points, fill }) => {
-    const corners = points
-      .map(([x, y]) => `${(left + x * scale).toFixed(1)},${(top + y * scale).toFixed(1)}`)
-      .join(' ');
-    return `<polygon points="${corners}" fill="${fill}" stroke="${line > 0 ? '#1F2A2E' : fill}" stroke-width="${line || 0.5}"/>`;
+  const polygons = drawing.faces.map(({ points, fill, ink }) => {
+    const corners = points.map(
+      ([x, y]) => `${(left + x * scale).toFixed(1)},${(top + y * scale).toFixed(1)}`,
+    );
+    // A hair of the fill's own colour closes the seams between neighbours.
+    const face = `<polygon points="${corners.join(' ')}" fill="${fill}" stroke="${fill}" stroke-width="0.5"/>`;
+    if (line <= 0) return face;
+    const edges = ink
+      .map((inked, i) => (inked ? `M${corners[i]}L${corners[(i + 1) % corners.length]}` : ''))
+      .join('');
+    return edges
+      ? `${face}<path d="${edges}" stroke="#1F2A2E" stroke-width="${line}" stroke-linecap="round"/>`
+      : face;
   });
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" stroke-linejoin="round">${polygons.join('')}</svg>`;
 }

@@ -5,3 +5,7 @@ export * from './polyhedron';
 export * from './solids';
 export * from './hull2';
 export * from './bounds';
+export * from './frame';
+export * from './hull3';
+export * from './sweep';
+export * from './polygon';

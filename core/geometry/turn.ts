@@ -44,3 +44,16 @@ export function multiply(a: Matrix3, b: Matrix3): Matrix3 {
   }
   return out as unknown as Matrix3;
 }
+
+/** The inverse of a rotation. */
+export const transpose = (m: Matrix3): Matrix3 => [
+  m[0],
+  m[3],
+  m[6],
+  m[1],
+  m[4],
+  m[7],
+  m[2],
+  m[5],
+  m[8],
+];

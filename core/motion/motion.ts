@@ -32,7 +32,14 @@ export interface Swing extends Timed {
   readonly axis: Vec3;
   readonly angle: number;
 }
-export type Motion = Slide | Swing;
+/** Round and round an axis through `pivot` (unit vector), `turns` times a period; below 0 backwards. */
+export interface Spin extends Timed {
+  readonly kind: 'spin';
+  readonly pivot: Vec3;
+  readonly axis: Vec3;
+  readonly turns: number;
+}
+export type Motion = Slide | Swing | Spin;
 
 /** A rigid placement: a point p goes to turn·p + shift. */
 export interface Pose {
@@ -48,9 +55,14 @@ export function poseAt(motion: Motion, tick: number): Pose {
   if (motion.kind === 'slide') {
     return { turn: NO_TURN, shift: scale(motion.travel, outAndBack(u, motion.ease)) };
   }
-  const along = motion.ease === 'even' ? triangle(u) : sinDeg(360 * u);
-  const turn = aboutAxis(motion.axis, motion.angle * along);
+  const turn = aboutAxis(motion.axis, angleAt(motion, u));
   return { turn, shift: sub(motion.pivot, rotate(turn, motion.pivot)) };
+}
+
+/** Degrees a turning motion has come to at a part of its period. */
+function angleAt(motion: Swing | Spin, u: number): number {
+  if (motion.kind === 'spin') return 360 * motion.turns * u;
+  return motion.angle * (motion.ease === 'even' ? triangle(u) : sinDeg(360 * u));
 }
 
 export const applyPose = (pose: Pose, p: Vec3): Vec3 => add(rotate(pose.turn, p), pose.shift);
@@ -85,6 +97,7 @@ export function topSpeed(motion: Motion, reach: number): number {
     const pace = (2 * Math.sqrt(x * x + y * y + z * z)) / motion.period;
     return motion.ease === 'even' ? pace : 1.5 * pace;
   }
+  if (motion.kind === 'spin') return (2 * Math.PI * Math.abs(motion.turns) * reach) / motion.period;
   const radians = (motion.angle * Math.PI) / 180;
   const rate = (motion.ease === 'even' ? 4 : 2 * Math.PI) / motion.period;
   return radians * rate * reach;

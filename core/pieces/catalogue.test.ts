@@ -27,14 +27,19 @@ test.each(FAMILIES.map((family) => [family.id, family] as const))(
       Object.fromEntries(
         family.params.map((param) => [
           param.key,
-          param.kind === 'choice'
-            ? fc.constantFrom(...param.options.map(({ value }) => value))
-            : fc
-                .integer({
-                  min: Math.ceil(param.min * 10),
-                  max: Math.min(Math.floor(param.max * 10), 150),
-                })
-                .map((n) => n / 10),
+          param.kind === 'text'
+            ? fc.constant('Words')
+            : param.kind === 'choice'
+              ? fc.constantFrom(...param.options.map(({ value }) => value))
+              : fc
+                  .integer({
+                    min: Math.ceil(param.min * 10),
+                    max: Math.max(
+                      Math.ceil(param.min * 10),
+                      Math.min(Math.floor(param.max * 10), 150),
+                    ),
+                  })
+                  .map((n) => n / 10),
         ]),
       ),
     );
@@ -42,7 +47,10 @@ test.each(FAMILIES.map((family) => [family.id, family] as const))(
       fc.property(size, params, (s, p) => {
         const { parts, shapes } = localGeometry({ family: id, size: s, params: p });
         const hulls = shapes.flatMap(({ form }) => (form.kind === 'hull' ? [form.solid] : []));
-        for (const solid of [...parts.map((part) => part.solid), ...hulls]) {
+        for (const solid of [
+          ...parts.flatMap((part) => (part.mesh ? [] : [part.solid])),
+          ...hulls,
+        ]) {
           const wrong = soundness(solid);
           if (wrong) throw new Error(wrong);
         }

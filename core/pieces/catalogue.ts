@@ -1,25 +1,31 @@
 import type { Piece } from '../course';
 import { specOf, type Family } from './family';
-import { cairn, lantern, shell, start } from './marks';
-import { arm, drift, thorns } from './movers';
-import { beam, block, pillar, post, ramp, slab, steps } from './stones';
+import {
+  cairn,
+  DRAWN,
+  FLOORS,
+  HAZARDS,
+  MARKS,
+  MOVERS,
+  SCENERY,
+  STONES,
+  TIMBER,
+  TRACK,
+  WALLS,
+} from './families';
 
 /** Every family, in the order of the tray. */
 export const FAMILIES: readonly Family[] = [
-  slab,
-  block,
-  ramp,
-  steps,
-  pillar,
-  beam,
-  post,
-  thorns,
-  arm,
-  drift,
-  shell,
-  cairn,
-  start,
-  lantern,
+  ...FLOORS,
+  ...DRAWN,
+  ...STONES,
+  ...TIMBER,
+  ...WALLS,
+  ...TRACK,
+  ...HAZARDS,
+  ...MOVERS,
+  ...MARKS,
+  ...SCENERY,
 ];
 
 const byId = new Map(FAMILIES.map((family) => [family.id, family]));

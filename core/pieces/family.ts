@@ -2,33 +2,68 @@ import type { Material, Piece } from '../course';
 import type { Polyhedron, Vec3 } from '../geometry';
 import type { Motion } from '../motion';
 
-/** What a facet is made of; the scene and the drawings have a side and a top colour for each. */
-export type Tone = Material | 'thorn' | 'mover' | 'shell' | 'flag' | 'lamp';
+/** What a facet is made of: a material, a tone of the catalogue's own, or a colour as `#rrggbb`. */
+export type Tone = Material | NamedTone | `#${string}`;
+export type NamedTone =
+  | 'thorn'
+  | 'mover'
+  | 'shell'
+  | 'flag'
+  | 'lamp'
+  | 'leaf'
+  | 'pine'
+  | 'reed'
+  | 'mud'
+  | 'steam'
+  | 'beam'
+  | 'sail'
+  | 'tar';
 
 /** What a collision shape is to the runner. */
-export type Role = 'solid' | 'hazard' | 'pickup' | 'checkpoint' | 'goal';
+export type Role = 'solid' | 'hazard' | 'pickup' | 'checkpoint' | 'goal' | 'portal' | 'switch';
 
-/** A convex solid that is drawn. */
+/** What ground does to a runner on it: how well it holds, how fast it lets go, how it throws up. */
+export interface Surface {
+  /** Part of the usual change of speed on the ground. */
+  readonly grip?: number;
+  /** Part of the usual top speed. */
+  readonly pace?: number;
+  /** Upward speed given on landing, m/s. */
+  readonly bounce?: number;
+}
+
+/** A solid that is drawn, convex unless it says otherwise. */
 export interface Part {
   readonly solid: Polyhedron;
   readonly tone: Tone;
   /** Whether it goes with the piece's motion; parts that do not stay where the piece stands. */
   readonly moving?: boolean;
+  /** A closed solid that is not convex. */
+  readonly mesh?: boolean;
 }
 
 /** A convex shape that touches: a solid, or a ball about a point. */
 export interface Shape {
   readonly role: Role;
   readonly moving?: boolean;
+  readonly surface?: Surface;
+  /** Gives way some time after it was stood on, or is away while its gate is open. */
+  readonly lock?: 'gives' | 'barred';
   readonly form:
     | { readonly kind: 'hull'; readonly solid: Polyhedron }
     | { readonly kind: 'ball'; readonly centre: Vec3; readonly radius: number };
 }
 
-/** An open end that another piece may join: a place on the rim and the heading out of it in degrees. */
+/**
+ * An open end that another piece may join: its middle on the top, and the heading out of it in
+ * degrees. Ends join ends of their own kind first: track to track, rim to anything.
+ */
 export interface Socket {
   readonly at: Vec3;
   readonly heading: number;
+  /** Degrees by which the way out of the end rises. */
+  readonly pitch?: number;
+  readonly kind: 'track' | 'rim' | 'wall';
 }
 
 /** All that is known of a piece's form, in its own frame: foot's middle at the origin. */
@@ -56,9 +91,25 @@ export interface ChoiceParam extends ParamBase {
   readonly options: readonly { readonly value: string; readonly label: string }[];
   readonly initial: string;
 }
-export type Param = NumberParam | ChoiceParam;
+export interface TextParam extends ParamBase {
+  readonly kind: 'text';
+  readonly initial: string;
+}
+export type Param = NumberParam | ChoiceParam | TextParam;
 
-export type FamilyGroup = 'stones' | 'timber' | 'hazards' | 'movers' | 'marks';
+/** Groups of families, in the order of the tray. */
+export const FAMILY_GROUPS = [
+  'floors',
+  'stones',
+  'timber',
+  'walls',
+  'track',
+  'hazards',
+  'movers',
+  'marks',
+  'scenery',
+] as const;
+export type FamilyGroup = (typeof FAMILY_GROUPS)[number];
 
 /** A settled piece's dimensions and settings: every default filled in. */
 export interface Spec {
@@ -66,6 +117,9 @@ export interface Spec {
   readonly tone: Tone;
   readonly number: (key: string) => number;
   readonly choice: (key: string) => string;
+  /** What the maker drew for it, of families that are drawn. */
+  readonly outline?: NonNullable<Piece['outline']>;
+  readonly line?: NonNullable<Piece['line']>;
 }
 
 /** A kind of piece: its settings and the one description of its form. */
@@ -81,11 +135,18 @@ export interface Family {
   /** Whether the size may be changed. */
   readonly sizable: boolean;
   readonly params: readonly Param[];
+  /** Families that come from a drawn outline or line; their own tools lay them. */
+  readonly drawn?: 'outline' | 'line';
+  /** What a pickup is worth. */
+  readonly worth?: number;
   readonly build: (spec: Spec) => PieceGeometry;
 }
 
 /** The piece's dimensions and settings with the family's defaults filled in. */
-export function specOf(family: Family, piece: Pick<Piece, 'size' | 'params' | 'look'>): Spec {
+export function specOf(
+  family: Family,
+  piece: Pick<Piece, 'size' | 'params' | 'look' | 'outline' | 'line'>,
+): Spec {
   const value = (key: string) => {
     const given = piece.params?.[key];
     const param = family.params.find((p) => p.key === key);
@@ -93,8 +154,10 @@ export function specOf(family: Family, piece: Pick<Piece, 'size' | 'params' | 'l
   };
   return {
     size: piece.size && family.sizable ? piece.size : family.size,
-    tone: piece.look?.material ?? family.material,
+    tone: (piece.look?.colour as Tone) ?? piece.look?.material ?? family.material,
     number: (key) => value(key) as number,
     choice: (key) => value(key) as string,
+    outline: piece.outline,
+    line: piece.line,
   };
 }

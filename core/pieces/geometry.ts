@@ -14,9 +14,10 @@ import {
 } from '../geometry';
 import { placeMotion, type Motion } from '../motion';
 import { familyOf } from './catalogue';
+import { flipped } from './flip';
 import { specOf, type Part, type PieceGeometry, type Shape } from './family';
 
-type Form = Pick<Piece, 'family' | 'size' | 'params' | 'look'>;
+type Form = Pick<Piece, 'family' | 'size' | 'params' | 'look' | 'flip' | 'outline' | 'line'>;
 
 // Pieces of one form are many; what is known of a form is kept for all of them, and for a piece
 // object that is met again, as edits share the pieces they do not change.
@@ -33,6 +34,7 @@ export function localGeometry(piece: Form): PieceGeometry {
   if (!known) {
     const family = familyOf(piece.family);
     known = family.build(specOf(family, piece));
+    if (piece.flip) known = flipped(known);
     if (byForm.size >= MOST_FORMS) byForm.clear();
     byForm.set(key, known);
   }
@@ -41,8 +43,16 @@ export function localGeometry(piece: Form): PieceGeometry {
 }
 
 /** A name for all that decides a piece's form and look. */
-export const formKey = ({ family, size, params, look }: Form): string =>
-  `${family}|${size ?? ''}|${params ? JSON.stringify(params) : ''}|${look?.material ?? ''}`;
+export const formKey = ({ family, size, params, look, flip, outline, line }: Form): string =>
+  [
+    family,
+    size ?? '',
+    params ? JSON.stringify(params) : '',
+    look?.colour ?? look?.material ?? '',
+    flip ? 'flip' : '',
+    outline ? JSON.stringify(outline) : '',
+    line ? JSON.stringify(line) : '',
+  ].join('|');
 
 export const NO_TURN_DEGREES: Vec3 = [0, 0, 0];
 

@@ -1,7 +1,10 @@
-import type { Tone } from './family';
+import type { Material } from '../course';
+import type { NamedTone, Tone } from './family';
 
 /** Colours of a facet as it is seen: seen from the side, and facing up; sRGB hexadecimal. */
-export const TONES: Readonly<Record<Tone, { readonly side: string; readonly top: string }>> = {
+export const TONES: Readonly<
+  Record<Material | NamedTone, { readonly side: string; readonly top: string }>
+> = {
   stone: { side: '#857E70', top: '#C9C1A8' },
   slate: { side: '#6F7A7C', top: '#B7BFB3' },
   timber: { side: '#9A7448', top: '#C59B66' },
@@ -10,6 +13,18 @@ export const TONES: Readonly<Record<Tone, { readonly side: string; readonly top:
   mover: { side: '#2C6E7C', top: '#7FB3B8' },
   shell: { side: '#C9A227', top: '#F0D36B' },
   flag: { side: '#6C4D87', top: '#8E6FA8' },
+  rope: { side: '#A48A5F', top: '#D2BC8E' },
+  metal: { side: '#59666B', top: '#94A3A6' },
+  ice: { side: '#8FB4BF', top: '#DCECEE' },
+  glow: { side: '#D9B45A', top: '#FFF0C4' },
+  leaf: { side: '#62814F', top: '#93AE6C' },
+  pine: { side: '#3E6150', top: '#5F8868' },
+  reed: { side: '#87884F', top: '#B4AE70' },
+  mud: { side: '#6E5C49', top: '#957F65' },
+  steam: { side: '#C9D3D2', top: '#F1F4F1' },
+  beam: { side: '#E58C5A', top: '#F6B98A' },
+  sail: { side: '#D8CDB6', top: '#F4ECDA' },
+  tar: { side: '#34414A', top: '#55636B' },
   lamp: { side: '#E0B040', top: '#FBE7A6' },
 };
 
@@ -23,6 +38,16 @@ export const rgb = (hex: string): [number, number, number] => [
 const LIGHTS = new Map<Tone, [number[], number[]]>();
 // Towards the sun: from the right, above and in front.
 const SUN = [0.46, 0.76, 0.46];
+
+/** The side and top colour of a tone; a colour of the maker's own is shaded and lightened for them. */
+function lightsOf(tone: Tone): [number[], number[]] {
+  if (!tone.startsWith('#')) {
+    const { side, top } = TONES[tone as Material | NamedTone];
+    return [rgb(side), rgb(top)];
+  }
+  const own = rgb(tone);
+  return [own.map((c) => c * 0.74), own.map((c) => c + (1 - c) * 0.2)];
+}
 
 /**
  * Daylight on a flat facet: the side colour going over into the top colour by how much it faces up,
@@ -39,7 +64,7 @@ export function facetColour(
 ): [number, number, number] {
   let light = LIGHTS.get(tone);
   if (!light) {
-    light = [rgb(TONES[tone].side), rgb(TONES[tone].top)];
+    light = lightsOf(tone);
     LIGHTS.set(tone, light);
   }
   const up = Math.max(0, ny);

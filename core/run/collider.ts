@@ -1,7 +1,7 @@
 import { ballBody, hullBody, type Body } from '../collision';
 import { mapPoints, type Vec3 } from '../geometry';
 import { applyPose, poseAt, STILL, type Motion, type Pose } from '../motion';
-import type { Role, Shape } from '../pieces';
+import type { Role, Shape, Surface } from '../pieces';
 import { HOPPER_HALF, HOPPER_LIFT, HOPPER_RADIUS } from './hopper';
 
 /** One convex shape of a piece, ready to be run against. */
@@ -12,6 +12,10 @@ export interface Collider {
   readonly piece: number;
   readonly role: Role;
   readonly form: Shape['form'];
+  /** What it does to a runner that stands on it. */
+  readonly surface?: Surface;
+  /** Place in World.locks of what may take it away, or -1. */
+  readonly lock: number;
   readonly motion: Motion | null;
   /** The box about every place of the runner's foot where it may touch, at any time. */
   readonly low: Vec3;
@@ -42,9 +46,9 @@ export function poseCollider(collider: Collider, tick: number): void {
   collider.poseTick = tick;
 }
 
-/** The collider's body: of a slide at rest, of a swing at the tick it is posed at. */
+/** The collider's body: of a slide at rest, of what turns at the tick it is posed at. */
 export function posedBody(collider: Collider): Body {
-  if (collider.motion?.kind === 'swing') {
+  if (collider.motion && collider.motion.kind !== 'slide') {
     if (!collider.body || collider.bodyTick !== collider.poseTick) {
       collider.body = bodyOf(collider.form, collider.pose);
       collider.bodyTick = collider.poseTick;
@@ -54,7 +58,7 @@ export function posedBody(collider: Collider): Body {
   return (collider.body ??= bodyOf(collider.form, STILL));
 }
 
-/** Samples of a swing over its period for its box; between two the tip strays by under a percent. */
+/** Samples of a turning motion over its period for its box; between two the tip strays by under a percent. */
 const SWING_SAMPLES = 48;
 
 /** The box about all that a shape may touch over time, as places of the runner's foot. */

@@ -25,7 +25,7 @@ function advance(
   out: Contact,
   skip = -1,
 ): number {
-  if (!trace(world, s.tick, s.x, s.y, s.z, dx, dy, dz, out, skip)) {
+  if (!trace(world, s, s.x, s.y, s.z, dx, dy, dz, out, skip)) {
     s.x += dx;
     s.y += dy;
     s.z += dz;

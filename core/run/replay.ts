@@ -22,6 +22,7 @@ export interface RunResult {
   readonly gathered: number;
   readonly pickups: number;
   readonly falls: number;
+  readonly jumps: number;
   readonly events: readonly RunEvent[];
   /** Foot places, x y z for each tick, the start first, m. */
   readonly path: Float64Array;
@@ -94,6 +95,7 @@ export function summarise(
     gathered: state.gatheredCount,
     pickups: world.pickups.length,
     falls: state.falls,
+    jumps: state.jumps,
     events,
     path,
     poses: poseHash(path),

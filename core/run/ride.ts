@@ -1,4 +1,5 @@
 import { carriedAlong, poseCollider } from './collider';
+import { isAway } from './lock';
 import { shove } from './move';
 import type { Path } from './path';
 import { SKIN, type RunState } from './state';
@@ -29,6 +30,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
   for (const c of movers) {
     if (s.x < c.low[0] || s.x > c.high[0] || s.y < c.low[1] || s.y > c.high[1]) continue;
     if (s.z < c.low[2] || s.z > c.high[2]) continue;
+    if (isAway(world, s, c)) continue;
     const gap = gapTo(c, s.tick, s.x, s.y, s.z);
     if (gap.distance >= TOUCHING) continue;
     let { nx, ny, nz } = gap;
@@ -53,6 +55,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
   if (pusher < 0) return -1;
   for (const c of solids) {
     if (s.x < c.low[0] || s.x > c.high[0] || s.y < c.low[1] || s.y > c.high[1]) continue;
+    if (isAway(world, s, c)) continue;
     if (gapTo(c, s.tick, s.x, s.y, s.z).distance < -CRUSH) return pusher;
   }
   return -1;

@@ -51,6 +51,19 @@ export interface RunState {
   /** Ticks for which inputs are still ignored. */
   rest: number;
   falls: number;
+  /** Jumps made: the strokes of a course that counts them. */
+  jumps: number;
+  /** Worth of what was gathered. */
+  worth: number;
+  /** Times round that are done. */
+  lap: number;
+  /** Ticks spent within the goal. */
+  held: number;
+  /** For each of World.locks the tick that set it off, or until which it is open; -1 for never. */
+  locks: Int32Array;
+  /** The portal come out of last that was not left yet, as a piece, or -1; and when it was last met. */
+  portal: number;
+  portalTick: number;
   /** Tick at which the shut goal was last touched. */
   shutTick: number;
   /** Seconds from start to goal, or -1 while running. */
@@ -86,6 +99,13 @@ export function startState(world: World): RunState {
     gatheredCount: 0,
     rest: 0,
     falls: 0,
+    jumps: 0,
+    worth: 0,
+    lap: 0,
+    held: 0,
+    locks: new Int32Array(world.locks.length).fill(-1),
+    portal: -1,
+    portalTick: -1,
     shutTick: -1e9,
     finish: -1,
   };
@@ -94,4 +114,5 @@ export function startState(world: World): RunState {
 export const cloneState = (state: RunState): RunState => ({
   ...state,
   gathered: state.gathered.slice(),
+  locks: state.locks.slice(),
 });

@@ -1,8 +1,11 @@
 import { cosDeg, sinDeg } from '../geometry';
 import type { Emit, RunEvent } from './event';
+import { familyOf } from '../pieces';
 import { DT } from './hopper';
+import { openGates, standOn } from './lock';
 import { fly, leaveGround, walk } from './move';
 import { beginPath, newPath } from './path';
+import { goThrough } from './portal';
 import { carry, pushedBy } from './ride';
 import { meetings, type Meeting } from './sense';
 import { FULL_PAD, NO_INPUT, SKIN, type Input, type RunState } from './state';
@@ -40,7 +43,9 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
     const speed = fly(world, s, path);
     if (speed >= 0) say(world, s, emit, 'land');
   }
+  if (s.ground >= 0) feel(world, s, emit);
 
+  if (s.portal >= 0 && s.tick - s.portalTick > 1) s.portal = -1;
   for (const meeting of meetings(world, s, path)) {
     if (meet(world, s, meeting, emit)) return;
   }
@@ -64,6 +69,18 @@ function say(
   emit({ kind, tick: s.tick, time, x: s.x, y: s.y, z: s.z, piece: world.pieces[piece]?.id });
 }
 
+/** What the ground does: it may give way, or throw the runner up. */
+function feel(world: World, s: RunState, emit: Emit): void {
+  standOn(world, s);
+  const bounce = world.colliders[s.ground].surface?.bounce;
+  if (bounce === undefined) return;
+  leaveGround(world, s);
+  s.vy = bounce;
+  s.coyote = 0;
+  s.rising = false;
+  say(world, s, emit, 'bounce');
+}
+
 /** Brings the speed over the map towards what the pad asks for. */
 function steer(world: World, s: RunState, input: Input): void {
   const { hopper } = world;
@@ -74,10 +91,13 @@ function steer(world: World, s: RunState, input: Input): void {
     px /= push;
     pz /= push;
   }
-  const ax = px * hopper.topSpeed - s.vx;
-  const az = pz * hopper.topSpeed - s.vz;
+  const surface = s.ground >= 0 ? world.colliders[s.ground].surface : undefined;
+  const topSpeed = hopper.topSpeed * (surface?.pace ?? 1);
+  const ax = px * topSpeed - s.vx;
+  const az = pz * topSpeed - s.vz;
   const change = Math.sqrt(ax * ax + az * az);
-  const most = (s.ground >= 0 ? hopper.acceleration : hopper.airAcceleration) * DT;
+  const grip = surface?.grip ?? 1;
+  const most = (s.ground >= 0 ? hopper.acceleration * grip : hopper.airAcceleration) * DT;
   const part = change <= most ? 1 : most / change;
   s.vx += ax * part;
   s.vz += az * part;
@@ -111,6 +131,7 @@ function jump(world: World, s: RunState, input: Input, emit: Emit): void {
     s.coyote = 0;
     s.buffer = 0;
     s.rising = true;
+    s.jumps++;
     say(world, s, emit, 'jump', 0);
   } else if (s.ground < 0 && s.coyote > 0) s.coyote--;
   if (s.rising && s.vy <= 0) s.rising = false;
@@ -128,6 +149,7 @@ function meet(world: World, s: RunState, { collider, part }: Meeting, emit: Emit
     if (s.gathered[place]) return false;
     s.gathered[place] = 1;
     s.gatheredCount++;
+    s.worth += familyOf(world.pieces[piece].family).worth ?? 0;
     say(world, s, emit, 'pickup', part, piece);
   } else if (role === 'checkpoint') {
     const place = world.checkpoints.findIndex((c) => c.piece === piece);
@@ -136,14 +158,13 @@ function meet(world: World, s: RunState, { collider, part }: Meeting, emit: Emit
     s.checkpoint = place;
     say(world, s, emit, 'checkpoint', part, piece);
   } else if (role === 'goal') {
-    if (world.gatherAll && s.gatheredCount < world.pickups.length) {
-      if (s.tick - s.shutTick >= SHUT_REST) say(world, s, emit, 'shut', part, piece);
-      s.shutTick = s.tick;
-      return false;
-    }
-    s.finish = (s.tick - 1 + part) * DT;
-    say(world, s, emit, 'goal', part, piece);
+    return meetGoal(world, s, part, piece, emit);
+  } else if (role === 'portal') {
+    if (!goThrough(world, s, piece)) return false;
+    say(world, s, emit, 'portal', 1, piece);
     return true;
+  } else if (role === 'switch') {
+    if (openGates(world, s, world.pieces[piece])) say(world, s, emit, 'switch', part, piece);
   } else if (role === 'hazard') {
     say(world, s, emit, 'hazard', part, piece);
     s.falls++;
@@ -151,6 +172,32 @@ function meet(world: World, s: RunState, { collider, part }: Meeting, emit: Emit
     return true;
   }
   return false;
+}
+
+/** Acts on the goal being met, by the kind of the course. Returns whether the tick ends with it. */
+function meetGoal(world: World, s: RunState, part: number, piece: number, emit: Emit): boolean {
+  const { kind, checkpoints } = world;
+  const shut = () => {
+    if (s.tick - s.shutTick >= SHUT_REST) say(world, s, emit, 'shut', part, piece);
+    s.shutTick = s.tick;
+    return false;
+  };
+  if (kind === 'gather' && s.gatheredCount < world.pickups.length) return shut();
+  if (kind === 'hold' && ++s.held < world.holdTicks) return false;
+  if (kind === 'laps') {
+    const last = Math.max(...checkpoints.map(({ number }) => number));
+    if (s.checkpoint < 0 || checkpoints[s.checkpoint].number < last) return shut();
+    s.lap++;
+    if (s.lap < world.laps) {
+      s.checkpoint = -1;
+      s.shutTick = s.tick;
+      say(world, s, emit, 'lap', part, piece);
+      return false;
+    }
+  }
+  s.finish = (s.tick - 1 + part) * DT;
+  say(world, s, emit, 'goal', part, piece);
+  return true;
 }
 
 /** Puts the runner back to its last checkpoint, standing still. */

@@ -1,5 +1,5 @@
 import type { Course } from '../course';
-import { localGeometry, toWorld, worldMotion } from '../pieces';
+import { localGeometry, touches, toWorld, worldMotion } from '../pieces';
 
 /** How far below the lowest ground the tide stands when the maker says nothing, m. */
 const BELOW_GROUND = 1.2;
@@ -16,6 +16,7 @@ export function tideLine(course: Course): number {
     const motion = worldMotion(piece);
     const sink = motion?.kind === 'slide' ? Math.min(0, motion.travel[1]) : 0;
     if (piece.family === 'start') lowest = Math.min(lowest, piece.at[1]);
+    if (!touches(course, piece)) continue;
     for (const { role, form } of localGeometry(piece).shapes) {
       if (role !== 'solid') continue;
       let top = -Infinity;

@@ -1,6 +1,8 @@
 import { clearance, newClearance, newTouch, sweep, type Clearance, type Touch } from '../collision';
 import { poseCollider, posedBody, type Collider } from './collider';
 import { HOPPER_LIFT, HOPPER_RADIUS } from './hopper';
+import { isAway } from './lock';
+import type { RunState } from './state';
 import { nearBox, type World } from './world';
 
 /** The first touch of a traced way, and what was touched. */
@@ -17,7 +19,7 @@ export const newContact = (): Contact => ({ ...newTouch(), collider: -1 });
  */
 export function trace(
   world: World,
-  tick: number,
+  s: RunState,
   x: number,
   y: number,
   z: number,
@@ -44,7 +46,8 @@ export function trace(
       continue;
     }
     if (c.index === skip) continue;
-    if (sweepCollider(c, tick, x, y, z, dx, dy, dz, out)) out.collider = c.index;
+    if (c.lock >= 0 && isAway(world, s, c)) continue;
+    if (sweepCollider(c, s.tick, x, y, z, dx, dy, dz, out)) out.collider = c.index;
   }
   return out.collider >= 0;
 }

@@ -1,10 +1,11 @@
-import type { Course, Piece } from '../course';
+import type { Course, CourseKind, Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { STILL } from '../motion';
-import { cairnNumber, localGeometry, worldMotion, worldShapes } from '../pieces';
+import { cairnNumber, touches, worldMotion, worldShapes } from '../pieces';
 import { reach, type Collider } from './collider';
 import { Grid } from './grid';
 import { hopperOf, type Hopper } from './hopper';
+import { lockOf, type Lock } from './lock';
 import { tideLine } from './tide';
 
 /** Where a run begins or goes on: the foot's place and the heading in degrees about y. */
@@ -32,8 +33,14 @@ export interface World {
   readonly checkpoints: readonly Checkpoint[];
   /** Pickups by their piece, in order. */
   readonly pickups: readonly number[];
-  /** Whether every pickup is needed before the goal counts. */
-  readonly gatherAll: boolean;
+  /** Portals by their piece, in order. */
+  readonly portals: readonly number[];
+  readonly locks: readonly Lock[];
+  /** What ends a run. */
+  readonly kind: CourseKind;
+  /** Times round, of laps; ticks within the goal, of holding it. */
+  readonly laps: number;
+  readonly holdTicks: number;
   /** Height of the tide line, m. */
   readonly tide: number;
   /** The depth (z) the runner keeps to, or null where it may go anywhere. */
@@ -54,6 +61,10 @@ export interface Near {
   movers: Collider[];
   sensors: Collider[];
 }
+
+/** Times round and seconds within the goal when the maker says nothing. */
+export const DEFAULT_LAPS = 3;
+export const DEFAULT_HOLD = 10;
 
 /** Thrown when a course cannot be run at all. */
 export class NotRunnable extends Error {
@@ -76,15 +87,21 @@ export function buildWorld(course: Course): World {
   const colliders: Collider[] = [];
   const checkpoints: Checkpoint[] = [];
   const pickups: number[] = [];
+  const portals: number[] = [];
+  const locks: Lock[] = [];
   pieces.forEach((piece, index) => {
     const motion = worldMotion(piece) ?? null;
-    for (const shape of worldShapes(piece)) {
+    const shapes = touches(course, piece) ? worldShapes(piece) : [];
+    for (const shape of shapes) {
+      if (shape.lock) locks.push(lockOf(piece, shape.lock));
       const moves = shape.moving ? motion : null;
       colliders.push({
         index: colliders.length,
         piece: index,
         role: shape.role,
         form: shape.form,
+        surface: shape.surface,
+        lock: shape.lock ? locks.length - 1 : -1,
         motion: moves,
         ...reach(shape.form, moves),
         body: null,
@@ -98,7 +115,8 @@ export function buildWorld(course: Course): World {
       const number = cairnNumber(piece);
       checkpoints.push({ ...spotOf(piece, lane), piece: index, number });
     }
-    if (localGeometry(piece).shapes.some(({ role }) => role === 'pickup')) pickups.push(index);
+    if (shapes.some(({ role }) => role === 'pickup')) pickups.push(index);
+    if (shapes.some(({ role }) => role === 'portal')) portals.push(index);
   });
 
   return {
@@ -108,7 +126,11 @@ export function buildWorld(course: Course): World {
     start: spotOf(first, lane),
     checkpoints,
     pickups,
-    gatherAll: course.kind === 'gather',
+    portals,
+    locks,
+    kind: course.kind,
+    laps: course.laps ?? DEFAULT_LAPS,
+    holdTicks: Math.round((course.hold ?? DEFAULT_HOLD) * 120),
     tide: tideLine(course),
     lane,
     near: {

@@ -1,6 +1,18 @@
 import type { Piece } from '@/core/course';
-import { dot, faceNormal, normalize, sub, type Vec3 } from '@/core/geometry';
-import { facetColour, planOutline, worldParts, type Part } from '@/core/pieces';
+import { normalize, rotate, sub, type Vec3 } from '@/core/geometry';
+import {
+  facetColour,
+  facetsOf,
+  familyOf,
+  localGeometry,
+  planOutline,
+  toWorld,
+  turnOf,
+  worldParts,
+  type Facet,
+  type Part,
+  type PieceGeometry,
+} from '@/core/pieces';
 
 /** Flat facets and ink lines ready for drawing; three numbers a corner, world places. */
 export interface Baked {
@@ -11,32 +23,30 @@ export interface Baked {
   readonly lines: Float32Array;
 }
 
-/** Edges sharper than this get an ink line: the cosine of 28 degrees. */
-const SHARP = 0.883;
-
-/** Bakes solids: facets are flat, so light by corner is exact. */
-export function bakeParts(parts: readonly Part[]): Baked {
+/** Bakes facets: they are flat, so light by corner is exact. */
+function bakeFacets(
+  facets: readonly Facet[],
+  place: (p: Vec3) => Vec3 = (p) => p,
+  turn: (n: Vec3) => Vec3 = (n) => n,
+): Baked {
   const positions: number[] = [];
   const colours: number[] = [];
   const lines: number[] = [];
-  parts.forEach(({ solid, tone }, part) => {
-    const seen = new Map<string, Vec3>();
-    solid.faces.forEach((face, f) => {
-      const n = faceNormal(solid, face);
-      const first = solid.points[face[0]];
-      const mark = f * 31 + part * 7 + Math.round(first[0] * 13 + first[2] * 17);
-      const colour = facetColour(tone, n[0], n[1], n[2], mark);
-      for (let i = 1; i + 1 < face.length; i++) {
-        positions.push(...first, ...solid.points[face[i]], ...solid.points[face[i + 1]]);
-        colours.push(...colour, ...colour, ...colour);
-      }
-      face.forEach((a, i) => {
-        const b = face[(i + 1) % face.length];
-        const key = a < b ? `${a} ${b}` : `${b} ${a}`;
-        const other = seen.get(key);
-        if (!other) seen.set(key, n);
-        else if (dot(n, other) < SHARP) lines.push(...solid.points[a], ...solid.points[b]);
-      });
+  const drawn = new Set<number>();
+  facets.forEach(({ points, normal, tone, ink }, f) => {
+    const corners = points.map(place);
+    const n = turn(normal);
+    const first = corners[0];
+    const mark = f * 31 + Math.round(first[0] * 13 + first[2] * 17);
+    const colour = facetColour(tone, n[0], n[1], n[2], mark);
+    for (let i = 1; i + 1 < corners.length; i++) {
+      positions.push(...first, ...corners[i], ...corners[i + 1]);
+      colours.push(...colour, ...colour, ...colour);
+    }
+    ink.forEach((edge, i) => {
+      if (edge < 0 || drawn.has(edge)) return;
+      drawn.add(edge);
+      lines.push(...corners[i], ...corners[(i + 1) % corners.length]);
     });
   });
   return {
@@ -46,20 +56,36 @@ export function bakeParts(parts: readonly Part[]): Baked {
   };
 }
 
+export const bakeParts = (parts: readonly Part[]): Baked => bakeFacets(facetsOf(parts));
+
+const NOTHING = bakeFacets([]);
+const facetsByForm = new WeakMap<PieceGeometry, Facet[]>();
+
 const still = new WeakMap<Piece, Baked>();
 
 /** What stands still of a piece. Pickups turn in a run, so nothing of them does. */
 export function bakeStill(piece: Piece): Baked {
   let known = still.get(piece);
   if (!known) {
-    known = bakeParts(turns(piece) ? [] : worldParts(piece).filter(({ moving }) => !moving));
+    known = turns(piece) ? NOTHING : bakeRest(piece);
     still.set(piece, known);
   }
   return known;
 }
 
+function bakeRest(piece: Piece): Baked {
+  const form = localGeometry(piece);
+  let facets = facetsByForm.get(form);
+  if (!facets) {
+    facets = facetsOf(form.parts.filter(({ moving }) => !moving));
+    facetsByForm.set(form, facets);
+  }
+  const turn = turnOf(piece);
+  return bakeFacets(facets, toWorld(piece), (n) => rotate(turn, n));
+}
+
 /** Whether a piece turns about its own upright while a run goes on. */
-export const turns = (piece: Piece): boolean => piece.family === 'shell';
+export const turns = (piece: Piece): boolean => familyOf(piece.family).worth !== undefined;
 
 /** Many bakes as one. */
 export function joinBaked(all: readonly Baked[]): Baked {

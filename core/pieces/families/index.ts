@@ -1,0 +1,11 @@
+export { FLOORS } from './floors';
+export { STONES } from './stones';
+export { TIMBER } from './timber';
+export { WALLS } from './walls';
+export { TRACK } from './track';
+export { HAZARDS } from './hazards';
+export { MOVERS } from './movers';
+export { MARKS } from './marks';
+export { SCENERY } from './scenery';
+export { DRAWN } from './drawn';
+export { cairn } from './marks';
