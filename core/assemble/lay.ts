@@ -6,7 +6,19 @@ import { freshIds } from './ids';
 /** A piece before it is laid: everything but its id. */
 export type PieceInHand = Pick<
   Piece,
-  'family' | 'at' | 'turn' | 'size' | 'params' | 'look' | 'name'
+  | 'family'
+  | 'at'
+  | 'turn'
+  | 'size'
+  | 'params'
+  | 'look'
+  | 'name'
+  | 'flip'
+  | 'outline'
+  | 'line'
+  | 'collision'
+  | 'group'
+  | 'layer'
 >;
 
 /** The course with one more piece. A cairn without a number gets the next one. */
@@ -38,26 +50,4 @@ function nextCairnNumber(course: Course): number {
 /** The course without the pieces. */
 export function removePieces(course: Course, choice: ReadonlySet<string>): Course {
   return { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
-}
-
-/** Copies of the pieces, moved by an offset in metres; returns the course and the copies' ids. */
-export function duplicatePieces(
-  course: Course,
-  choice: ReadonlySet<string>,
-  by: readonly [number, number, number],
-): { course: Course; copies: string[] } {
-  const copies = course.pieces
-    .filter(({ id }) => choice.has(id))
-    .map(({ params, ...piece }): PieceInHand => {
-      // A copied checkpoint is another checkpoint: it gets a number of its own.
-      const { number: __, ...others } = params ?? {};
-      const kept = piece.family === 'cairn' ? others : params;
-      return {
-        ...piece,
-        ...(kept && Object.keys(kept).length > 0 ? { params: kept } : {}),
-        at: [piece.at[0] + by[0], piece.at[1] + by[1], piece.at[2] + by[2]],
-      };
-    });
-  const next = layPieces(course, copies);
-  return { course: next, copies: next.pieces.slice(course.pieces.length).map(({ id }) => id) };
 }

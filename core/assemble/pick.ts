@@ -1,5 +1,5 @@
 import type { Course } from '../course';
-import { faceNormal, type Polyhedron, type Vec3 } from '../geometry';
+import { cross, dot, faceNormal, sub, type Polyhedron, type Vec3 } from '../geometry';
 import { localGeometry, pieceBounds, touches, worldParts } from '../pieces';
 import type { Ray } from './snap';
 
@@ -10,14 +10,17 @@ const KIND = 0.05;
  * The piece a ray meets first, by what is drawn of it at rest.
  * @returns its id and the distance along the ray in units of its direction, or null
  */
-export function pickPiece(course: Course, ray: Ray): { id: string; t: number } | null {
+export function pickPiece(
+  course: Pick<Course, 'pieces'>,
+  ray: Ray,
+): { id: string; t: number } | null {
   let best: { id: string; t: number } | null = null;
   for (const piece of course.pieces) {
     const { low, high } = pieceBounds(piece);
     const near = meetsBox(ray, low, high);
     if (near === null || (best && near > best.t)) continue;
-    for (const { solid } of worldParts(piece)) {
-      const t = meetsSolid(ray, solid);
+    for (const { solid, mesh } of worldParts(piece)) {
+      const t = mesh ? meetsMesh(ray, solid) : meetsSolid(ray, solid);
       if (t !== null && (!best || t < best.t)) best = { id: piece.id, t };
     }
   }
@@ -28,13 +31,16 @@ export function pickPiece(course: Course, ray: Ray): { id: string; t: number } |
 const HEADROOM = 4;
 
 /** The ground at or below a place, as the height of what is drawn there, or null over open water. */
-export function groundBelow(course: Course, [x, y, z]: Vec3): number | null {
+export function groundBelow(
+  course: Pick<Course, 'pieces' | 'collides'>,
+  [x, y, z]: Vec3,
+): number | null {
   const solid = course.pieces.filter(
     (piece) =>
       touches(course, piece) && localGeometry(piece).shapes.some(({ role }) => role === 'solid'),
   );
   const from: Vec3 = [x, y + HEADROOM, z];
-  const under = pickPiece({ ...course, pieces: solid }, { from, along: [0, -1, 0] });
+  const under = pickPiece({ pieces: solid }, { from, along: [0, -1, 0] });
   return under ? from[1] - under.t : null;
 }
 
@@ -68,4 +74,27 @@ function meetsSolid({ from, along }: Ray, solid: Polyhedron): number | null {
     else if (gap > 0) return null;
   }
   return enter <= leave ? enter : null;
+}
+
+/** The nearest triangle of a closed mesh a ray meets (Möller and Trumbore, 1997). */
+function meetsMesh({ from, along }: Ray, { points, faces }: Polyhedron): number | null {
+  let best: number | null = null;
+  for (const face of faces) {
+    for (let i = 1; i + 1 < face.length; i++) {
+      const a = points[face[0]];
+      const e1 = sub(points[face[i]], a);
+      const e2 = sub(points[face[i + 1]], a);
+      const p = cross(along, e2);
+      const det = dot(e1, p);
+      if (Math.abs(det) < 1e-12) continue;
+      const s = sub(from, a);
+      const u = dot(s, p) / det;
+      const q = cross(s, e1);
+      const v = dot(along, q) / det;
+      if (u < 0 || v < 0 || u + v > 1) continue;
+      const t = dot(e2, q) / det;
+      if (t >= 0 && (best === null || t < best)) best = t;
+    }
+  }
+  return best;
 }

@@ -4,8 +4,11 @@ import type { Vec3 } from '../geometry';
 
 const clampToBounds = (v: number): number => Math.min(BOUNDS, Math.max(-BOUNDS, v));
 
-/** Metres and degrees are kept to a ten-thousandth, so that sums of steps stay round numbers. */
-export const tidy = (v: number): number => Math.round(v * 1e4) / 1e4 + 0;
+/**
+ * Metres and degrees are kept to a ten-millionth: sums of steps stay round numbers, and ends that
+ * were joined stay joined when they are moved.
+ */
+export const tidy = (v: number): number => Math.round(v * 1e7) / 1e7 + 0;
 
 /** Changes every chosen piece; the others stay the same objects. */
 export function changePieces(
@@ -31,7 +34,7 @@ export const turnPieces = (course: Course, choice: ReadonlySet<string>, degrees:
     setTurn(piece, [x, wrapTurn(y + degrees), z]);
   });
 
-/** The same heading between 0 and 360 degrees. */
+/** The same angle between 0 and 360 degrees. */
 export const wrapTurn = (degrees: number): number => tidy(((degrees % 360) + 360) % 360);
 
 /** Gives a piece a turn, leaving it out when it is none. */

@@ -4,7 +4,9 @@ import { tidy } from './place';
 import type { PieceInHand } from './lay';
 
 /** Grid steps a maker can choose, m; 0 lays freely. */
-export const GRID_STEPS = [0, 0.25, 0.5, 1, 2] as const;
+export const GRID_STEPS = [0, 0.1, 0.25, 0.5, 1, 2, 4, 8] as const;
+/** Steps of turning a maker can choose, degrees; 0 turns freely. */
+export const TURN_STEPS = [0, 5, 7.5, 15, 22.5, 30, 45, 90] as const;
 
 /** The level or upright plane on which taps land: height y, or depth z. */
 export interface WorkPlane {
@@ -30,11 +32,12 @@ export function onWorkPlane(ray: Ray, plane: WorkPlane): Vec3 | null {
   return p.some((v) => Math.abs(v) > BOUNDS) ? null : [p[0], p[1], p[2]];
 }
 
-/** The nearest place on the grid; a step of 0 leaves it where it is. */
-export const snapToGrid = (p: Vec3, step: number): Vec3 => {
-  const snap = (v: number) => (step > 0 ? tidy(Math.round(v / step) * step) : tidy(v));
-  return [snap(p[0]), snap(p[1]), snap(p[2])];
-};
+/** The nearest place on the grid of a step, or of one for each axis; 0 leaves it where it is. */
+export const snapToGrid = (p: Vec3, step: number | Vec3): Vec3 =>
+  [0, 1, 2].map((axis) => {
+    const s = typeof step === 'number' ? step : step[axis];
+    return s > 0 ? tidy(Math.round(p[axis] / s) * s) : tidy(p[axis]);
+  }) as unknown as Vec3;
 
 /** Why a piece may not be laid where it would land, in words, or null when it may. */
 export function refusal(course: Course, piece: PieceInHand): string | null {

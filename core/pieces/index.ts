@@ -1,6 +1,7 @@
 export * from './family';
 export * from './catalogue';
 export * from './geometry';
+export * from './flip';
 export * from './outline';
 export * from './wallLine';
 export { arcEnd, BED } from './families/track';

@@ -2,6 +2,7 @@ import { box, cutRectangle, extrude, prism, regularOutline, type Vec2 } from '..
 import type { Family } from '../family';
 import {
   at,
+  count,
   cutSlab,
   degrees,
   endSockets,
@@ -244,6 +245,39 @@ const setts: Family = {
   },
 };
 
+/** Kerbs on the sides where nothing goes on; the area tool sets them by what lies beside. */
+const court: Family = {
+  id: 'court',
+  label: 'Kerbed floor',
+  group: 'floors',
+  words: 'floor edge kerb border corner yard',
+  material: 'stone',
+  size: [2, 0.4, 2],
+  sizable: true,
+  params: [count('edges', 'Kerbs (1 +x, 2 +z, 4 −x, 8 −z)', 0, 0, 15)],
+  build: ({ size, tone, number }) => {
+    const [w, h, d] = size;
+    const bits = Math.round(number('edges'));
+    const t = Math.min(0.22, w / 6, d / 6);
+    const [x, z] = [w / 2, d / 2];
+    const top = h + Math.min(0.2, h);
+    // Along z the kerbs go from end to end, along x between them, so that corners belong to one.
+    const [east, south, west, north] = [1, 2, 4, 8].map((bit) => (bits & bit) !== 0);
+    const [x0, x1] = [west ? -x + t : -x, east ? x - t : x];
+    const kerbs = [
+      east && box([x - t, h, -z], [x, top, z]),
+      west && box([-x, h, -z], [-x + t, top, z]),
+      south && box([x0, h, z - t], [x1, top, z]),
+      north && box([x0, h, -z], [x1, top, -z + t]),
+    ].filter((kerb) => kerb !== false);
+    return made(
+      tone,
+      [{ solid: standingBox(size) }, ...kerbs.map((solid) => ({ solid, tone: 'slate' as const }))],
+      rimSockets(size),
+    );
+  },
+};
+
 const sheet = (
   id: string,
   label: string,
@@ -355,6 +389,7 @@ export const FLOORS: readonly Family[] = [
   grate,
   boards,
   setts,
+  court,
   ice,
   mud,
   turf,

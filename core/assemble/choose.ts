@@ -1,0 +1,68 @@
+import type { Course, Piece } from '../course';
+import { isWithin, middle, type Vec2 } from '../geometry';
+import { familyOf, pieceBounds, type FamilyGroup } from '../pieces';
+import { isHidden, isLocked } from './group';
+
+/** The pieces that can be chosen at all: neither hidden nor locked. */
+export const choosable = (course: Course): Piece[] =>
+  course.pieces.filter((piece) => !isHidden(course, piece) && !isLocked(course, piece));
+
+const ids = (pieces: readonly Piece[]): string[] => pieces.map(({ id }) => id);
+
+export const chooseAll = (course: Course): string[] => ids(choosable(course));
+
+export const chooseOthers = (course: Course, choice: ReadonlySet<string>): string[] =>
+  ids(choosable(course).filter(({ id }) => !choice.has(id)));
+
+/** What pieces can have in common with a chosen one. */
+export type Likeness = 'family' | 'group' | 'look' | 'layer';
+
+const likenessOf = (piece: Piece, likeness: Likeness): string => {
+  const family = familyOf(piece.family);
+  if (likeness === 'family') return family.id;
+  if (likeness === 'group') return family.group satisfies FamilyGroup;
+  if (likeness === 'layer') return piece.layer ?? '';
+  return piece.look?.colour ?? piece.look?.material ?? family.material;
+};
+
+/** All pieces that are like any of the chosen ones. */
+export function chooseAlike(
+  course: Course,
+  choice: ReadonlySet<string>,
+  likeness: Likeness,
+): string[] {
+  const wanted = new Set(
+    course.pieces.filter(({ id }) => choice.has(id)).map((piece) => likenessOf(piece, likeness)),
+  );
+  return ids(choosable(course).filter((piece) => wanted.has(likenessOf(piece, likeness))));
+}
+
+/**
+ * The pieces whose middle, as it is seen, lies within an outline drawn over the picture.
+ * @param seenAt the pixel at which a place is seen, or null when it is not
+ */
+export const chooseWithin = (
+  course: Course,
+  outline: readonly Vec2[],
+  seenAt: (place: readonly [number, number, number]) => readonly [number, number] | null,
+): string[] =>
+  ids(
+    choosable(course).filter((piece) => {
+      const seen = seenAt(middle(pieceBounds(piece)));
+      return seen !== null && isWithin(outline, [seen[0], seen[1]]);
+    }),
+  );
+
+/** The pieces whose middle lies within a region of the map, between two heights. */
+export const chooseInRegion = (
+  course: Course,
+  region: readonly Vec2[],
+  low = -Infinity,
+  high = Infinity,
+): string[] =>
+  ids(
+    choosable(course).filter((piece) => {
+      const [x, y, z] = middle(pieceBounds(piece));
+      return y >= low && y <= high && isWithin(region, [x, z]);
+    }),
+  );

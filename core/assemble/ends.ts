@@ -1,0 +1,153 @@
+import type { Course, Piece } from '../course';
+import {
+  distance,
+  frameAt,
+  multiply,
+  rotate,
+  sub,
+  transpose,
+  type Matrix3,
+  type Vec3,
+} from '../geometry';
+import { localGeometry, toWorld, turnOf, type Socket } from '../pieces';
+import { turnOfMatrix } from './images';
+import type { PieceInHand } from './lay';
+import { setTurn, tidy } from './place';
+
+/** An end of a laid piece in the world. */
+export interface End {
+  readonly piece: string;
+  readonly index: number;
+  readonly kind: Socket['kind'];
+  readonly at: Vec3;
+  /** The way out of the end: columns ahead, up, right. */
+  readonly turn: Matrix3;
+}
+
+const endsByPiece = new WeakMap<Piece, End[]>();
+
+/** The ends of a piece where it stands. */
+export function endsOf(piece: Piece): End[] {
+  let known = endsByPiece.get(piece);
+  if (!known) {
+    const place = toWorld(piece);
+    const turn = turnOf(piece);
+    known = localGeometry(piece).sockets.map((socket, index) => ({
+      piece: piece.id,
+      index,
+      kind: socket.kind,
+      at: place(socket.at),
+      turn: multiply(turn, frameAt(socket.at, socket.heading, socket.pitch ?? 0).turn),
+    }));
+    endsByPiece.set(piece, known);
+  }
+  return known;
+}
+
+/** Ends nearer than this are joined, m. */
+const JOINED = 1e-3;
+/** Side of the cells by which ends are found, m. */
+const CELL = 2;
+const cellOf = (p: Vec3): string => p.map((v) => Math.floor(v / CELL)).join(' ');
+
+/** The ends of a course, to be found by where they are. */
+export class EndIndex {
+  private readonly cells = new Map<string, End[]>();
+
+  constructor(pieces: readonly Piece[]) {
+    for (const piece of pieces) {
+      for (const end of endsOf(piece)) {
+        const key = cellOf(end.at);
+        const list = this.cells.get(key);
+        if (list) list.push(end);
+        else this.cells.set(key, [end]);
+      }
+    }
+  }
+
+  /** The ends within a distance of a place, the nearest first. */
+  near(p: Vec3, reach: number): End[] {
+    const found: End[] = [];
+    const [low, high] = [-1, 1].map((s) => p.map((v) => Math.floor((v + s * reach) / CELL)));
+    for (let i = low[0]; i <= high[0]; i++) {
+      for (let j = low[1]; j <= high[1]; j++) {
+        for (let k = low[2]; k <= high[2]; k++) {
+          for (const end of this.cells.get(`${i} ${j} ${k}`) ?? []) {
+            if (distance(end.at, p) <= reach) found.push(end);
+          }
+        }
+      }
+    }
+    return found.sort((a, b) => distance(a.at, p) - distance(b.at, p));
+  }
+
+  /** Whether nothing is joined to an end: no other end in its place. */
+  isOpen(end: End): boolean {
+    return !this.near(end.at, JOINED).some((other) => other.piece !== end.piece);
+  }
+
+  /** Every end of a kind that nothing is joined to. */
+  open(kind?: Socket['kind']): End[] {
+    return [...this.cells.values()]
+      .flat()
+      .filter((end) => (!kind || end.kind === kind) && this.isOpen(end));
+  }
+}
+
+const indices = new WeakMap<readonly Piece[], EndIndex>();
+
+/** The index of a course's ends; made once for each state of the course. */
+export function endIndex({ pieces }: Pick<Course, 'pieces'>): EndIndex {
+  let known = indices.get(pieces);
+  if (!known) {
+    known = new EndIndex(pieces);
+    indices.set(pieces, known);
+  }
+  return known;
+}
+
+/** Turned half about its own upright: looking into an end instead of out of it. */
+const ABOUT: Matrix3 = [-1, 0, 0, 0, 1, 0, 0, 0, -1];
+
+/**
+ * The piece placed so that one of its ends lies in another end exactly, facing it, raised and turned to
+ * suit.
+ * @param own which of the piece's own ends joins
+ */
+export function joinTo(piece: PieceInHand, own: number, end: End): PieceInHand {
+  const socket = localGeometry(piece).sockets[own];
+  const into = frameAt(socket.at, socket.heading, socket.pitch ?? 0).turn;
+  const turn = multiply(multiply(end.turn, ABOUT), transpose(into));
+  const [x, y, z] = sub(end.at, rotate(turn, socket.at));
+  const joined: PieceInHand = { ...piece, at: [tidy(x), tidy(y), tidy(z)] };
+  setTurn(joined as Piece, turnOfMatrix(turn));
+  return joined;
+}
+
+/** Whether an end of one kind may join one of another: track to track, wall to wall, rims to rims. */
+export const mayJoin = (a: Socket['kind'], b: Socket['kind']): boolean =>
+  a === b || (a === 'rim' && b === 'track') || (a === 'track' && b === 'rim');
+
+/**
+ * Which of a piece's ends would best join another: one of the same kind first, then the one for which
+ * the piece turns least.
+ */
+export function bestOwnEnd(piece: PieceInHand, end: End): number | null {
+  const { sockets } = localGeometry(piece);
+  const heading = piece.turn?.[1] ?? 0;
+  let best: number | null = null;
+  let least = Infinity;
+  sockets.forEach((socket, i) => {
+    if (!mayJoin(socket.kind, end.kind)) return;
+    const { turn } = joinTo(piece, i, end);
+    const off = Math.abs((((((turn?.[1] ?? 0) - heading) % 360) + 540) % 360) - 180);
+    // A track is gone along from its first end on; other ends only when the maker turns to them.
+    const cost =
+      (socket.kind === end.kind ? 0 : 1000) + (socket.kind === 'track' ? i * 360 : 0) + off;
+    if (cost < least - 1e-6) {
+      least = cost;
+      best = i;
+    }
+  });
+  return best;
+}

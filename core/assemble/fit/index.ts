@@ -1,0 +1,205 @@
+import type { Vec3 } from '../../geometry';
+import type { PieceInHand } from '../lay';
+import { tidy, wrapTurn } from '../place';
+import { wayLengthOf } from '../sketch';
+import { closeRound, endAbreast } from './close';
+import { followLine, stepsOf, type Way } from './search';
+import { PITCH, toTarget, type Target } from './target';
+import { afterStep, fromPose, samplesOf, stepLength, type Pose, type Step } from './ways';
+
+/** What is asked of a fit. */
+export interface FitWish {
+  readonly points: readonly Vec3[];
+  readonly closed: boolean;
+  /** Width of the track, m. */
+  readonly width: number;
+  /** Deviation from the line that is aimed for, m. */
+  readonly tolerance: number;
+}
+
+/** A track that follows a line. */
+export interface Fit {
+  readonly pieces: PieceInHand[];
+  /** Greatest distance between the track's middle and the line, m, and where it is. */
+  readonly deviation: number;
+  readonly at: Vec3;
+  readonly closed: boolean;
+  /** Length of the track, m. */
+  readonly length: number;
+}
+
+/** Longest line that is followed, m. */
+export const LONGEST_LINE = 1500;
+
+/**
+ * Finds the pieces of track that follow a drawn line best, end to end. A closed line becomes a round
+ * that closes exactly.
+ * @param progress told the part that is done, 0 to 1
+ * @throws RangeError in words when the line is too short, too long, or winds too tightly to follow
+ */
+export function fitTrack(wish: FitWish, progress?: (part: number) => void): Fit {
+  const length = wayLengthOf(wish.points, wish.closed);
+  if (wish.points.length < 2 || length < 6) {
+    throw new RangeError('The line is too short for a track: draw at least 6 m.');
+  }
+  if (length > LONGEST_LINE) {
+    throw new RangeError(
+      `The line is ${Math.round(length)} m long; at most ${LONGEST_LINE} m are followed.`,
+    );
+  }
+  const target = toTarget(wish.points, wish.closed);
+  // Tried as narrow as asked first, and wider where the line bends more than pieces can.
+  const limits = [wish.tolerance, wish.tolerance * 1.6, Math.max(wish.width, wish.tolerance * 2.4)];
+  for (const [i, limit] of limits.entries()) {
+    const ways = followLine(target, wish.width, limit, (part) =>
+      progress?.((i + part) / limits.length),
+    );
+    const found = bestOf(target, ways, wish.width);
+    if (found) {
+      progress?.(1);
+      return found;
+    }
+  }
+  throw new RangeError(
+    `No track ${wish.width} m wide can follow this line: it turns too tightly. Smooth it or draw it larger.`,
+  );
+}
+
+/** Ways looked at more closely. */
+const FINALISTS = 60;
+
+function bestOf(target: Target, ways: readonly Way[], width: number): Fit | null {
+  const turning = Math.round(target.turning / 360) * 360;
+  const fitting = target.closed
+    ? ways.filter(({ turned, pose, at }) => {
+        if (Math.abs(turned - turning) > 1e-6) return false;
+        const k = at % target.count;
+        return (
+          Math.hypot(pose.x - target.x[0], pose.z - target.z[0]) < 6 &&
+          (k < 15 || k > target.count - 15)
+        );
+      })
+    : ways;
+  let best: Fit | null = null;
+  let least = Infinity;
+  for (const way of [...fitting].sort((a, b) => a.cost - b.cost).slice(0, FINALISTS)) {
+    const { start, steps, ends } = stepsOf(way);
+    const settled = target.closed
+      ? closeRound(start, steps, width / 2 + 0.4)
+      : endAbreast(start, steps, target.x[target.count - 1], target.z[target.count - 1]);
+    if (!settled) continue;
+    const { deviation, at } = deviationOf(target, start, settled);
+    const worth = deviation + 0.01 * settled.length;
+    if (worth >= least) continue;
+    least = worth;
+    best = {
+      pieces: toPieces(target, start, settled, ends, width),
+      deviation,
+      at,
+      closed: target.closed,
+      length: settled.reduce((sum, step) => sum + stepLength(step), 0),
+    };
+  }
+  return best;
+}
+
+/** The greatest distance from the track to the line and from the line to the track. */
+function deviationOf(
+  target: Target,
+  start: Pose,
+  steps: readonly Step[],
+): { deviation: number; at: Vec3 } {
+  const track: [number, number][] = [[start.x, start.z]];
+  let pose = start;
+  for (const step of steps) {
+    for (const [ahead, right] of samplesOf(step, PITCH)) {
+      track.push([...fromPose(pose, ahead, right)]);
+    }
+    pose = afterStep(pose, step);
+  }
+  const line = Array.from({ length: target.count }, (_, i): [number, number] => [
+    target.x[i],
+    target.z[i],
+  ]);
+  let deviation = 0;
+  let at: Vec3 = [start.x, 0, start.z];
+  const hold = (from: readonly [number, number][], to: readonly [number, number][]) =>
+    from.forEach((p, i) => {
+      // The nearest place about as far along, so that a crossing does not stand for it.
+      const middle = Math.round((i / from.length) * to.length);
+      const reach = Math.max(25, Math.round(to.length * 0.12));
+      let nearest = Infinity;
+      for (let k = -reach; k <= reach; k++) {
+        const j = target.closed ? (((middle + k) % to.length) + to.length) % to.length : middle + k;
+        if (j < 0 || j >= to.length) continue;
+        nearest = Math.min(nearest, distanceToLine(p, to, j, target.closed));
+      }
+      if (nearest > deviation) {
+        deviation = nearest;
+        at = [p[0], 0, p[1]];
+      }
+    });
+  hold(track, line);
+  hold(line, track);
+  return { deviation, at };
+}
+
+function distanceToLine(
+  [px, pz]: readonly [number, number],
+  line: readonly [number, number][],
+  i: number,
+  closed: boolean,
+): number {
+  const a = line[i];
+  const b = line[i + 1] ?? (closed ? line[0] : a);
+  const [dx, dz] = [b[0] - a[0], b[1] - a[1]];
+  const square = dx * dx + dz * dz;
+  const k =
+    square === 0 ? 0 : Math.min(1, Math.max(0, ((px - a[0]) * dx + (pz - a[1]) * dz) / square));
+  return Math.hypot(a[0] + dx * k - px, a[1] + dz * k - pz);
+}
+
+/** Rises under this are none, m. */
+const FLAT = 0.03;
+
+function toPieces(
+  target: Target,
+  start: Pose,
+  steps: readonly Step[],
+  ends: readonly number[],
+  width: number,
+): PieceInHand[] {
+  const heightAt = (i: number) => target.y[Math.min(i, target.y.length - 1)];
+  const begin = Math.round(target.y[0] * 100) / 100;
+  let pose = start;
+  let y = begin;
+  return steps.map((step, i): PieceInHand => {
+    const last = i === steps.length - 1;
+    const goal = last && target.closed ? begin : Math.round(heightAt(ends[i]) * 100) / 100;
+    let rise = tidy(goal - y);
+    if (Math.abs(rise) < FLAT && !(last && target.closed)) rise = 0;
+    const at: [number, number, number] = [tidy(pose.x), tidy(y), tidy(pose.z)];
+    y = tidy(y + rise);
+    const heading = wrapTurn(pose.heading);
+    pose = afterStep(pose, step);
+    const shared = {
+      ...(rise !== 0 ? { rise } : {}),
+      ...(width !== 3 ? { width } : {}),
+    };
+    const params: Record<string, number | string> =
+      step.kind === 'straight'
+        ? { ...(step.length !== 4 ? { length: tidy(step.length) } : {}), ...shared }
+        : {
+            ...(Math.abs(step.turn) !== 45 ? { turn: Math.abs(step.turn) } : {}),
+            ...(step.radius !== 6 ? { radius: tidy(step.radius) } : {}),
+            ...(step.turn < 0 ? { side: 'right' } : {}),
+            ...shared,
+          };
+    return {
+      family: step.kind,
+      at,
+      ...(heading !== 0 ? { turn: [0, heading, 0] as [number, number, number] } : {}),
+      ...(Object.keys(params).length > 0 ? { params } : {}),
+    };
+  });
+}

@@ -1,0 +1,124 @@
+import type { Course, Piece } from '../course';
+import { isWithin, type Vec2, type Vec3 } from '../geometry';
+import { familyOf } from '../pieces';
+import { groundBelow } from './pick';
+import { layPieces, type PieceInHand } from './lay';
+import { seeded } from './random';
+import { setTurn, tidy } from './place';
+
+/** How pieces are scattered. */
+export interface Scattering {
+  readonly families: readonly string[];
+  /** Pieces to ten square metres. */
+  readonly density: number;
+  /** Parts of the usual size by which sizes differ, 0 to 0.9. */
+  readonly sizeSpread: number;
+  /** Degrees to either side by which headings differ. */
+  readonly turnSpread: number;
+  /** Degrees by which pieces lean at most. */
+  readonly lean: number;
+  /** What is scattered follows from it: the same stroke with the same seed is the same. */
+  readonly seed: number;
+  /** Metres kept clear to either side of the way. */
+  readonly margin: number;
+}
+
+export const MOST_SCATTERED = 400;
+
+/**
+ * Scatters pieces over a region of the map, standing on what is below, or on the level where that is
+ * open; nothing within the margin of the way, nothing on top of something scattered before.
+ * @param way places along the way to keep clear of
+ * @throws RangeError when it would be too many, or no family is named
+ */
+export function scatterPieces(
+  course: Course,
+  region: readonly Vec2[],
+  level: number,
+  { families, density, sizeSpread, turnSpread, lean, seed, margin }: Scattering,
+  way: readonly Vec3[] = [],
+): Course {
+  if (families.length === 0) throw new RangeError('Choose at least one piece to scatter.');
+  const xs = region.map(([x]) => x);
+  const zs = region.map(([, z]) => z);
+  const [x0, x1, z0, z1] = [Math.min(...xs), Math.max(...xs), Math.min(...zs), Math.max(...zs)];
+  const tries = Math.round(((x1 - x0) * (z1 - z0) * density) / 10);
+  if (!Number.isFinite(tries) || tries > 8 * MOST_SCATTERED) throw tooMany();
+  const next = seeded(seed);
+  const laid: PieceInHand[] = [];
+  const apart = 0.35 / Math.sqrt(Math.max(density, 0.01) / 10);
+  for (let i = 0; i < tries; i++) {
+    // Every try takes the same numbers, so that a margin or a neighbour changes only what it hides.
+    const p: Vec2 = [x0 + (x1 - x0) * next(), z0 + (z1 - z0) * next()];
+    const [pick, grow, turn, leanX, leanZ] = [next(), next(), next(), next(), next()];
+    if (!isWithin(region, p) || nearWay(way, p, margin)) continue;
+    if (laid.some(({ at }) => Math.hypot(at[0] - p[0], at[2] - p[1]) < apart)) continue;
+    const family = familyOf(families[Math.floor(pick * families.length)]);
+    const k = 1 + sizeSpread * (2 * grow - 1);
+    const ground = groundBelow(course, [p[0], level, p[1]]) ?? level;
+    const piece: PieceInHand = {
+      family: family.id,
+      at: [tidy3(p[0]), tidy3(ground), tidy3(p[1])],
+      ...(family.sizable && sizeSpread > 0
+        ? { size: family.size.map((v) => Math.max(0.05, tidy3(v * k))) as Piece['size'] }
+        : {}),
+    };
+    setTurn(piece as Piece, [
+      Math.round(lean * (2 * leanX - 1)),
+      Math.round(((turnSpread * (2 * turn - 1)) % 360) + 360) % 360,
+      Math.round(lean * (2 * leanZ - 1)),
+    ]);
+    laid.push(piece);
+    if (laid.length > MOST_SCATTERED) throw tooMany();
+  }
+  return laid.length === 0 ? course : layPieces(course, laid);
+}
+
+/** Strewn pieces need no finer places than a centimetre. */
+const tidy3 = (v: number): number => tidy(Math.round(v * 100) / 100);
+
+const tooMany = () =>
+  new RangeError(
+    `That would be more than ${MOST_SCATTERED} pieces in one stroke; make it smaller.`,
+  );
+
+/** The region within a distance of a stroke, as a ring of corners. */
+export function aroundStroke(stroke: readonly Vec2[], radius: number): Vec2[] {
+  if (stroke.length < 2) {
+    const [[x, z]] = stroke;
+    return Array.from({ length: 12 }, (_, i): Vec2 => {
+      const a = (i * Math.PI) / 6;
+      return [x + radius * Math.cos(a), z + radius * Math.sin(a)];
+    });
+  }
+  const sides = ([1, -1] as const).map((side) =>
+    stroke.map((p, i): Vec2 => {
+      const [a, b] = [stroke[Math.max(0, i - 1)], stroke[Math.min(stroke.length - 1, i + 1)]];
+      const [dx, dz] = [b[0] - a[0], b[1] - a[1]];
+      const l = Math.hypot(dx, dz) || 1;
+      return [p[0] + (side * radius * -dz) / l, p[1] + (side * radius * dx) / l];
+    }),
+  );
+  return [...sides[0], ...sides[1].reverse()];
+}
+
+/** Whether a place of the map lies within a distance of a way. */
+export function nearWay(way: readonly Vec3[], [x, z]: Vec2, margin: number): boolean {
+  return way.some((b, i) => {
+    const a = way[Math.max(0, i - 1)];
+    const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
+    const square = dx * dx + dz * dz;
+    const k =
+      square === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (z - a[2]) * dz) / square));
+    return Math.hypot(a[0] + dx * k - x, a[2] + dz * k - z) < margin;
+  });
+}
+
+/** Takes the scenery within a region of the map away; what is locked stays. */
+export const eraseScenery = (course: Course, region: readonly Vec2[]): Course => {
+  const kept = course.pieces.filter(
+    ({ family, at, locked }) =>
+      locked || familyOf(family).group !== 'scenery' || !isWithin(region, [at[0], at[2]]),
+  );
+  return kept.length === course.pieces.length ? course : { ...course, pieces: kept };
+};
