@@ -9,6 +9,7 @@ const modules = [
   'quickhull3d',
   'get-plane-normal',
   'earcut',
+  'meshoptimizer',
 ];
 const node = {
   testEnvironment: 'node',

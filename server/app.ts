@@ -7,12 +7,13 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Context } from './api/context';
 import { courses } from './api/courses';
+import { kits } from './api/kits';
 import { makers } from './api/makers';
 import { published } from './api/published';
 import { HttpError } from './http';
 
 /** Most bytes a request may carry. */
-const BODY_LIMIT = '1mb';
+const BODY_LIMIT = '8mb';
 
 /** The whole server as an Express application; nothing listens yet. */
 export function createApp(context: Context, logger: Logger): Express {
@@ -66,7 +67,7 @@ function api(context: Context) {
     .use(limit(readsPerMinute, false), limit(writesPerMinute, true))
     .use(cookieParser())
     .use(express.json({ limit: BODY_LIMIT }))
-    .use(makers(context), courses(context), published(context))
+    .use(makers(context), courses(context), kits(context), published(context))
     .use(() => {
       throw new HttpError(404, 'not-found', 'There is nothing at this address.');
     });
@@ -105,7 +106,7 @@ function toHttpError(error: unknown): HttpError {
     return new HttpError(
       413,
       'too-large',
-      'That is more than 1 MB, which is more than a course may have here.',
+      'That is more than 8 MB, which is more than a course may have.',
     );
   }
   if (type === 'entity.parse.failed') {

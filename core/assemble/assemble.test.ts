@@ -13,7 +13,7 @@ import {
   removePieces,
   setChoiceParam,
   setDial,
-  setMaterial,
+  paintPieces,
   snapToGrid,
   turnPieces,
 } from '.';
@@ -49,7 +49,7 @@ test('a laid or copied cairn gets the next number', () => {
 test('what equals its default is left out', () => {
   let tuned = setDial(course, one('p4'), { kind: 'param', key: 'span' }, 9);
   tuned = setChoiceParam(tuned, one('p4'), 'direction', 'up');
-  tuned = setMaterial(tuned, one('p2'), 'moss');
+  tuned = paintPieces(tuned, one('p2'), { material: 'moss' });
   tuned = namePieces(
     turnPieces(setDial(tuned, one('p2'), { kind: 'size', axis: 0 }, 7), one('p2'), -15),
     one('p2'),
@@ -66,7 +66,12 @@ test('what equals its default is left out', () => {
   back = setChoiceParam(back, one('p4'), 'direction', 'along');
   back = namePieces(
     turnPieces(
-      setDial(setMaterial(back, one('p2'), 'stone'), one('p2'), { kind: 'size', axis: 0 }, 2),
+      setDial(
+        paintPieces(back, one('p2'), { material: 'stone' }),
+        one('p2'),
+        { kind: 'size', axis: 0 },
+        2,
+      ),
       one('p2'),
       15,
     ),

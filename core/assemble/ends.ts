@@ -53,6 +53,7 @@ const cellOf = (p: Vec3): string => p.map((v) => Math.floor(v / CELL)).join(' ')
 /** The ends of a course, to be found by where they are. */
 export class EndIndex {
   private readonly cells = new Map<string, End[]>();
+  private opened: End[] | null = null;
 
   constructor(pieces: readonly Piece[]) {
     for (const piece of pieces) {
@@ -88,9 +89,8 @@ export class EndIndex {
 
   /** Every end of a kind that nothing is joined to. */
   open(kind?: Socket['kind']): End[] {
-    return [...this.cells.values()]
-      .flat()
-      .filter((end) => (!kind || end.kind === kind) && this.isOpen(end));
+    this.opened ??= [...this.cells.values()].flat().filter((end) => this.isOpen(end));
+    return this.opened.filter((end) => !kind || end.kind === kind);
   }
 }
 

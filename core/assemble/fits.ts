@@ -1,12 +1,13 @@
 import type { Course } from '../course';
-import type { Vec3 } from '../geometry';
+import { distance, type Vec3 } from '../geometry';
 import { FAMILIES, localGeometry, type Family } from '../pieces';
 import { endIndex, mayJoin, type End } from './ends';
 
 /** The open end nearest to a place: a track's first, as it wants to go on. */
-export function openEndNear(course: Pick<Course, 'pieces'>, place: Vec3, reach = 60): End | null {
-  const near = endIndex(course).near(place, reach);
-  const open = near.filter((end) => endIndex(course).isOpen(end));
+export function openEndNear(course: Pick<Course, 'pieces'>, place: Vec3): End | null {
+  const open = endIndex(course)
+    .open()
+    .sort((a, b) => distance(a.at, place) - distance(b.at, place));
   return (
     open.find(({ kind }) => kind === 'track') ??
     open.find(({ kind }) => kind === 'wall') ??

@@ -16,9 +16,15 @@ export function changePieces(
   choice: ReadonlySet<string>,
   change: (piece: Piece) => void,
 ): Course {
-  return create(course, (draft) => {
-    for (const piece of draft.pieces) if (choice.has(piece.id)) change(piece);
+  if (choice.size === 0) return course;
+  let changed = false;
+  const pieces = course.pieces.map((piece) => {
+    if (!choice.has(piece.id)) return piece;
+    const next = create(piece, change);
+    changed ||= next !== piece;
+    return next;
   });
+  return changed ? { ...course, pieces } : course;
 }
 
 /** Moves the chosen pieces by metres along x, y and z, never past the bounds. */

@@ -1,4 +1,4 @@
-import { BOUNDS, type Course, type Material, type Piece } from '../course';
+import { BOUNDS, type Course, type Piece } from '../course';
 import { familyOf } from '../pieces';
 import { changePieces, setTurn, tidy, wrapTurn } from './place';
 
@@ -99,19 +99,6 @@ export const setChoiceParam = (
   key: string,
   value: string,
 ): Course => changePieces(course, choice, (piece) => setParam(piece, key, value));
-
-/** Paints the chosen pieces; the family's own material is left out. */
-export const setMaterial = (
-  course: Course,
-  choice: ReadonlySet<string>,
-  material: Material,
-): Course =>
-  changePieces(course, choice, (piece) => {
-    const { material: _, ...look } = piece.look ?? {};
-    if (material !== familyOf(piece.family).material) piece.look = { ...look, material };
-    else if (Object.keys(look).length > 0) piece.look = look;
-    else delete piece.look;
-  });
 
 /** Names the chosen pieces; an empty name takes it away. */
 export const namePieces = (course: Course, choice: ReadonlySet<string>, name: string): Course =>

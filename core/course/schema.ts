@@ -198,7 +198,6 @@ export const ModelSchema = v.looseObject({
   /** Corners of triangles as little-endian 32-bit numbers, in base 64. */
   triangles: text(4_000_000),
   colour: v.optional(colour),
-  collision: v.optional(v.picklist(['off', 'hull'])),
 });
 
 export const CourseSchema = v.looseObject({

@@ -1,7 +1,14 @@
-import type { Course } from '../course';
+import type { Course, Piece } from '../course';
 import { cross, dot, mapPoints, normalize, type Vec3 } from '../geometry';
 import { applyPose, poseAt } from '../motion';
-import { facetColour, facetsOf, localGeometry, worldParts, type Part } from '../pieces';
+import {
+  facetColour,
+  facetsOf,
+  localGeometry,
+  registerModels,
+  worldParts,
+  type Part,
+} from '../pieces';
 
 /** A flat polygon of a drawing: corners in drawing units, y down. */
 export interface DrawnFace {
@@ -37,6 +44,10 @@ export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
   );
 }
 
+/** A picture of several pieces as they stand to each other. */
+export const drawPieces = (pieces: readonly Piece[]): Drawing =>
+  draw(pieces.flatMap(worldParts), SLANTED);
+
 /** How much of a long course a picture shows, metres each way from where it begins. */
 const PICTURED = 15;
 
@@ -45,6 +56,7 @@ const PICTURED = 15;
  * shows where it begins, as the whole would be too small to tell anything.
  */
 export function drawCourse(course: Course): Drawing {
+  registerModels(course);
   const begin = (course.pieces.find(({ family }) => family === 'start') ?? course.pieces[0])?.at;
   const sideOn = course.space === 'side-on';
   const shown = course.pieces.filter(({ at }) =>

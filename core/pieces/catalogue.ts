@@ -1,5 +1,6 @@
 import type { Piece } from '../course';
 import { specOf, type Family } from './family';
+import { MODEL } from './models';
 import {
   cairn,
   DRAWN,
@@ -28,7 +29,8 @@ export const FAMILIES: readonly Family[] = [
   ...SCENERY,
 ];
 
-const byId = new Map(FAMILIES.map((family) => [family.id, family]));
+// What is brought in is found by its name, and is on no shelf.
+const byId = new Map([...FAMILIES, MODEL].map((family) => [family.id, family]));
 
 /** The family of that name, or nothing. */
 export const findFamily = (id: string): Family | undefined => byId.get(id);

@@ -8,3 +8,4 @@ export { arcEnd, BED } from './families/track';
 export * from './tones';
 export * from './facets';
 export * from './touch';
+export { registerModels } from './models';

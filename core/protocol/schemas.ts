@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { KitSchema } from '../assemble';
 import { CourseSchema } from '../course';
 import { RunSchema } from '../run';
 
@@ -56,6 +57,11 @@ export const RunBody = v.object({ run: RunSchema });
 export const ProofAnswer = v.object({ time: v.number(), best: v.boolean() });
 export const PublishAnswer = v.object({ slug: v.string() });
 export const DoneAnswer = v.object({ done: v.boolean() });
+
+const KitEntry = v.object({ id: v.string(), kit: KitSchema });
+export const KitsAnswer = v.object({ kits: v.array(KitEntry) });
+export const KitBody = v.object({ kit: KitSchema });
+export const KitAnswer = KitEntry;
 
 export const BestTime = v.object({ player: v.string(), time: v.number(), own: v.boolean() });
 

@@ -1,1 +1,2 @@
 export * from './profile';
+export * from './expected';

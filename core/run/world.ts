@@ -1,7 +1,7 @@
 import type { Course, CourseKind, Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { STILL } from '../motion';
-import { cairnNumber, touches, worldMotion, worldShapes } from '../pieces';
+import { cairnNumber, registerModels, touches, worldMotion, worldShapes } from '../pieces';
 import { reach, type Collider } from './collider';
 import { Grid } from './grid';
 import { hopperOf, type Hopper } from './hopper';
@@ -79,6 +79,7 @@ export class NotRunnable extends Error {
  * @throws NotRunnable when it has no start
  */
 export function buildWorld(course: Course): World {
+  registerModels(course);
   const pieces = [...course.pieces].sort((a, b) => (a.id < b.id ? -1 : 1));
   const first = pieces.find((piece) => piece.family === 'start');
   if (!first) throw new NotRunnable('The course has no start.');

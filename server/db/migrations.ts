@@ -77,6 +77,20 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.dropTable('published');
     },
   },
+  '004_kits': {
+    async up(knex) {
+      await knex.schema.createTable('kits', (t) => {
+        t.text('id').primary();
+        t.text('maker').notNullable().references('makers.id').onDelete('CASCADE');
+        t.text('document').notNullable();
+        t.integer('changed').notNullable();
+        t.index(['maker', 'changed']);
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTable('kits');
+    },
+  },
 };
 
 /** The migrations as code, so that their names are the same bundled or not. */

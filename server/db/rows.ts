@@ -40,3 +40,9 @@ export interface RunRow {
   run: string;
   made: number;
 }
+export interface KitRow {
+  id: string;
+  maker: string;
+  document: string;
+  changed: number;
+}

@@ -1,64 +1,91 @@
-import { useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { View } from 'react-native';
-import {
-  layPiece,
-  movePieces,
-  onWorkPlane,
-  pickPiece,
-  refusal,
-  snapToGrid,
-  type PieceInHand,
-} from '@/core/assemble';
-import type { Vec3 } from '@/core/geometry';
-import { pieceBounds } from '@/core/pieces';
+import { isHidden, type PieceInHand } from '@/core/assemble';
+import type { Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
-import { tell } from '../parts';
 import {
+  BoardTexts,
   Canvas,
   Chosen,
   Ghost,
+  Ghosts,
   MovingPieces,
   PlaneGrid,
-  rayAt,
   StillPieces,
   Surroundings,
+  UnderPicture,
   useGestures,
   useView,
   type Moment,
   type Tool,
 } from '../scene';
-import { endMerge, useCourse } from '../state/courseStore';
-import { planeOf, useLay } from './layStore';
-import { footFor, useGhost } from './useGhost';
+import { useCourse } from '../state/courseStore';
+import { planeOf, useLay, type LayTool } from './layStore';
+import { Overlay } from './overlay/Overlay';
+import { sketchTool, TOOLS } from './tools';
+import { useGhost } from './useGhost';
 
-/** The scene of a course being built: tap to lay or choose, drag to move, else move the view. */
-export function CourseScene({ building }: { building: boolean }) {
+/** What is being done over the scene: looked at, built, tuned, or sketched. */
+export type Work = 'look' | 'lay' | 'tune' | 'sketch';
+
+const toolFor = (work: Work, tool: LayTool): Tool => {
+  if (work === 'look') return {};
+  if (work === 'sketch') return sketchTool();
+  return TOOLS[work === 'tune' ? 'pieces' : tool]();
+};
+
+/** The scene of a course being built, with what the tool in use shows over it. */
+export function CourseScene({ work }: { work: Work }) {
   const host = useRef<View>(null);
   const { course, choice, inHand } = useCourse();
-  const step = useLay((s) => s.step);
+  const steps = useLay((s) => s.steps);
   const level = useLay((s) => s.level);
   const depth = useLay((s) => s.depth);
+  const tool = useLay((s) => s.tool);
   const mode = useView((s) => s.mode);
   const target = useView((s) => s.target);
   const tide = useMemo(() => tideLine(course), [course]);
   const plane = planeOf(mode, { level, depth });
   const moment = useRef<Moment>({ tick: 0, gathered: new Set(), lively: false });
-  const chosen = useMemo(() => course.pieces.filter(({ id }) => choice.has(id)), [course, choice]);
+  const { pieces, layers } = course;
+  const building = work === 'lay' || work === 'tune';
+  // What is hidden while building is there in every run.
+  const shown = useMemo(
+    () =>
+      pieces.some((piece) => isHidden(course, piece))
+        ? pieces.filter((piece) => !isHidden(course, piece))
+        : pieces,
+    // Only these two decide what is hidden.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [pieces, layers],
+  );
+  const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
   useGestures(
     host,
-    useMemo(() => buildTool(building), [building]),
+    useMemo(() => toolFor(work, tool), [work, tool]),
   );
+  const gridded =
+    (building && inHand) || work === 'sketch' || (work === 'lay' && tool !== 'pieces');
 
   return (
     <View ref={host} testID="scene" style={{ position: 'absolute', inset: 0 }}>
       <Canvas running={false}>
-        <Surroundings tide={tide} />
-        <StillPieces pieces={course.pieces} tide={tide} />
-        <MovingPieces pieces={course.pieces} moment={moment} />
-        {building && inHand && <PlaneGrid plane={plane} step={step} about={target} />}
+        <Surroundings tide={tide} sky={course.sky} />
+        {course.sketch?.picture && (
+          <UnderPicture
+            picture={course.sketch.picture}
+            shown={work === 'sketch' ? 0.9 : (course.sketch.shown ?? 0.6)}
+          />
+        )}
+        <StillPieces pieces={shown} tide={tide} />
+        <MovingPieces pieces={shown} moment={moment} />
+        <BoardTexts pieces={shown} />
+        {gridded && <PlaneGrid plane={plane} step={steps[0]} about={target} />}
         {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
         {building && chosen.length > 0 && <Chosen pieces={chosen} />}
       </Canvas>
+      {work !== 'look' && <Overlay sketchOnly={work === 'sketch'} />}
+      {work === 'lay' && <KeyHold />}
     </View>
   );
 }
@@ -66,90 +93,36 @@ export function CourseScene({ building }: { building: boolean }) {
 /** The ghost by itself, so that following the pointer touches nothing else of the scene. */
 function GhostInHand({ inHand, tide }: { inHand: PieceInHand; tide: number }) {
   const course = useCourse((s) => s.course);
+  const row = useLay((s) => s.row);
   const ghost = useGhost(course, inHand);
+  if (row) return <Ghosts pieces={row.map((piece, i): Piece => ({ ...piece, id: `row${i}` }))} />;
   if (!ghost) return null;
-  return <Ghost form={inHand} at={ghost.piece.at} refused={ghost.refused !== null} tide={tide} />;
+  return (
+    <Ghost
+      form={inHand}
+      at={ghost.piece.at}
+      turn={ghost.piece.turn}
+      refused={ghost.refused !== null}
+      tide={tide}
+    />
+  );
 }
 
-/** Lays the piece in hand at a pointed place and says why when it may not go there. */
-export function layAt(pointed: Vec3 | null): void {
-  const { course, inHand, edit } = useCourse.getState();
-  const { step, level, depth } = useLay.getState();
-  if (!inHand || !pointed) return;
-  const upright = planeOf(useView.getState().mode, { level, depth }).axis === 'z';
-  const [x, y, z] = footFor(inHand, pointed, upright, step);
-  const piece: PieceInHand = { ...inHand, at: [x, y, z] };
-  const refused = refusal(course, piece);
-  if (refused) {
-    tell(`${refused}.`);
-    return;
-  }
-  edit((before) => layPiece(before, piece));
-  // Another stays in hand; without a pointer to follow it waits beside the one just laid.
-  const { low, high } = pieceBounds({ ...piece, id: 'ghost' });
-  const [px, py, pz] = pointed;
-  useLay.getState().set({ ghostAt: [px + high[0] - low[0], py, pz] });
-}
-
-function buildTool(building: boolean): Tool {
-  let from: Vec3 | null = null;
-  let done: Vec3 = [0, 0, 0];
-  const ray = (x: number, y: number) => rayAt(useView.getState(), x, y);
-  const pointed = (x: number, y: number) =>
-    onWorkPlane(ray(x, y), planeOf(useView.getState().mode, useLay.getState()));
-  /** The plane through the chosen pieces on which a drag moves them. */
-  const dragPlace = (x: number, y: number) => {
-    const { course, choice } = useCourse.getState();
-    const piece = course.pieces.find(({ id }) => choice.has(id));
-    if (!piece) return null;
-    const { axis } = planeOf(useView.getState().mode, useLay.getState());
-    return onWorkPlane(ray(x, y), { axis, value: piece.at[axis === 'z' ? 2 : 1] });
-  };
-
-  return {
-    begin: (x, y) => {
-      if (!building) return false;
-      const { course, choice, inHand } = useCourse.getState();
-      if (inHand) return true;
-      const under = pickPiece(course, ray(x, y));
-      if (!under || !choice.has(under.id)) return false;
-      from = dragPlace(x, y);
-      done = [0, 0, 0];
-      return from !== null;
-    },
-    drag: (x, y) => {
-      const { choice, inHand, edit } = useCourse.getState();
-      if (inHand) {
-        useLay.getState().set({ ghostAt: pointed(x, y) });
-        return;
-      }
-      const to = dragPlace(x, y);
-      if (!from || !to) return;
-      const [fx, fy, fz] = from;
-      const whole = snapToGrid([to[0] - fx, to[1] - fy, to[2] - fz], useLay.getState().step);
-      const by: Vec3 = [whole[0] - done[0], whole[1] - done[1], whole[2] - done[2]];
-      if (by.every((v) => v === 0)) return;
-      done = whole;
-      edit((course) => movePieces(course, choice, by), 'drag');
-    },
-    drop: () => {
-      if (useCourse.getState().inHand) layAt(useLay.getState().ghostAt);
-      from = null;
-      endMerge();
-    },
-    tap: (x, y) => {
-      const { course, inHand, choose } = useCourse.getState();
-      if (building && inHand) {
-        const at = pointed(x, y);
-        layAt(at);
-        return;
-      }
-      const under = pickPiece(course, ray(x, y));
-      choose(under ? [under.id] : []);
-    },
-    hover: (x, y) => {
-      if (building && useCourse.getState().inHand)
-        useLay.getState().set({ ghostAt: pointed(x, y) });
-    },
-  };
+/** While the Alt key is held nothing snaps. */
+function KeyHold() {
+  useEffect(() => {
+    const held = (event: KeyboardEvent) => {
+      if (event.key === 'Alt') useLay.getState().set({ letGo: event.type === 'keydown' });
+    };
+    const away = () => useLay.getState().set({ letGo: false });
+    window.addEventListener('keydown', held);
+    window.addEventListener('keyup', held);
+    window.addEventListener('blur', away);
+    return () => {
+      window.removeEventListener('keydown', held);
+      window.removeEventListener('keyup', held);
+      window.removeEventListener('blur', away);
+    };
+  }, []);
+  return null;
 }

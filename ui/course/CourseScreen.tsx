@@ -11,17 +11,20 @@ import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
 import { useOpenCourse } from '../state/useOpenCourse';
 import { SPACE, useColours, WIDE } from '../theme';
-import { ChoiceActions, ChoiceCard } from './ChoiceCard';
+import { ChoiceActions, ChoiceCard } from './cards/ChoiceCard';
+import { HandCard } from './cards/HandCard';
 import { ConflictSheet } from './ConflictSheet';
+import { going } from './commandList';
 import { CourseScene } from './CourseScene';
-import { HandCard } from './HandCard';
-import { useLay } from './layStore';
+import { takeTool, useLay } from './layStore';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { SharePanel } from './SharePanel';
 import { TopBar } from './TopBar';
-import { Tray } from './Tray';
+import { Sheets } from './sheets/Sheets';
+import { Tray } from './tray/Tray';
 import { PieceList, TunePanel } from './TunePanel';
+import { Ambience } from './Ambience';
 import { useBuildKeys } from './useBuildKeys';
 import { ViewTools } from './ViewTools';
 
@@ -111,11 +114,18 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
     (next: Phase) => {
       if (next === 'run') return run();
       if (next !== 'lay') take(null);
+      takeTool(next === 'lay' ? useLay.getState().tool : 'pieces');
+      useLay.getState().set({ sketching: null });
       router.setParams({ phase: next });
     },
     [run, take],
   );
-  useBuildKeys(focused, goTo, () => router.push('/help'));
+  useBuildKeys(focused);
+  useEffect(() => {
+    going.to = goTo;
+    going.runHere = () => run(true);
+    going.help = () => router.push('/help');
+  }, [goTo, run]);
 
   const errors = useMemo(
     () => checkCourse(course).some(({ weight }) => weight === 'error'),
@@ -137,16 +147,26 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
       <SharePanel onRun={() => run()} />
     ) : null;
   const building = phase === 'lay' || phase === 'tune';
+  const sketching = useLay((s) => s.sketching !== null);
+  const work =
+    phase === 'plan' && sketching
+      ? 'sketch'
+      : phase === 'lay'
+        ? 'lay'
+        : phase === 'tune'
+          ? 'tune'
+          : 'look';
   const canvas = (
     <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
-      {focused && <CourseScene building={building} />}
+      {focused && <CourseScene work={work} />}
+      {focused && <Ambience sound={course.sky?.sound} />}
       <View pointerEvents="box-none" style={{ flex: 1 }}>
         <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
         <View
           pointerEvents="box-none"
           style={{ flex: 1, alignItems: 'flex-end', paddingHorizontal: SPACE.s }}
         >
-          {phase === 'lay' && <ViewTools />}
+          {(phase === 'lay' || work === 'sketch') && <ViewTools />}
         </View>
         <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
           {phase === 'lay' && (
@@ -177,7 +197,13 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
         </View>
       ) : (
         <>
-          <View style={panel ? { height: Math.max(220, height * 0.4) } : { flex: 1 }}>
+          <View
+            style={
+              panel
+                ? { height: Math.max(220, height * (work === 'sketch' ? 0.62 : 0.4)) }
+                : { flex: 1 }
+            }
+          >
             {canvas}
           </View>
           {!panel && <Ribbon course={course} way={way} />}
@@ -187,6 +213,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
         </>
       )}
       <ConflictSheet />
+      <Sheets />
       <Sheet title="The course has no start" open={missing} onClose={() => setMissing(false)}>
         <Words>
           A run begins at a start. One can be laid on the piece furthest to the left; you can move
@@ -209,9 +236,13 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
 /** The tray's card: the piece in hand, else the chosen one, else a way to run from here. */
 function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: () => void }) {
   const { inHand, choice } = useCourse();
+  const tool = useLay((s) => s.tool);
   const { width } = useWindowDimensions();
   if (inHand) return <HandCard />;
-  if (choice.size > 0 && width < WIDE) return <ChoiceCard onTune={onTune} />;
+  if (tool !== 'pieces' && choice.size === 0) return null;
+  if (choice.size > 0 && width < WIDE && tool !== 'wall' && tool !== 'outline') {
+    return <ChoiceCard onTune={onTune} />;
+  }
   return (
     <View pointerEvents="box-none" style={{ alignItems: 'flex-end' }}>
       <Button title="Run from here" icon="play" onPress={onRunHere} testID="run-here" />

@@ -1,17 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace, HopperSettings } from '@/core/course';
-import { HOPPER_DEFAULTS, tideLine } from '@/core/run';
-import { plainWay, wayLength } from '@/core/route';
-import { Choices, Field, metres, NumberField, Words, Button } from '../parts';
+import { expectationOf, intendedWay } from '@/core/route';
+import { DEFAULT_HOLD, DEFAULT_LAPS, HOPPER_DEFAULTS, tideLine } from '@/core/run';
+import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '../parts';
+import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
+import { SketchPanel } from './SketchPanel';
 import { VersionsSheet } from './VersionsSheet';
 
-const KINDS: readonly { value: CourseKind; label: string }[] = [
-  { value: 'point', label: 'Point to point' },
-  { value: 'gather', label: 'Gather every shell' },
-];
+const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
+  value,
+  label: KIND_WORDS[value],
+}));
 const SPACES: readonly { value: CourseSpace; label: string }[] = [
   { value: 'side-on', label: 'Side-on' },
   { value: 'free', label: 'Free-roaming' },
@@ -61,8 +63,31 @@ export function PlanPanel() {
         label="Kind"
         value={course.kind}
         options={KINDS}
-        onChange={(kind) => set({ kind })}
+        onChange={(kind) => edit((before) => ofKind(before, kind))}
       />
+      <Words as="small" tint="slate">
+        {KIND_RULES[course.kind]}
+      </Words>
+      {course.kind === 'laps' && (
+        <NumberField
+          label="Rounds"
+          unit=""
+          step={1}
+          value={course.laps ?? DEFAULT_LAPS}
+          onChange={(value) =>
+            set({ laps: Math.round(within('Rounds', value, 1, 99, '')) }, 'laps')
+          }
+        />
+      )}
+      {course.kind === 'hold' && (
+        <NumberField
+          label="Held for"
+          unit="s"
+          step={1}
+          value={course.hold ?? DEFAULT_HOLD}
+          onChange={(value) => set({ hold: within('Held for', value, 0.5, 600, 's') }, 'hold')}
+        />
+      )}
       <Choices
         label="Space"
         value={course.space}
@@ -115,13 +140,43 @@ export function PlanPanel() {
         placeholder="For you alone"
         onChangeText={(notes) => set({ notes: notes || undefined }, 'notes')}
       />
-      <Words as="small" tint="slate">
-        {metres(wayLength(plainWay(course)))} from mark to mark, tide line at{' '}
-        {tideLine(course).toFixed(1)} m.
-      </Words>
+      <Expected />
+      <SketchPanel />
       <Button title="Earlier versions" icon="clock" onPress={() => setVersions(true)} />
       <VersionsSheet open={versions} onClose={() => setVersions(false)} />
     </View>
+  );
+}
+
+const KIND_RULES: Record<CourseKind, string> = {
+  point: 'The run ends when the lantern is touched.',
+  laps: 'Each round counts once every cairn was passed; the last one ends the run at the lantern.',
+  gather: 'The lantern counts once every shell is gathered.',
+  hold: 'The run ends after so long within reach of the lantern.',
+  strokes: 'The run ends at the lantern; every jump is a stroke.',
+};
+
+/** A course of another kind, with what that kind usually needs; its pieces stay. */
+function ofKind(course: Course, kind: CourseKind): Course {
+  const { laps: _, hold: __, ...rest } = course;
+  // Rounds are run over a plan, so they roam free unless a stage is already built for the side.
+  const space = kind === 'laps' && course.pieces.length < 6 ? 'free' : course.space;
+  if (space !== course.space) useView.getState().setMode('above');
+  return { ...rest, kind, space } as Course;
+}
+
+const WAYS = { track: 'along the track', sketch: 'along the sketch', marks: 'from mark to mark' };
+
+/** Length, climb and time the runner would need, as the course is now. */
+function Expected() {
+  const course = useCourse((s) => s.course);
+  const { way, closed, from } = intendedWay(course);
+  const { length, climb, time } = expectationOf(course, way, closed);
+  return (
+    <Words as="small" tint="slate" testID="expected">
+      {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb, about {time.toFixed(0)} s at a
+      run. Tide line at {tideLine(course).toFixed(1)} m.
+    </Words>
   );
 }
 

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { checkCourse } from '@/core/check';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
-import { Button, Card, CoursePicture, runTime, tell, Words } from '../parts';
+import { Button, Card, CoursePicture, runTime, tell, Words, saveText } from '../parts';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
 import { useHash } from '../state/useBest';
@@ -20,15 +20,6 @@ export async function copyText(text: string, what: string): Promise<void> {
       `This browser does not allow copying. The ${what.toLowerCase()} is shown to be marked by hand.`,
     );
   }
-}
-
-/** Hands a text to the browser as a file. */
-export function downloadText(name: string, text: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }
 
 /** Proof, publishing, and the link, code and file that others open. */
@@ -130,7 +121,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
         <Button
           title="Save the file"
           icon="download"
-          onPress={() => downloadText(fileNameOf(course), toCourseFile(course))}
+          onPress={() => saveText(fileNameOf(course), toCourseFile(course))}
           testID="save-file"
         />
       </View>

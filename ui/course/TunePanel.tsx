@@ -4,22 +4,29 @@ import {
   readDial,
   dialRange,
   setChoiceParam,
+  paintPieces,
+  setCollision,
   setDial,
-  setMaterial,
+  setFamilyCollision,
   type Dial,
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
-import { cairnNumber, familyOf } from '@/core/pieces';
-import { Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
+import { cairnNumber, familyOf, localGeometry } from '@/core/pieces';
+import { Button, Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
+import { buildCommands } from './commands';
 
 const MATERIAL_NAMES: Record<Material, string> = {
   stone: 'Stone',
   slate: 'Slate',
   timber: 'Timber',
+  rope: 'Rope',
+  metal: 'Metal',
+  ice: 'Ice',
   moss: 'Moss',
+  glow: 'Glow',
 };
 
 /** The chosen piece in exact figures, or the list of what there is to tune. */
@@ -30,54 +37,80 @@ export function TunePanel() {
 }
 
 function PieceDials({ piece }: { piece: Piece }) {
-  const { choice, edit } = useCourse();
+  const { course, choice, edit } = useCourse();
   const family = familyOf(piece.family);
+  const chosen = course.pieces.filter(({ id }) => choice.has(id));
+  const alike = chosen.every((other) => other.family === piece.family);
   const dial = (d: Dial) => {
     const { label, unit, step } = dialRange(piece.family, d);
     const key = d.kind === 'param' ? d.key : `${d.kind}${d.axis}`;
     const words =
       d.kind === 'at' ? `Place ${label}` : d.kind === 'turn' ? `Turn about ${label}` : label;
+    const value = readDial(piece, d);
     return (
       <NumberField
         key={key}
         label={words}
         unit={unit}
         step={step}
-        value={readDial(piece, d)}
+        value={value}
+        mixed={chosen.some((other) => Math.abs(readDial(other, d) - value) > 1e-6)}
         testID={`dial-${key}`}
-        onChange={(value) => edit((course) => setDial(course, choice, d, value), `dial ${key}`)}
+        onChange={(next) => edit((now) => setDial(now, choice, d, next), `dial ${key}`)}
       />
     );
   };
+  const sizable = chosen.every((other) => familyOf(other.family).sizable);
   return (
     <View style={{ gap: SPACE.m }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
         <PiecePicture piece={piece} size={56} />
         <View style={{ flex: 1 }}>
-          <Words as="heading">{piece.name ?? family.label}</Words>
+          <Words as="heading">
+            {chosen.length > 1 ? `${chosen.length} pieces` : (piece.name ?? family.label)}
+          </Words>
           <Words as="small" tint="slate">
-            {piece.name ? family.label : roleWords(family.id)}
+            {chosen.length > 1
+              ? alike
+                ? family.label
+                : 'of several kinds'
+              : piece.name
+                ? family.label
+                : roleWords(family.id)}
           </Words>
         </View>
       </View>
-      {family.params.length > 0 && (
+      {alike && family.params.length > 0 && (
         <View style={{ gap: SPACE.xs }}>
           <Words as="strong">
-            {family.group === 'movers' || family.id === 'arm' ? 'Motion' : 'Own settings'}
+            {family.group === 'movers' || family.group === 'hazards' ? 'Motion' : 'Own settings'}
           </Words>
           {family.params.map((param) =>
             param.kind === 'number' ? (
               dial({ kind: 'param', key: param.key })
-            ) : (
+            ) : param.kind === 'choice' ? (
               <Choices
                 key={param.key}
                 label={param.label}
                 value={String(piece.params?.[param.key] ?? param.initial)}
                 options={param.options}
-                onChange={(value) =>
-                  edit((course) => setChoiceParam(course, choice, param.key, value))
-                }
+                onChange={(value) => edit((now) => setChoiceParam(now, choice, param.key, value))}
               />
+            ) : (
+              family.id !== 'model' && (
+                <Field
+                  key={param.key}
+                  label={param.label}
+                  value={String(piece.params?.[param.key] ?? param.initial)}
+                  maxLength={40}
+                  onChangeText={(value) =>
+                    edit(
+                      (now) => setChoiceParam(now, choice, param.key, value),
+                      `text ${param.key}`,
+                    )
+                  }
+                />
+              )
             ),
           )}
         </View>
@@ -85,31 +118,70 @@ function PieceDials({ piece }: { piece: Piece }) {
       <View>
         <Words as="strong">Place</Words>
         {([0, 1, 2] as const).map((axis) => dial({ kind: 'at', axis }))}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+          <Button title="To the origin" onPress={buildCommands.toOrigin} />
+          <Button title="Drop" onPress={buildCommands.drop} />
+        </View>
       </View>
       <View>
         <Words as="strong">Turn</Words>
         {([1, 0, 2] as const).map((axis) => dial({ kind: 'turn', axis }))}
+        <Button title="No turn" onPress={buildCommands.resetTurn} />
       </View>
-      {family.sizable && (
+      {sizable && (
         <View>
           <Words as="strong">Size</Words>
           {([0, 1, 2] as const).map((axis) => dial({ kind: 'size', axis }))}
         </View>
       )}
-      {family.material in MATERIAL_NAMES && (
-        <Choices
-          label="Material"
-          value={piece.look?.material ?? (family.material as Material)}
-          options={MATERIALS.map((value) => ({ value, label: MATERIAL_NAMES[value] }))}
-          onChange={(material) => edit((course) => setMaterial(course, choice, material))}
+      <Choices
+        label="Material"
+        value={piece.look?.colour ? '' : (piece.look?.material ?? (family.material as Material))}
+        options={MATERIALS.map((value) => ({ value, label: MATERIAL_NAMES[value] }))}
+        onChange={(material) =>
+          edit((now) => paintPieces(now, choice, { material: material as Material }))
+        }
+      />
+      <Touching piece={piece} />
+      {chosen.length === 1 && (
+        <Field
+          label="Name"
+          value={piece.name ?? ''}
+          placeholder={family.label}
+          maxLength={60}
+          onChangeText={(name) => edit((now) => namePieces(now, choice, name), 'name piece')}
         />
       )}
-      <Field
-        label="Name"
-        value={piece.name ?? ''}
-        placeholder={family.label}
-        maxLength={60}
-        onChangeText={(name) => edit((course) => namePieces(course, choice, name), 'name piece')}
+    </View>
+  );
+}
+
+/** Whether the piece touches, by itself, and all of its family in this course. */
+function Touching({ piece }: { piece: Piece }) {
+  const { course, choice, edit } = useCourse();
+  const family = familyOf(piece.family);
+  if (localGeometry(piece).shapes.every(({ role }) => role !== 'solid')) return null;
+  const usual = course.collides?.[family.id] ?? family.group !== 'scenery';
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Choices
+        label="Collision"
+        value={piece.collision ?? 'usual'}
+        options={[
+          { value: 'usual', label: usual ? 'Usual: on' : 'Usual: off' },
+          { value: 'on', label: 'On' },
+          { value: 'off', label: 'Off' },
+        ]}
+        onChange={(value) =>
+          edit((now) => setCollision(now, choice, value as 'on' | 'off' | 'usual'))
+        }
+      />
+      <Button
+        title={`${usual ? 'Off' : 'On'} for every ${family.label.toLowerCase()}`}
+        onPress={() => {
+          const own = family.group !== 'scenery';
+          edit((now) => setFamilyCollision(now, family.id, !usual === own ? null : !usual));
+        }}
       />
     </View>
   );
@@ -120,7 +192,11 @@ function roleWords(id: string): string {
   const { group } = familyOf(id);
   if (group === 'hazards') return 'Hazard, sends the runner back';
   if (group === 'movers') return 'Mover, carries the runner';
-  if (id === 'shell') return 'Pickup';
+  if (familyOf(id).worth) return `Pickup, worth ${familyOf(id).worth}`;
+  if (id === 'portal') return 'Carries to the next of its number';
+  if (id === 'gate') return 'Shut until its switch is touched';
+  if (id === 'switch') return 'Opens the gates of its number';
+  if (group === 'scenery') return 'Scenery';
   if (id === 'cairn') return 'Checkpoint';
   if (id === 'lantern') return 'Goal';
   if (id === 'start') return 'Where runs begin';
@@ -131,7 +207,9 @@ function roleWords(id: string): string {
 export function PieceList() {
   const { course, choice, choose } = useCourse();
   const acting = course.pieces.filter(
-    ({ family }) => !['stones', 'timber'].includes(familyOf(family).group) && family !== 'shell',
+    ({ family }) =>
+      ['hazards', 'movers', 'marks'].includes(familyOf(family).group) &&
+      familyOf(family).worth === undefined,
   );
   return (
     <View>

@@ -1,61 +1,123 @@
 import {
+  dropPieces,
   duplicatePieces,
+  flipPieces,
+  groupPieces,
   layPieces,
+  lieAlong,
+  markPieces,
   movePieces,
   removePieces,
+  resetTurn,
   setTurn,
-  turnPieces,
+  sinkPieces,
+  spinPieces,
+  toOrigin,
+  ungroupPieces,
   wrapTurn,
+  type PieceInHand,
 } from '@/core/assemble';
-import type { Vec3 } from '@/core/geometry';
-import { pieceBounds, familyOf } from '@/core/pieces';
+import type { Course } from '@/core/course';
+import { middle, unionBounds, type Vec3 } from '@/core/geometry';
+import { familyOf, pieceBounds } from '@/core/pieces';
 import { tell } from '../parts';
+import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
+import { planeNow } from './landing';
 import { useLay } from './layStore';
 
-/** Degrees a press turns. */
-export const TURN_STEP = 15;
+const turnBy = (): number => useLay.getState().turnStep || 1;
+const stepOf = (axis: 0 | 1 | 2): number => {
+  const { steps, snapping } = useLay.getState();
+  return (snapping && steps[axis]) || 0.1;
+};
 
-const stepOf = (): number => useLay.getState().step || 0.1;
+/** Changes the piece in hand. */
+function changeHand(change: (piece: PieceInHand) => void): void {
+  const { inHand, take } = useCourse.getState();
+  if (!inHand) return;
+  const next = { ...inHand };
+  change(next);
+  take(next);
+}
+
+/** Does an edit of what is chosen; says so when nothing is. */
+function toChoice(change: (course: Course, choice: ReadonlySet<string>) => Course, merge?: string) {
+  const { choice, edit } = useCourse.getState();
+  if (choice.size === 0) {
+    tell('Choose a piece first.');
+    return;
+  }
+  edit((course) => change(course, choice), merge);
+}
 
 /** What is done to the piece in hand or the chosen ones, by buttons and keys alike. */
 export const buildCommands = {
-  turn: (degrees: number) => {
-    const { inHand, choice, take, edit } = useCourse.getState();
-    if (!inHand) return edit((course) => turnPieces(course, choice, degrees), 'turn');
-    const piece = { ...inHand, id: 'ghost' };
-    const [x, y, z] = piece.turn ?? [0, 0, 0];
-    setTurn(piece, [x, wrapTurn(y + degrees), z]);
-    const { id: _, ...turned } = piece;
-    take(turned);
+  turn: (ways: 1 | -1) => {
+    const degrees = ways * turnBy();
+    const { inHand, choice, course, edit } = useCourse.getState();
+    if (inHand) {
+      changeHand((piece) => {
+        const [x, y, z] = piece.turn ?? [0, 0, 0];
+        setTurn(piece as never, [x, wrapTurn(y + degrees), z]);
+      });
+      return;
+    }
+    const chosen = course.pieces.filter(({ id }) => choice.has(id));
+    if (chosen.length === 0) return;
+    const pivot =
+      chosen.length === 1 ? (chosen[0].at as Vec3) : middle(unionBounds(chosen.map(pieceBounds)));
+    edit((before) => spinPieces(before, choice, 1, degrees, pivot), 'turn');
   },
   /** Moves by whole grid steps. */
   move: (x: number, y: number, z: number) => {
     const { choice, edit } = useCourse.getState();
     if (choice.size === 0) return;
-    const step = stepOf();
-    edit((course) => movePieces(course, choice, [x * step, y * step, z * step]), 'move');
+    const by: Vec3 = [x * stepOf(0), y * stepOf(1), z * stepOf(2)];
+    edit((course) => movePieces(course, choice, by), 'move');
+  },
+  /** Raises what is in hand with the plane it lies on, or what is chosen. */
+  raise: (ways: 1 | -1) => {
+    const { inHand } = useCourse.getState();
+    if (!inHand) {
+      buildCommands.move(0, ways, 0);
+      return;
+    }
+    const lay = useLay.getState();
+    if (planeNow().axis === 'y') lay.set({ level: lay.level + ways * stepOf(1) });
+    else if (lay.ghostAt) {
+      const [x, y, z] = lay.ghostAt;
+      lay.set({ ghostAt: [x, y + ways * stepOf(1), z] });
+    }
   },
   /** The size of the piece in hand, by one grid step on an axis. */
-  sizeInHand: (axis: 0 | 1 | 2, steps: number) => {
-    const { inHand, take } = useCourse.getState();
-    if (!inHand) return;
-    const family = familyOf(inHand.family);
-    const size = [...(inHand.size ?? family.size)] as [number, number, number];
-    size[axis] = Math.max(
-      0.25,
-      Math.round((size[axis] + steps * (useLay.getState().step || 0.25)) * 100) / 100,
-    );
-    take({ ...inHand, size });
+  sizeInHand: (axis: 0 | 1 | 2, ways: number) => {
+    changeHand((piece) => {
+      const family = familyOf(piece.family);
+      const size = [...(piece.size ?? family.size)] as [number, number, number];
+      size[axis] = Math.max(0.1, Math.round((size[axis] + ways * stepOf(axis)) * 100) / 100);
+      piece.size = size;
+    });
+  },
+  flip: () => {
+    const { inHand } = useCourse.getState();
+    if (!inHand) {
+      toChoice(flipPieces);
+      return;
+    }
+    changeHand((piece) => {
+      if (piece.flip) delete piece.flip;
+      else piece.flip = true;
+    });
   },
   duplicate: () => {
     const { course, choice, edit, choose } = useCourse.getState();
     if (choice.size === 0) return;
-    const widths = course.pieces
-      .filter(({ id }) => choice.has(id))
-      .map((piece) => pieceBounds(piece))
-      .map(({ low, high }) => high[0] - low[0]);
-    const by: Vec3 = [Math.ceil(Math.max(...widths) / stepOf()) * stepOf(), 0, 0];
+    const bounds = unionBounds(
+      course.pieces.filter(({ id }) => choice.has(id)).map((piece) => pieceBounds(piece)),
+    );
+    const step = stepOf(0);
+    const by: Vec3 = [Math.ceil((bounds.high[0] - bounds.low[0]) / step - 1e-6) * step, 0, 0];
     const { course: next, copies } = duplicatePieces(course, choice, by);
     edit(() => next);
     choose(copies);
@@ -76,10 +138,36 @@ export const buildCommands = {
       },
     });
   },
-  /** Lets go of what is in hand, then of what is chosen. */
+  group: () => toChoice(groupPieces),
+  ungroup: () => toChoice((course, choice) => ungroupPieces(course, choice)),
+  ungroupAll: () => toChoice((course, choice) => ungroupPieces(course, choice, true)),
+  hide: () => {
+    toChoice((course, choice) => markPieces(course, choice, 'hidden', true));
+    useCourse.getState().choose([]);
+  },
+  lock: () => {
+    toChoice((course, choice) => markPieces(course, choice, 'locked', true));
+    useCourse.getState().choose([]);
+  },
+  drop: () => toChoice(dropPieces),
+  lieAlong: () => toChoice(lieAlong),
+  sink: (metres: number) =>
+    toChoice((course, choice) => sinkPieces(course, choice, metres), 'sink'),
+  resetTurn: () => toChoice(resetTurn),
+  toOrigin: () => toChoice(toOrigin),
+  /** Lets go of what is being drawn, then of what is in hand, then of what is chosen. */
   done: () => {
     const { inHand, take, choose } = useCourse.getState();
-    if (inHand) take(null);
+    const { stroke, cornering, set } = useLay.getState();
+    if (cornering) set({ cornering: null });
+    else if (stroke.length > 0) set({ stroke: [], fault: null });
+    else if (inHand) take(null);
     else choose([]);
   },
+};
+
+/** Looks at what is chosen. */
+export const lookAtChoice = (): void => {
+  const { course, choice } = useCourse.getState();
+  useView.getState().fit(course, choice.size > 0 ? choice : undefined);
 };

@@ -1,24 +1,131 @@
 import { create } from 'zustand';
-import type { WorkPlane } from '@/core/assemble';
+import type { Paint, PieceInHand, Rim, Scattering, WorkPlane } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 
+/** What one finger does while laying. */
+export const LAY_TOOLS = [
+  'pieces',
+  'choose',
+  'wall',
+  'fill',
+  'outline',
+  'scatter',
+  'paint',
+  'kit',
+  'symmetry',
+  'layers',
+  'sky',
+] as const;
+export type LayTool = (typeof LAY_TOOLS)[number];
+
+/** What the handles about the chosen pieces do. */
+export const HANDLE_MODES = ['move', 'turn', 'stretch'] as const;
+export type HandleMode = (typeof HANDLE_MODES)[number];
+
+/** Something that went wrong at a place, shown there. */
+export interface Fault {
+  readonly at: Vec3;
+  readonly words: string;
+}
+
 interface LayState {
-  /** Grid step, m; 0 lays freely. */
-  readonly step: number;
+  readonly tool: LayTool;
+  /** Grid step for each axis, m; 0 lays freely. */
+  readonly steps: Vec3;
+  /** Degrees a turn goes by; 0 for a degree at a time. */
+  readonly turnStep: number;
+  readonly ends: boolean;
+  readonly corners: boolean;
+  readonly surface: boolean;
+  /** Whether anything snaps at all; a held key lets go for a while. */
+  readonly snapping: boolean;
+  readonly letGo: boolean;
   /** Height of the level work plane and depth of the upright one, m. */
   readonly level: number;
   readonly depth: number;
   /** Where the piece in hand would land, before it is snapped; null until the pointer says. */
   readonly ghostAt: Vec3 | null;
+  /** The row a drag lays: where it began and has come to, in places where feet go. */
+  readonly row: readonly PieceInHand[] | null;
+  readonly handles: HandleMode;
+  /** Handles along the piece's own axes, and stretching from both sides. */
+  readonly ownAxes: boolean;
+  readonly bothSides: boolean;
+  /** What a drag has come to, in words, and where it is said. */
+  readonly measure: { readonly at: Vec3; readonly words: string } | null;
+  /** Places drawn so far by a tool that draws. */
+  readonly stroke: readonly Vec3[];
+  /** Pixels of an outline being drawn over the picture. */
+  readonly lasso: readonly (readonly [number, number])[];
+  readonly fault: Fault | null;
+  readonly adding: boolean;
+  readonly fill: 'fill' | 'carve' | 'flood';
+  readonly floor: PieceInHand;
+  readonly wall: PieceInHand;
+  readonly platform: PieceInHand;
+  /** The post of a wall, or corner of an outline, that figures and buttons are about. */
+  readonly post: number | null;
+  readonly corner: { readonly rim: Rim; readonly index: number } | null;
+  readonly panel: { readonly run: number; readonly panel: number } | null;
+  readonly scattering: Scattering;
+  /** Half the width of a stroke that strews or erases, m. */
+  readonly brush: number;
+  readonly erasing: boolean;
+  readonly paint: Paint;
+  /** The middle a ring of copies is laid about, over the map; null for the course's own middle. */
+  readonly pivot: readonly [number, number] | null;
+  /** Lining up corner on corner: which own corner was touched, or none yet. */
+  readonly cornering: { readonly own: Vec3 | null } | null;
+  readonly sketching: 'draw' | 'points' | 'note' | 'scale' | null;
+  readonly sketchPoint: number | null;
   set: (change: Partial<Omit<LayState, 'set'>>) => void;
 }
 
 /** How pieces are being laid. */
 export const useLay = create<LayState>()((set) => ({
-  step: 0.5,
+  tool: 'pieces',
+  steps: [0.5, 0.5, 0.5],
+  turnStep: 15,
+  ends: true,
+  corners: false,
+  surface: true,
+  snapping: true,
+  letGo: false,
   level: 0,
   depth: 0,
   ghostAt: null,
+  row: null,
+  handles: 'move',
+  ownAxes: false,
+  bothSides: false,
+  measure: null,
+  stroke: [],
+  lasso: [],
+  fault: null,
+  adding: false,
+  fill: 'fill',
+  floor: { family: 'slab', at: [0, 0, 0] },
+  wall: { family: 'wall', at: [0, 0, 0] },
+  platform: { family: 'platform', at: [0, 0, 0] },
+  post: null,
+  corner: null,
+  panel: null,
+  scattering: {
+    families: ['rock', 'grass', 'reeds'],
+    density: 4,
+    sizeSpread: 0.35,
+    turnSpread: 180,
+    lean: 6,
+    seed: 1,
+    margin: 2,
+  },
+  brush: 2.5,
+  erasing: false,
+  paint: { material: 'slate' },
+  pivot: null,
+  cornering: null,
+  sketching: null,
+  sketchPoint: null,
   set,
 }));
 
@@ -27,3 +134,18 @@ export const planeOf = (
   mode: 'side' | 'above' | 'free',
   { level, depth }: { level: number; depth: number },
 ): WorkPlane => (mode === 'side' ? { axis: 'z', value: depth } : { axis: 'y', value: level });
+
+/** Takes up a tool: what another one had begun is let go. */
+export const takeTool = (tool: LayTool): void =>
+  useLay.getState().set({
+    tool,
+    stroke: [],
+    lasso: [],
+    fault: null,
+    row: null,
+    measure: null,
+    post: null,
+    corner: null,
+    panel: null,
+    cornering: null,
+  });

@@ -4,7 +4,7 @@ import { layPieces } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../state/courseStore';
 import { PlanPanel } from './PlanPanel';
-import { Tray } from './Tray';
+import { Tray } from './tray/Tray';
 import { TunePanel } from './TunePanel';
 
 jest.mock('@expo/vector-icons/Feather', () => () => null);

@@ -1,7 +1,17 @@
 import { Pressable, View, type DimensionValue } from 'react-native';
 import type { CourseOnServer } from '@/core/protocol';
 import { plainWay, wayLength } from '@/core/route';
-import { ago, Card, CoursePicture, Feather, IconButton, metres, runTime, Words } from '../parts';
+import {
+  ago,
+  Card,
+  CoursePicture,
+  Feather,
+  IconButton,
+  metres,
+  runTime,
+  Words,
+  KIND_WORDS,
+} from '../parts';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface CourseCardProps {
@@ -10,8 +20,6 @@ interface CourseCardProps {
   readonly onOpen: () => void;
   readonly onMenu: () => void;
 }
-
-export const KIND_WORDS = { point: 'Point to point', gather: 'Gather every shell' } as const;
 
 /** One course: its picture, what it is, whether it is proved, when it last changed. */
 export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {

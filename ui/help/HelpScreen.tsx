@@ -1,31 +1,129 @@
 import { router } from 'expo-router';
-import { View } from 'react-native';
-import { BUILD_KEYS, RUN_KEYS, type KeyLine } from '../course/useBuildKeys';
-import { Card, Page, Words } from '../parts';
-import { SPACE, useColours } from '../theme';
+import { useEffect, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { COMMANDS, type Command } from '../course/commandList';
+import { keysFor, keysOf, shownKeys, useKeys } from '../course/keys';
+import { Button, Card, IconButton, Page, tell, Words } from '../parts';
+import { RADIUS, SPACE, TARGET, useColours } from '../theme';
+import { RUN_KEYS, TOUCHES, type KeyLine } from './lines';
 
-const TOUCH: readonly KeyLine[] = [
-  {
-    keys: 'One finger',
-    does: 'Does what is in hand: lays, chooses, drags what is chosen; else moves the view',
-  },
-  { keys: 'Two fingers', does: 'Move, pinch and turn the view, whatever is in hand' },
-  { keys: 'Done', does: 'Stops laying; until then every tap lays another' },
-  { keys: 'The ribbon', does: 'Touch or drag along it to go to that place of the course' },
+const GROUPS: readonly { readonly id: Command['group']; readonly title: string }[] = [
+  { id: 'Go', title: 'Going about' },
+  { id: 'View', title: 'Looking' },
+  { id: 'Lay', title: 'Laying' },
+  { id: 'Snap', title: 'Snapping' },
+  { id: 'Choose', title: 'Choosing' },
+  { id: 'Chosen', title: 'What is chosen' },
+  { id: 'Tools', title: 'Tools' },
 ];
 
-/** Every key and touch, on one page. */
+/** Every key and touch, on one page; keys can be changed by pressing others. */
 export function HelpScreen() {
+  const changed = useKeys((s) => s.changed);
+  const [waiting, setWaiting] = useState<string | null>(null);
+  useEffect(() => {
+    if (!waiting) return;
+    const down = (event: KeyboardEvent) => {
+      if (/^(Alt|Control|Shift|Meta)$/.test(event.key)) return;
+      event.preventDefault();
+      event.stopPropagation();
+      setWaiting(null);
+      if (event.key === 'Escape') return;
+      const keys = keysOf(event);
+      const other = useKeys.getState().assign(waiting, keys);
+      if (other === 'fixed') tell('Esc stays what it is.');
+      else if (other) tell(`${shownKeys(keys)} is taken by “${other.label}”. Nothing was changed.`);
+    };
+    window.addEventListener('keydown', down, true);
+    return () => window.removeEventListener('keydown', down, true);
+  }, [waiting]);
   return (
     <Page
       title="Keys and touch"
       width={760}
       onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
     >
-      <KeyTable title="Touch" lines={TOUCH} />
-      <KeyTable title="Building" lines={BUILD_KEYS} />
+      <KeyTable title="Touch" lines={TOUCHES} />
+      <Words tint="slate">
+        Touch a key below and press another to change it. Esc leaves it as it was.
+      </Words>
+      {Object.keys(changed).length > 0 && (
+        <Button title="All keys as they were" onPress={() => useKeys.getState().reset()} />
+      )}
+      {GROUPS.map(({ id, title }) => (
+        <View key={id} style={{ gap: SPACE.s }}>
+          <Words as="heading">{title}</Words>
+          <Card style={{ paddingHorizontal: SPACE.m }}>
+            {COMMANDS.filter(({ group }) => group === id).map((command, i) => (
+              <CommandLine
+                key={command.id}
+                command={command}
+                first={i === 0}
+                changed={command.id in changed}
+                waiting={waiting === command.id}
+                onChange={() => setWaiting(waiting === command.id ? null : command.id)}
+              />
+            ))}
+          </Card>
+        </View>
+      ))}
       <KeyTable title="Running" lines={RUN_KEYS} />
     </Page>
+  );
+}
+
+interface CommandLineProps {
+  readonly command: Command;
+  readonly first: boolean;
+  readonly changed: boolean;
+  readonly waiting: boolean;
+  readonly onChange: () => void;
+}
+
+function CommandLine({ command, first, changed, waiting, onChange }: CommandLineProps) {
+  const colours = useColours();
+  const keys = shownKeys(keysFor(command));
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: SPACE.m,
+        minHeight: TARGET + 6,
+        borderTopWidth: first ? 0 : 1,
+        borderColor: colours.line,
+      }}
+    >
+      <Pressable
+        accessibilityRole="button"
+        accessibilityLabel={`Change the keys of ${command.label}`}
+        onPress={onChange}
+        style={{
+          width: 128,
+          minHeight: TARGET,
+          justifyContent: 'center',
+          paddingHorizontal: SPACE.s,
+          borderRadius: RADIUS.s,
+          borderWidth: 1,
+          borderColor: waiting ? colours.moss : colours.line,
+          backgroundColor: waiting ? colours.mossSoft : colours.card,
+        }}
+      >
+        <Words as="smallStrong" tint={keys || waiting ? 'ink' : 'slate'}>
+          {waiting ? 'Press keys' : keys || 'none'}
+        </Words>
+      </Pressable>
+      <Words as="small" style={{ flex: 1 }}>
+        {command.label}
+      </Words>
+      {changed && (
+        <IconButton
+          icon="rotate-ccw"
+          label={`Usual keys for ${command.label}`}
+          onPress={() => useKeys.getState().reset(command.id)}
+        />
+      )}
+    </View>
   );
 }
 

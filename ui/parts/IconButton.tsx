@@ -1,5 +1,5 @@
-import { Pressable, View, type StyleProp, type ViewStyle } from 'react-native';
-import { RADIUS, TARGET, useColours } from '../theme';
+import { Pressable, useWindowDimensions, View, type StyleProp, type ViewStyle } from 'react-native';
+import { RADIUS, TARGET, useColours, WIDE } from '../theme';
 import { Feather, type IconName } from './icons';
 import { Words } from './Words';
 
@@ -34,6 +34,7 @@ export function IconButton({
   testID,
 }: IconButtonProps) {
   const colours = useColours();
+  const wide = useWindowDimensions().width >= WIDE;
   const ink = danger ? colours.rust : on ? colours.moss : colours.ink;
   return (
     <Pressable
@@ -46,7 +47,9 @@ export function IconButton({
       {...({ title: hint ? `${label} (${hint})` : label } as object)}
       style={({ pressed }) => [
         {
-          minWidth: TARGET,
+          minWidth: 0,
+          flexBasis: TARGET,
+          flexShrink: labelled ? 0 : 1,
           minHeight: TARGET,
           paddingHorizontal: labelled ? 4 : 0,
           alignItems: 'center',
@@ -66,6 +69,11 @@ export function IconButton({
           style={{ fontSize: 12, lineHeight: 15, marginTop: 2 }}
         >
           {label}
+        </Words>
+      )}
+      {labelled && wide && hint && (
+        <Words as="small" tint="slate" style={{ fontSize: 11, lineHeight: 13 }}>
+          {hint}
         </Words>
       )}
       {!!badge && (

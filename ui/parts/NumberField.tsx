@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { readSum } from '@/core/assemble';
 import { TextInput, View } from 'react-native';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
 import { IconButton } from './IconButton';
@@ -11,14 +12,24 @@ interface NumberFieldProps {
   readonly step: number;
   /** Takes the value or throws a RangeError in words. */
   readonly onChange: (value: number) => void;
+  /** Several values at once: none is shown, and one that is typed is set for all. */
+  readonly mixed?: boolean;
   readonly testID?: string;
 }
 
 /** A number as it is shown and typed: no more digits than it has, and no float's tail. */
-export const shortNumber = (value: number): string => String(Math.round(value * 1e4) / 1e4);
+export const shortNumber = (value: number): string => String(Math.round(value * 1e4) / 1e4 + 0);
 
 /** A number with its unit, a step down and a step up, and a field to type it in. */
-export function NumberField({ label, value, unit, step, onChange, testID }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  unit,
+  step,
+  onChange,
+  mixed,
+  testID,
+}: NumberFieldProps) {
   const colours = useColours();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
@@ -35,8 +46,9 @@ export function NumberField({ label, value, unit, step, onChange, testID }: Numb
   };
   const finish = () => {
     if (typed === null) return;
-    const text = typed.trim().replace(',', '.').replace('−', '-');
-    take(text === '' ? NaN : Number(text));
+    // What was only looked at is not set for all.
+    if (mixed && typed === '') setTyped(null);
+    else take(readSum(typed));
   };
 
   return (
@@ -60,14 +72,16 @@ export function NumberField({ label, value, unit, step, onChange, testID }: Numb
           }}
         >
           <TextInput
-            value={typed ?? shortNumber(value)}
+            value={typed ?? (mixed ? '' : shortNumber(value))}
+            placeholder={mixed ? 'mixed' : undefined}
+            placeholderTextColor={colours.slate}
             onChangeText={(text) => {
               setTyped(text);
               setError(null);
             }}
             onBlur={finish}
             onSubmitEditing={finish}
-            inputMode="decimal"
+            inputMode="text"
             selectTextOnFocus
             accessibilityLabel={label}
             testID={testID}

@@ -1,7 +1,8 @@
 import { memo, useMemo } from 'react';
 import { Image, type ImageStyle, type StyleProp } from 'react-native';
 import type { Course, Piece } from '@/core/course';
-import { drawCourse, drawPiece, toSvg } from '@/core/formats';
+import type { Kit } from '@/core/assemble';
+import { drawCourse, drawPiece, drawPieces, toSvg } from '@/core/formats';
 
 const asUri = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`;
 
@@ -43,4 +44,21 @@ export const PiecePicture = memo(function PiecePicture({
 }) {
   const uri = useMemo(() => asUri(toSvg(drawPiece(piece), size, size, 3, 0.9)), [piece, size]);
   return <Image source={{ uri }} style={{ width: size, height: size }} />;
+});
+
+/** A picture of an assembly of the kit. */
+export const KitPicture = memo(function KitPicture({
+  kit,
+  width,
+  height,
+}: {
+  kit: Kit;
+  width: number;
+  height: number;
+}) {
+  const uri = useMemo(
+    () => asUri(toSvg(drawPieces(kit.pieces), width, height, 3, 0.6)),
+    [kit, width, height],
+  );
+  return <Image source={{ uri }} style={{ width, height }} />;
 });

@@ -2,7 +2,6 @@ import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
 import { plainWay, wayLength } from '@/core/route';
-import { KIND_WORDS } from '../courses/CourseCard';
 import {
   Button,
   Card,
@@ -14,6 +13,7 @@ import {
   runTime,
   tell,
   Words,
+  KIND_WORDS,
 } from '../parts';
 import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';

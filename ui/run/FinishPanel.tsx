@@ -61,6 +61,7 @@ export function FinishPanel({ result, best, targets, children }: FinishPanelProp
               result.falls === 0
                 ? 'no falls'
                 : `${result.falls} ${result.falls === 1 ? 'fall' : 'falls'}`,
+              result.jumps > 0 && `${result.jumps} ${result.jumps === 1 ? 'jump' : 'jumps'}`,
               targets && targetWord(result.time, targets),
             ]
               .filter(Boolean)

@@ -154,12 +154,17 @@ function latestWord({ events, state, world }: LiveRun, best: RunHudProps['best']
       return { words: `${timeGap(gap)} at cairn ${number}`, good: gap <= 0 };
     }
     if (event.kind === 'shut') {
+      if (world.kind === 'laps') return { words: 'A cairn was missed', good: false };
       const missing = world.pickups.length - state.gatheredCount;
       return {
         words: `${missing} ${missing === 1 ? 'shell' : 'shells'} still missing`,
         good: false,
       };
     }
+    if (event.kind === 'lap') {
+      return { words: `Round ${state.lap} of ${world.laps} at ${runTime(event.time)}`, good: true };
+    }
+    if (event.kind === 'switch') return { words: 'A gate opens', good: true };
     if (event.kind === 'hazard') return { words: 'Hurt', good: false };
     if (event.kind === 'crush') return { words: 'Crushed', good: false };
     if (event.kind === 'fall') return { words: 'Into the tide', good: false };

@@ -3,10 +3,11 @@ import { useWindowDimensions, View } from 'react-native';
 import { useFrame } from '@react-three/fiber';
 import type { Course } from '@/core/course';
 import { courseHash } from '@/core/course';
-import { floorBelow, type Run, type RunResult, type Spot, type Split } from '@/core/run';
+import { floorBelow, goneFrom, type Run, type RunResult, type Spot, type Split } from '@/core/run';
 import {
   axes,
   Canvas,
+  BoardTexts,
   MovingPieces,
   Runner,
   StillPieces,
@@ -171,11 +172,8 @@ function Scene({ course, live, held, controls, onFinish }: SceneProps) {
     at.grounded = state.ground >= 0;
     at.floor = floorBelow(world, state);
     moment.current.tick = state.tick;
-    if (moment.current.gathered.size !== state.gatheredCount) {
-      moment.current.gathered = new Set(
-        world.pickups.filter((_, i) => state.gathered[i]).map((piece) => world.pieces[piece].id),
-      );
-    }
+    const gone = goneFrom(world, state);
+    if (moment.current.gathered.size !== gone.size || gone.size > 0) moment.current.gathered = gone;
     follow(live, course, delta, false);
     if (state.finish >= 0 && !told.current) {
       told.current = true;
@@ -185,9 +183,10 @@ function Scene({ course, live, held, controls, onFinish }: SceneProps) {
 
   return (
     <>
-      <Surroundings tide={live.world.tide} />
+      <Surroundings tide={live.world.tide} sky={course.sky} />
       <StillPieces pieces={course.pieces} tide={live.world.tide} />
       <MovingPieces pieces={course.pieces} moment={moment} />
+      <BoardTexts pieces={course.pieces} />
       <Runner shown={shown} />
     </>
   );

@@ -4,7 +4,7 @@ import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { applyPose, poseAt, type Motion } from '@/core/motion';
 import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
-import { bakeParts } from './bake';
+import { bakeParts, joinBaked } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
 
@@ -13,16 +13,20 @@ interface GhostProps {
   readonly form: PieceInHand;
   /** Where its foot would land. */
   readonly at: Vec3;
+  readonly turn?: Piece['turn'];
   readonly refused: boolean;
   readonly tide: number;
 }
 
 /** The piece in hand where it would land, with a line down to the water. */
-export function Ghost({ form, at, refused, tide }: GhostProps) {
+export function Ghost({ form, at, turn, refused, tide }: GhostProps) {
+  const [tx, ty, tz] = turn ?? [0, 0, 0];
   const [facets, lines] = useMemo(() => {
-    const baked = bakeParts(worldParts({ ...form, at: [0, 0, 0], id: 'ghost' }));
+    const baked = bakeParts(
+      worldParts({ ...form, turn: [tx, ty, tz], at: [0, 0, 0], id: 'ghost' }),
+    );
     return [facetGeometry(baked), lineGeometry(baked.lines)];
-  }, [form]);
+  }, [form, tx, ty, tz]);
   const plumb = useMemo(() => lineGeometry(new Float32Array([0, 0, 0, 0, -1, 0])), []);
   useDisposal(facets, lines, plumb);
   const [x, y, z] = at;
@@ -31,6 +35,21 @@ export function Ghost({ form, at, refused, tide }: GhostProps) {
       <mesh geometry={facets} material={refused ? GHOST_REFUSED : GHOST} />
       <lineSegments geometry={lines} material={INK} />
       <lineSegments geometry={plumb} material={PLUMB} scale-y={Math.max(0.001, y - tide)} />
+    </group>
+  );
+}
+
+/** Several pieces that would be laid, as a row that is being drawn out. */
+export function Ghosts({ pieces }: { pieces: readonly Piece[] }) {
+  const [facets, lines] = useMemo(() => {
+    const baked = joinBaked(pieces.map((piece) => bakeParts(worldParts(piece))));
+    return [facetGeometry(baked), lineGeometry(baked.lines)];
+  }, [pieces]);
+  useDisposal(facets, lines);
+  return (
+    <group renderOrder={2}>
+      <mesh geometry={facets} material={GHOST} />
+      <lineSegments geometry={lines} material={INK} />
     </group>
   );
 }

@@ -36,7 +36,6 @@ export function Canvas({ running, children }: PropsWithChildren<CanvasProps>) {
       camera={{ fov: FIELD, near: 0.5, far: 1500 }}
       style={{ position: 'absolute', inset: 0, touchAction: 'none', background: colours.sky }}
     >
-      <color attach="background" args={['#E9EEE9']} />
       <CameraRig />
       {children}
     </FiberCanvas>

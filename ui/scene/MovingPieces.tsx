@@ -4,8 +4,8 @@ import { BufferAttribute, type BufferGeometry } from 'three';
 import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { applyPose, poseAt, type Motion } from '@/core/motion';
-import { worldMotion, worldParts } from '@/core/pieces';
-import { bakeParts, joinBaked, turns, type Baked } from './bake';
+import { worldMotion } from '@/core/pieces';
+import { bakeMoving, joinBaked, turns, type Baked } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, INK } from './materials';
 
@@ -13,7 +13,7 @@ import { FACETS, INK } from './materials';
 export interface Moment {
   /** Tick for the movers; between two ticks in a run. */
   tick: number;
-  /** Ids of the pickups gathered so far. */
+  /** Ids of the pickups gathered so far, and of what has given way or stands open. */
   gathered: ReadonlySet<string>;
   /** Whether pickups turn. */
   lively: boolean;
@@ -46,9 +46,8 @@ export function MovingPieces({
     let facetFrom = 0;
     let lineFrom = 0;
     for (const piece of pieces) {
-      const parts = worldParts(piece).filter(({ moving }) => moving || turns(piece));
-      if (parts.length === 0) continue;
-      const baked = bakeParts(parts);
+      const baked = bakeMoving(piece);
+      if (baked.positions.length === 0) continue;
       list.push({ piece, motion: worldMotion(piece), baked, facetFrom, lineFrom });
       facetFrom += baked.positions.length;
       lineFrom += baked.lines.length;
@@ -93,7 +92,8 @@ function placing(
     return (p) => applyPose(pose, p);
   }
   if (gathered.has(piece.id)) return () => piece.at;
-  const angle = lively ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
+  const angle =
+    lively && turns(piece) ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   return ([x, y, z]) => {
     const [dx, dz] = [x - piece.at[0], z - piece.at[2]];

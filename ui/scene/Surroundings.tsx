@@ -1,7 +1,9 @@
 import { useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
+import type { Sky } from '@/core/course';
 import { BufferAttribute, BufferGeometry, type Group, type Mesh } from 'three';
 import { plain, WATER } from './materials';
+import { skyColour, useSky } from './sky';
 import { useView } from './view';
 
 /** Outlines of far skerries: x from -1 to 1, height from 0 to 1. */
@@ -104,7 +106,8 @@ const NEAR = plain('#A7BDB9');
 const FAR = plain('#BCCDC8');
 
 /** Water to the horizon and a few far skerries, always about the eye. */
-export function Surroundings({ tide }: { tide: number }) {
+export function Surroundings({ tide, sky }: { tide: number; sky?: Sky }) {
+  useSky(sky);
   const water = useRef<Mesh>(null);
   const round = useRef<Group>(null);
   const shapes = useMemo(() => SKERRIES.map(skerry), []);
@@ -116,6 +119,7 @@ export function Surroundings({ tide }: { tide: number }) {
   });
   return (
     <>
+      <color attach="background" args={[skyColour(sky)]} />
       <group ref={round}>
         {shapes.map((geometry, i) => (
           <mesh

@@ -84,6 +84,18 @@ function bakeRest(piece: Piece): Baked {
   return bakeFacets(facets, toWorld(piece), (n) => rotate(turn, n));
 }
 
+const moving = new WeakMap<Piece, Baked>();
+
+/** What goes with a piece's motion, or comes and goes with its lock, or turns. */
+export function bakeMoving(piece: Piece): Baked {
+  let known = moving.get(piece);
+  if (!known) {
+    known = bakeParts(worldParts(piece).filter((part) => part.moving || turns(piece)));
+    moving.set(piece, known);
+  }
+  return known;
+}
+
 /** Whether a piece turns about its own upright while a run goes on. */
 export const turns = (piece: Piece): boolean => familyOf(piece.family).worth !== undefined;
 

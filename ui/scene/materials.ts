@@ -3,8 +3,15 @@ import { rgb } from '@/core/pieces';
 
 const FAR = new Color().setRGB(...rgb('#B8D1D1'));
 
-/** Where haze begins and where nothing else is left, metres from the eye. */
-const haze = { uFar: { value: FAR }, uHaze: { value: [90, 420] } };
+/**
+ * What the time of day and the weather set for everything that is drawn: the haze's colour, where it
+ * begins and where nothing else is left (metres from the eye), and the light.
+ */
+export const SKY = {
+  uFar: { value: FAR.clone() },
+  uHaze: { value: [90, 420] },
+  uLight: { value: new Vector3(1, 1, 1) },
+};
 
 // Colours are written as they are to be seen: these shaders add no conversion of their own.
 const facetVertex = /* glsl */ `
@@ -23,10 +30,11 @@ const facetFragment = /* glsl */ `
   uniform vec3 uTint;
   uniform float uTinted;
   uniform float uOpacity;
+  uniform vec3 uLight;
   varying vec3 vColour;
   varying float vHaze;
   void main() {
-    gl_FragColor = vec4(mix(mix(vColour, uTint, uTinted), uFar, vHaze), uOpacity);
+    gl_FragColor = vec4(mix(mix(vColour * uLight, uTint, uTinted), uFar, vHaze), uOpacity);
   }`;
 
 const facets = (tint: string, tinted: number, opacity: number) =>
@@ -36,7 +44,7 @@ const facets = (tint: string, tinted: number, opacity: number) =>
     transparent: opacity < 1,
     depthWrite: opacity === 1,
     uniforms: {
-      ...haze,
+      ...SKY,
       uTint: { value: new Color().setRGB(...rgb(tint)) },
       uTinted: { value: tinted },
       uOpacity: { value: opacity },
@@ -70,7 +78,7 @@ const lines = (hex: string, opacity: number, onTop = false) => {
     depthWrite: false,
     depthTest: !onTop,
     uniforms: {
-      ...haze,
+      ...SKY,
       uColour: { value: new Color().setRGB(...rgb(hex)) },
       uOpacity: { value: opacity },
     },
@@ -90,7 +98,7 @@ export const WATER = new ShaderMaterial({
   side: DoubleSide,
   uniforms: {
     uNear: { value: new Color().setRGB(...rgb('#78A8B0')) },
-    uFarWater: { value: FAR },
+    uFarWater: { value: FAR.clone() },
     uEye: { value: new Vector3() },
     /** Least length of a band, m: long along a stage, flecks where one looks about freely. */
     uDash: { value: 1.3 },
@@ -131,9 +139,10 @@ export const plain = (hex: string, opacity = 1) =>
     transparent: opacity < 1,
     depthWrite: opacity === 1,
     vertexShader: /* glsl */ `void main() { gl_Position = projectionMatrix * modelViewMatrix * vec4(position, 1.0); }`,
-    fragmentShader: /* glsl */ `uniform vec3 uColour; uniform float uOpacity; void main() { gl_FragColor = vec4(uColour, uOpacity); }`,
+    fragmentShader: /* glsl */ `uniform vec3 uColour; uniform float uOpacity; uniform vec3 uLight; void main() { gl_FragColor = vec4(uColour * uLight, uOpacity); }`,
     uniforms: {
       uColour: { value: new Color().setRGB(...rgb(hex)) },
       uOpacity: { value: opacity },
+      uLight: SKY.uLight,
     },
   });

@@ -53,7 +53,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
         start = at;
         moved = false;
         button = event.button;
-        owned = button === 0 && !event.altKey && (latest.current.begin?.(at.x, at.y) ?? false);
+        owned = button === 0 && (latest.current.begin?.(at.x, at.y) ?? false);
       } else {
         // A second finger makes it a movement of the view, whatever the first one did.
         if (owned) latest.current.drop?.();
@@ -71,19 +71,18 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       if (fingers.size === 2) twoFingers(event.pointerId, before, at);
       else if (start) {
         if (Math.hypot(at.x - start.x, at.y - start.y) > TAP) moved = true;
-        if (moved) oneFinger(event, before, at);
+        if (moved) oneFinger(before, at);
       }
       fingers.set(event.pointerId, at);
     };
-    const oneFinger = (event: PointerEvent, before: Finger, at: Finger) => {
+    const oneFinger = (before: Finger, at: Finger) => {
       const view = useView.getState();
       if (owned) latest.current.drag?.(at.x, at.y);
-      else if (turnsView(event)) view.orbit(at.x - before.x, at.y - before.y);
+      else if (turnsView()) view.orbit(at.x - before.x, at.y - before.y);
       else view.pan(at.x - before.x, at.y - before.y);
     };
     // In the free view one finger turns it; the straight views keep their direction until told.
-    const turnsView = (event: PointerEvent) =>
-      button === 2 || event.altKey || (button === 0 && useView.getState().mode === 'free');
+    const turnsView = () => button === 2 || (button === 0 && useView.getState().mode === 'free');
     const twoFingers = (id: number, before: Finger, at: Finger) => {
       const other = [...fingers].find(([key]) => key !== id)![1];
       const view = useView.getState();

@@ -26,6 +26,8 @@ interface View extends Eye {
   /** Size of the canvas, pixels. */
   readonly width: number;
   readonly height: number;
+  /** Metres a pace of flying goes. */
+  readonly speed: number;
   look: (change: Partial<Eye & { mode: ViewMode }>) => void;
   resize: (width: number, height: number) => void;
   /** Moves the place looked at by pixels over the picture. */
@@ -34,6 +36,10 @@ interface View extends Eye {
   orbit: (dx: number, dy: number) => void;
   /** Turns the picture by degrees, where the view may turn without being another one. */
   twist: (degrees: number) => void;
+  /** Moves the eye and what it looks at: to the right, up, and ahead over the map, by whole paces. */
+  fly: (right: number, up: number, ahead: number) => void;
+  /** Changes how far one pace goes. */
+  pace: (factor: number) => void;
   setMode: (mode: ViewMode) => void;
   fit: (course: Course, ids?: ReadonlySet<string>) => void;
 }
@@ -52,6 +58,7 @@ export const useView = create<View>()((set, get) => ({
   mode: 'side',
   width: 390,
   height: 600,
+  speed: 2,
   look: (change) => set(change),
   resize: (width, height) => set({ width, height }),
   pan: (dx, dy) => {
@@ -78,6 +85,19 @@ export const useView = create<View>()((set, get) => ({
     const { mode, yaw } = get();
     if (mode !== 'side') set({ yaw: yaw - degrees });
   },
+  fly: (right, up, ahead) => {
+    const { target, yaw, speed } = get();
+    const a = (yaw * Math.PI) / 180;
+    const [c, s] = [Math.cos(a), Math.sin(a)];
+    set({
+      target: [
+        target[0] + speed * (right * c + ahead * s),
+        Math.max(-2, target[1] + speed * up),
+        target[2] + speed * (right * s - ahead * c),
+      ],
+    });
+  },
+  pace: (factor) => set({ speed: Math.min(60, Math.max(0.25, get().speed * factor)) }),
   setMode: (mode) => set({ mode, ...TILTS[mode] }),
   fit: (course, ids) => {
     const pieces = course.pieces.filter(({ id }) => !ids || ids.has(id));
@@ -121,6 +141,14 @@ export function rayAt(view: Eye & { width: number; height: number }, px: number,
     from: eyePlace(view),
     along: [0, 1, 2].map((i) => ahead[i] + right[i] * x + up[i] * y) as unknown as Vec3,
   };
+}
+
+/** How many metres a pixel is wide at a place. */
+export function metresAPixel(view: Eye & { height: number }, p: Vec3): number {
+  const { ahead } = axes(view);
+  const eye = eyePlace(view);
+  const depth = [0, 1, 2].reduce((sum, i) => sum + (p[i] - eye[i]) * ahead[i], 0);
+  return (2 * TAN * Math.max(0.1, depth)) / view.height;
 }
 
 /** The pixel at which a place is seen, or null behind the eye. */

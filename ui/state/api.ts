@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import type { Kit } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import {
   CourseAnswer,
@@ -6,6 +7,8 @@ import {
   DemosAnswer,
   DoneAnswer,
   ErrorAnswer,
+  KitAnswer,
+  KitsAnswer,
   MakerAnswer,
   PlayerRunAnswer,
   ProofAnswer,
@@ -80,6 +83,10 @@ export const api = {
     request(RevisionAnswer, 'GET', `/courses/${id}/revisions/${revision}`),
   prove: (id: string, run: Run) => request(ProofAnswer, 'POST', `/courses/${id}/proof`, { run }),
   publish: (id: string) => request(PublishAnswer, 'POST', `/courses/${id}/publish`),
+  kits: () => request(KitsAnswer, 'GET', '/kits'),
+  keepKit: (kit: Kit) => request(KitAnswer, 'POST', '/kits', { kit }),
+  changeKit: (id: string, kit: Kit) => request(KitAnswer, 'PUT', `/kits/${id}`, { kit }),
+  removeKit: (id: string) => request(DoneAnswer, 'DELETE', `/kits/${id}`),
   demos: () => request(DemosAnswer, 'GET', '/demos'),
   published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
   sendRun: (slug: string, run: Run, player?: string) =>

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
-import type { PieceInHand } from '@/core/assemble';
+import { keepSymmetry, type PieceInHand } from '@/core/assemble';
 import type { Course } from '@/core/course';
+import { registerModels } from '@/core/pieces';
 
 /** Whether what is on the screen is on the server. */
 export type SaveState =
@@ -28,8 +29,11 @@ interface OpenCourse {
 
 interface CourseStore extends OpenCourse {
   open: (id: string, revision: number, course: Course, save: SaveState) => void;
-  /** Makes an edit. Edits with the same `merge` in a row are one step to undo: a drag, a typed name. */
-  edit: (change: (course: Course) => Course, merge?: string) => void;
+  /**
+   * Makes an edit. Edits with the same `merge` in a row are one step to undo: a drag, a typed name.
+   * `from` is the course a drag began with, where the edit says all of the drag anew each time.
+   */
+  edit: (change: (course: Course) => Course, merge?: string, from?: Course) => void;
   undo: () => void;
   redo: () => void;
   choose: (ids: Iterable<string>) => void;
@@ -61,12 +65,15 @@ export const useCourse = create<CourseStore>()((set, get) => ({
 
   open: (id, revision, course, save) => {
     merging = undefined;
+    registerModels(course);
     set({ id, revision, course, save, past: [], future: [], choice: NOBODY, inHand: null });
   },
-  edit: (change, merge) => {
+  edit: (change, merge, from) => {
     const { course, past, choice } = get();
-    const next = change(course);
+    const base = from ?? course;
+    const next = keepSymmetry(base, change(base));
     if (next === course) return;
+    if (next.models !== course.models) registerModels(next);
     const goesOn = merge !== undefined && merge === merging;
     merging = merge;
     set({

@@ -36,3 +36,19 @@ export function useCreateCourse() {
     },
   });
 }
+
+/** The maker's kit: assemblies kept to be laid again. */
+export const useKits = () =>
+  useQuery({ queryKey: ['kits'], queryFn: async () => (await api.kits()).kits });
+
+/** Keeps, renames or deletes an assembly, and hears of it everywhere. */
+export function useKitChange<T>(change: (input: T) => Promise<unknown>) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['kits'] });
+      void client.invalidateQueries({ queryKey: ['me'] });
+    },
+  });
+}

@@ -7,12 +7,14 @@ interface Settings {
   readonly drawing: 'measured' | 'light' | 'full';
   /** Name shown with runs sent without an account. */
   readonly player: string;
+  /** Whether courses are silent on this device. */
+  readonly muted: boolean;
   set: (change: Partial<Omit<Settings, 'set'>>) => void;
 }
 
 /** What somebody prefers on this device. */
 export const useSettings = create<Settings>()(
-  persist((set) => ({ light: 'device', drawing: 'measured', player: '', set }), {
+  persist((set) => ({ light: 'device', drawing: 'measured', player: '', muted: false, set }), {
     name: 'stonehop-settings',
   }),
 );

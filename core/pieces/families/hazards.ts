@@ -9,7 +9,7 @@ import {
   type Vec3,
 } from '../../geometry';
 import type { Ease, Motion } from '../../motion';
-import type { Family, Spec } from '../family';
+import type { ChoiceParam, Family, NumberParam, Spec } from '../family';
 import {
   at,
   boxAt,
@@ -25,7 +25,6 @@ import {
   turned,
   type Bit,
 } from '../make';
-import type { NumberParam, ChoiceParam } from '../family';
 
 export const phase: NumberParam = {
   key: 'phase',

@@ -236,7 +236,7 @@ const gate: Family = {
           boxAt([0, h * 0.46, -d / 2 + post + pitch * (i + 0.5)], [w * 0.3, h * 0.92, pitch * 0.5]),
         ),
         boxAt([0, h * 0.7, 0], [w * 0.4, Math.min(0.14, h / 8), d - 2 * post]),
-      ),
+      ).map((bit) => ({ ...bit, moving: true })),
       {
         solid: boxAt([0, h * 0.46, 0], [w * 0.4, h * 0.92, d - 2 * post]),
         tone: null,

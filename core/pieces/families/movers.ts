@@ -231,7 +231,10 @@ const crumble: Family = {
     return made(
       spec.tone,
       [
-        ...seen(spec.tone, ...shards.map((outline) => prism(outline, 0, h))),
+        ...seen(spec.tone, ...shards.map((outline) => prism(outline, 0, h))).map((bit) => ({
+          ...bit,
+          moving: true,
+        })),
         { solid: standingBox(spec.size), tone: null, lock: 'gives' },
       ],
       rimSockets(spec.size),

@@ -1,0 +1,194 @@
+import { getBounds, Primitive, WebIO, type Document } from '@gltf-transform/core';
+import { sha256 } from '@noble/hashes/sha2';
+import { bytesToHex } from '@noble/hashes/utils';
+import { base64 } from '@scure/base';
+import { MeshoptSimplifier } from 'meshoptimizer';
+import type { Model } from '../course';
+
+export const MAX_MODEL_BYTES = 10 * 1024 * 1024;
+/** Triangles beyond which a model is made lighter. */
+export const MAX_TRIANGLES = 3000;
+
+/** A file that is no model, or one that cannot be used; the message is for the maker. */
+export class ModelError extends Error {
+  constructor(message: string) {
+    super(message);
+    this.name = 'ModelError';
+  }
+}
+
+/** A model that was read: as the course keeps it, its own size in metres, and what was left out. */
+export interface ReadModel {
+  readonly id: string;
+  readonly model: Model;
+  readonly size: [number, number, number];
+  /** Triangles that were left out to make it lighter. */
+  readonly dropped: number;
+}
+
+/**
+ * Reads a binary glTF as scenery: all its triangles as one mesh, made lighter past a number.
+ * @throws ModelError in words when it is no such file, lies about its lengths, or holds no triangles
+ */
+export async function readModel(bytes: Uint8Array, name: string): Promise<ReadModel> {
+  checkLengths(bytes);
+  let document: Document;
+  try {
+    document = await new WebIO().readBinary(bytes);
+  } catch (problem) {
+    throw new ModelError(`The model cannot be read: ${(problem as Error).message}`);
+  }
+  const mesh = gather(document);
+  if (mesh.triangles.length === 0) throw new ModelError('The model has no triangles.');
+  if (mesh.places.some((v) => !Number.isFinite(v))) {
+    throw new ModelError('The model has places that are no numbers.');
+  }
+  const before = mesh.triangles.length / 3;
+  const lighter = before > MAX_TRIANGLES ? await simplified(mesh) : mesh;
+  const { places, size } = inUnitBox(compact(lighter));
+  const { triangles } = compact(lighter);
+  const positions = base64.encode(new Uint8Array(Float32Array.from(places).buffer));
+  const corners = base64.encode(new Uint8Array(Uint32Array.from(triangles).buffer));
+  const id = `m${bytesToHex(sha256(new TextEncoder().encode(positions + corners))).slice(0, 12)}`;
+  return {
+    id,
+    model: {
+      name: name.trim().slice(0, 60) || 'Model',
+      positions,
+      triangles: corners,
+      ...colourOf(document),
+    },
+    size,
+    dropped: before - triangles.length / 3,
+  };
+}
+
+interface Mesh {
+  readonly places: number[];
+  readonly triangles: number[];
+}
+
+/** @throws ModelError unless the header and every chunk say how long they really are */
+function checkLengths(bytes: Uint8Array): void {
+  if (bytes.length > MAX_MODEL_BYTES) throw new ModelError('A model has at most 10 MB.');
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  if (bytes.length < 20 || view.getUint32(0, true) !== 0x46546c67) {
+    throw new ModelError('This is no binary glTF file (.glb).');
+  }
+  if (view.getUint32(4, true) !== 2) throw new ModelError('Only glTF 2 can be read.');
+  if (view.getUint32(8, true) !== bytes.length) {
+    throw new ModelError('The file says another length than it has; it may be cut off.');
+  }
+  for (let at = 12; at < bytes.length;) {
+    if (at + 8 > bytes.length) throw new ModelError('The file is cut off.');
+    const length = view.getUint32(at, true);
+    if (at + 8 + length > bytes.length) {
+      throw new ModelError('A part of the file says it is longer than the file.');
+    }
+    at += 8 + length;
+  }
+}
+
+/** All triangles of the file's scenes, where their nodes put them. */
+function gather(document: Document): Mesh {
+  const mesh: Mesh = { places: [], triangles: [] };
+  const root = document.getRoot();
+  for (const scene of root.listScenes()) {
+    // Says at once where a scene is empty or not to be measured.
+    getBounds(scene);
+    scene.traverse((node) => {
+      const m = node.getWorldMatrix();
+      for (const primitive of node.getMesh()?.listPrimitives() ?? []) {
+        const at = primitive.getAttribute('POSITION');
+        if (primitive.getMode() !== Primitive.Mode.TRIANGLES || !at) continue;
+        const first = mesh.places.length / 3;
+        const count = at.getCount();
+        for (let i = 0; i < count; i++) {
+          const [x, y, z] = at.getElement(i, [0, 0, 0]);
+          for (let row = 0; row < 3; row++) {
+            mesh.places.push(m[row] * x + m[4 + row] * y + m[8 + row] * z + m[12 + row]);
+          }
+        }
+        const indices = primitive.getIndices();
+        const corners = indices ? indices.getCount() : count;
+        for (let i = 0; i + 2 < corners; i += 3) {
+          const face = [0, 1, 2].map((k) => (indices ? indices.getScalar(i + k) : i + k));
+          if (face.some((corner) => corner >= count)) {
+            throw new ModelError('A triangle of the model has a corner that is not there.');
+          }
+          mesh.triangles.push(...face.map((corner) => corner + first));
+        }
+      }
+    });
+  }
+  return mesh;
+}
+
+async function simplified({ places, triangles }: Mesh): Promise<Mesh> {
+  await MeshoptSimplifier.ready;
+  const welded = compact({ places, triangles });
+  const [kept] = MeshoptSimplifier.simplify(
+    Uint32Array.from(welded.triangles),
+    Float32Array.from(welded.places),
+    3,
+    MAX_TRIANGLES * 3,
+    1,
+  );
+  return { places: welded.places, triangles: [...kept].slice(0, MAX_TRIANGLES * 3) };
+}
+
+/** The mesh with corners in one place as one, and none that no triangle uses. */
+function compact({ places, triangles }: Mesh): Mesh {
+  const known = new Map<string, number>();
+  const out: Mesh = { places: [], triangles: [] };
+  const corner = (i: number): number => {
+    const p = places.slice(3 * i, 3 * i + 3);
+    const key = p.map((v) => v.toFixed(5)).join(' ');
+    let at = known.get(key);
+    if (at === undefined) {
+      at = out.places.length / 3;
+      known.set(key, at);
+      out.places.push(...p);
+    }
+    return at;
+  };
+  for (let i = 0; i < triangles.length; i += 3) {
+    const face = [corner(triangles[i]), corner(triangles[i + 1]), corner(triangles[i + 2])];
+    if (new Set(face).size === 3) out.triangles.push(...face);
+  }
+  return out;
+}
+
+/** The places within a unit box on the middle of its foot, and the size they had, kept to 60 m. */
+function inUnitBox({ places }: Mesh): { places: number[]; size: [number, number, number] } {
+  const axis = (k: number) => places.filter((_, i) => i % 3 === k);
+  const low = [0, 1, 2].map((k) => axis(k).reduce((a, b) => Math.min(a, b), Infinity));
+  const high = [0, 1, 2].map((k) => axis(k).reduce((a, b) => Math.max(a, b), -Infinity));
+  const extents = low.map((v, k) => high[k] - v);
+  const largest = Math.max(...extents, 1e-6);
+  const scale = largest > 60 ? 60 / largest : largest < 0.2 ? 1 / largest : 1;
+  const size = extents.map((v) => Math.round(Math.max(0.05, v * scale) * 1000) / 1000);
+  return {
+    places: places.map((v, i) => {
+      const k = i % 3;
+      const part = extents[k] > 0 ? (v - low[k]) / extents[k] : 0;
+      return k === 1 ? part : part - 0.5;
+    }),
+    size: size as [number, number, number],
+  };
+}
+
+function colourOf(document: Document): { colour?: string } {
+  const factor = document.getRoot().listMaterials()[0]?.getBaseColorFactor();
+  if (!factor) return {};
+  const hex = factor
+    .slice(0, 3)
+    // From linear light to what is seen.
+    .map((v) =>
+      Math.round(255 * Math.min(1, Math.max(0, v)) ** (1 / 2.2))
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('');
+  return { colour: `#${hex}` };
+}

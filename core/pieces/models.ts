@@ -1,0 +1,84 @@
+import { base64 } from '@scure/base';
+import type { Model } from '../course';
+import { convexSolid, type Polyhedron, type Vec3 } from '../geometry';
+import type { Family, Tone } from './family';
+import { standingBox } from './make';
+
+interface Known {
+  readonly mesh: Polyhedron;
+  readonly hull: Polyhedron;
+  readonly tone: Tone;
+}
+
+// A model's name follows from what is in it, so that one list serves every course.
+const known = new Map<string, Known>();
+
+/** Makes a course's brought-in models known to the pieces that are made of them. */
+export function registerModels({ models }: { models?: Record<string, Model> }): void {
+  for (const [id, model] of Object.entries(models ?? {})) {
+    if (!known.has(id)) known.set(id, unpacked(model));
+  }
+}
+
+function unpacked({ positions, triangles, colour }: Model): Known {
+  const bytes = (text: string) => {
+    const data = base64.decode(text);
+    return data.buffer.slice(data.byteOffset, data.byteOffset + data.byteLength) as ArrayBuffer;
+  };
+  const places = new Float32Array(bytes(positions));
+  const corners = new Uint32Array(bytes(triangles));
+  const points = Array.from({ length: Math.floor(places.length / 3) }, (_, i): Vec3 => [
+    places[3 * i],
+    places[3 * i + 1],
+    places[3 * i + 2],
+  ]);
+  const faces = Array.from({ length: Math.floor(corners.length / 3) }, (_, i) => [
+    corners[3 * i],
+    corners[3 * i + 1],
+    corners[3 * i + 2],
+  ]).filter((face) => face.every((i) => i < points.length));
+  let hull: Polyhedron;
+  try {
+    hull = convexSolid(points);
+  } catch {
+    // A flat model has no hull of its own.
+    hull = standingBox([1, 1, 1]);
+  }
+  return {
+    mesh: { points, faces },
+    hull,
+    tone: (colour as Tone | undefined) ?? 'sail',
+  };
+}
+
+/** A model made elsewhere, brought in as scenery; its points lie within a unit box on its foot. */
+export const MODEL: Family = {
+  id: 'model',
+  label: '3D model',
+  group: 'scenery',
+  words: 'model mesh',
+  material: 'sail',
+  size: [1, 1, 1],
+  sizable: true,
+  params: [{ kind: 'text', key: 'model', label: 'Model', initial: '' }],
+  build: ({ size: [w, h, d], tone, choice }) => {
+    const model = known.get(choice('model'));
+    const grown = (solid: Polyhedron): Polyhedron => ({
+      points: solid.points.map(([x, y, z]): Vec3 => [x * w, y * h, z * d]),
+      faces: solid.faces,
+    });
+    if (!model) {
+      const solid = grown(standingBox([1, 1, 1]));
+      return {
+        parts: [{ solid, tone }],
+        shapes: [{ role: 'solid', form: { kind: 'hull', solid } }],
+        sockets: [],
+      };
+    }
+    return {
+      parts: [{ solid: grown(model.mesh), tone: tone === 'sail' ? model.tone : tone, mesh: true }],
+      shapes: [{ role: 'solid', form: { kind: 'hull', solid: grown(model.hull) } }],
+      sockets: [],
+    };
+  },
+};

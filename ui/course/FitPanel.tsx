@@ -1,0 +1,143 @@
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { layPieces, type Fit } from '@/core/assemble';
+import type { Vec3 } from '@/core/geometry';
+import { Button, Card, metres, Stepper, Words } from '../parts';
+import { useView } from '../scene';
+import { useCourse } from '../state/courseStore';
+import { SPACE, useColours } from '../theme';
+import { beginFit, type Work } from '@/workers/fit';
+
+/** Finds the track that follows the sketch, shows how closely, and keeps or drops it. */
+export function FitPanel() {
+  const colours = useColours();
+  const { course, edit } = useCourse();
+  const [width, setWidth] = useState(3);
+  const [tolerance, setTolerance] = useState(1);
+  const [part, setPart] = useState<number | null>(null);
+  const [found, setFound] = useState<{ fit: Fit; ids: string[] } | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const work = useRef<Work<Fit> | null>(null);
+  useEffect(() => () => work.current?.cancel(), []);
+  const { sketch } = course;
+
+  const search = async () => {
+    if (!sketch) return;
+    setError(null);
+    setPart(0);
+    const before = found;
+    const job = beginFit(
+      { points: sketch.points as Vec3[], closed: !!sketch.closed, width, tolerance },
+      setPart,
+    );
+    work.current = job;
+    try {
+      const fit = await job.result;
+      if (before) useCourse.getState().undo();
+      edit((now) => layPieces(now, fit.pieces));
+      const { course: after } = useCourse.getState();
+      const ids = after.pieces.slice(-fit.pieces.length).map(({ id }) => id);
+      setFound({ fit, ids });
+    } catch (problem) {
+      if (!job.cancelled()) setError((problem as Error).message);
+    }
+    setPart(null);
+  };
+  // Undone or deleted by other means, it is no longer there to be dropped.
+  const there = found && found.ids.every((id) => course.pieces.some((piece) => piece.id === id));
+  return (
+    <Card style={{ padding: SPACE.m, gap: SPACE.s, borderColor: colours.line }}>
+      <Words as="smallStrong">Fit track to the sketch</Words>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+        <Stepper
+          label="Track width"
+          value={width}
+          unit="m"
+          step={0.5}
+          min={1}
+          max={8}
+          onChange={setWidth}
+        />
+        <Stepper
+          label="Keep within"
+          value={tolerance}
+          unit="m"
+          step={0.25}
+          min={0.25}
+          max={4}
+          onChange={setTolerance}
+        />
+      </View>
+      {part !== null ? (
+        <View style={{ gap: SPACE.s }}>
+          <View
+            style={{
+              height: 8,
+              borderRadius: 4,
+              backgroundColor: colours.line,
+              overflow: 'hidden',
+            }}
+          >
+            <View
+              style={{
+                width: `${Math.round(part * 100)}%`,
+                height: 8,
+                backgroundColor: colours.moss,
+              }}
+            />
+          </View>
+          <Button
+            title="Cancel"
+            onPress={() => {
+              work.current?.cancel();
+              setPart(null);
+            }}
+          />
+        </View>
+      ) : (
+        <>
+          {found && there && (
+            <>
+              <Words as="small" testID="fit-result">
+                {found.fit.pieces.length} pieces, {metres(found.fit.length)}
+                {found.fit.closed ? ', closed' : ''}. Greatest deviation{' '}
+                {found.fit.deviation.toFixed(2)} m.
+              </Words>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+                <Button
+                  kind="main"
+                  title="Keep it"
+                  onPress={() => setFound(null)}
+                  testID="fit-keep"
+                />
+                <Button
+                  title="Drop it"
+                  onPress={() => {
+                    useCourse.getState().undo();
+                    setFound(null);
+                  }}
+                />
+                <Button
+                  title="Show the place"
+                  onPress={() => useView.getState().look({ target: found.fit.at })}
+                />
+              </View>
+            </>
+          )}
+          {error && (
+            <Words as="small" tint="rust" accessibilityRole="alert">
+              {error}
+            </Words>
+          )}
+          <Button
+            kind={found && there ? 'plain' : 'main'}
+            title={found && there ? 'Fit again' : 'Fit pieces'}
+            icon="git-commit"
+            onPress={() => void search()}
+            testID="fit-begin"
+          />
+        </>
+      )}
+    </Card>
+  );
+}

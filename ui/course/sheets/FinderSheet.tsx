@@ -1,0 +1,76 @@
+import Fuse from 'fuse.js';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { FAMILIES } from '@/core/pieces';
+import { Field, Row, Sheet, Words } from '../../parts';
+import { COMMANDS, going } from '../commandList';
+import { hintFor } from '../keys';
+import { takeFamily } from '../tray/families';
+
+interface Entry {
+  readonly key: string;
+  readonly label: string;
+  readonly group: string;
+  readonly hint?: string;
+  readonly run: () => void;
+}
+
+/** Runs any command, or takes any piece, by its name. */
+export function FinderSheet({ onClose }: { onClose: () => void }) {
+  const [words, setWords] = useState('');
+  const entries = useMemo<Entry[]>(
+    () => [
+      ...COMMANDS.map(({ id, label, group, run }) => ({
+        key: id,
+        label,
+        group,
+        hint: hintFor(id),
+        run,
+      })),
+      ...FAMILIES.map((family) => ({
+        key: `take.${family.id}`,
+        label: `Take ${family.label.toLowerCase()}`,
+        group: 'Pieces',
+        run: () => {
+          going.to('lay');
+          takeFamily(family);
+        },
+      })),
+    ],
+    [],
+  );
+  const search = useMemo(
+    () => new Fuse(entries, { keys: ['label', 'group'], threshold: 0.4, ignoreLocation: true }),
+    [entries],
+  );
+  const found = words.trim() ? search.search(words).map(({ item }) => item) : entries;
+  const run = (entry: Entry | undefined) => {
+    if (!entry) return;
+    onClose();
+    entry.run();
+  };
+  return (
+    <Sheet title="Find a command" open onClose={onClose}>
+      <Field
+        name="Command"
+        placeholder="What do you want to do"
+        autoFocus
+        value={words}
+        onChangeText={setWords}
+        onSubmitEditing={() => run(found[0])}
+        testID="finder-words"
+      />
+      <View>
+        {found.slice(0, 14).map((entry) => (
+          <Row key={entry.key} label={entry.label} onPress={() => run(entry)}>
+            <Words style={{ flex: 1 }}>{entry.label}</Words>
+            <Words as="small" tint="slate">
+              {entry.hint ?? entry.group}
+            </Words>
+          </Row>
+        ))}
+        {found.length === 0 && <Words tint="slate">No command by that name.</Words>}
+      </View>
+    </Sheet>
+  );
+}

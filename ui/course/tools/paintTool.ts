@@ -1,0 +1,36 @@
+import { choosable, paintOf, paintPieces, pickPiece } from '@/core/assemble';
+import { rayAt, useView, type Tool } from '../../scene';
+import { endMerge, useCourse } from '../../state/courseStore';
+import { useLay } from '../layStore';
+
+const under = (x: number, y: number) => {
+  const { course } = useCourse.getState();
+  const hit = pickPiece({ pieces: choosable(course) }, rayAt(useView.getState(), x, y));
+  return course.pieces.find(({ id }) => id === hit?.id);
+};
+
+const paint = (x: number, y: number) => {
+  const piece = under(x, y);
+  if (!piece) return;
+  const { paint: with_ } = useLay.getState();
+  useCourse.getState().edit((course) => paintPieces(course, new Set([piece.id]), with_), 'brush');
+};
+
+/** Paints what a finger goes over; while picking, takes the paint of what it touches instead. */
+export function paintTool(): Tool {
+  return {
+    begin: (x, y) => under(x, y) !== undefined,
+    drag: paint,
+    drop: endMerge,
+    tap: (x, y) => {
+      const { erasing: picking, set } = useLay.getState();
+      const piece = under(x, y);
+      if (!piece) return;
+      if (picking) set({ paint: paintOf(piece), erasing: false });
+      else {
+        paint(x, y);
+        endMerge();
+      }
+    },
+  };
+}

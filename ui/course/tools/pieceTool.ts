@@ -1,0 +1,299 @@
+import {
+  layPieces,
+  movePieces,
+  onWorkPlane,
+  pickPiece,
+  snapToGrid,
+  spinPieces,
+  stretchPieces,
+  landingOf,
+  withGroups,
+  choosable,
+  changePieces,
+  setTurn,
+  cornerOnto,
+  cornersOf,
+  refusal,
+  MOST_COPIES,
+  type PieceInHand,
+} from '@/core/assemble';
+import type { Course, Piece } from '@/core/course';
+import { add, scale, sub, type Vec3 } from '@/core/geometry';
+import { pieceBounds } from '@/core/pieces';
+import { shortNumber, tell } from '../../parts';
+import { pixelOf, rayAt, useView, type Tool } from '../../scene';
+import { endMerge, useCourse } from '../../state/courseStore';
+import { landInHand, planeNow, pointedAt, snapNow } from '../landing';
+import { useLay } from '../layStore';
+import { alongAxis, handleAt, handlesOf, roundAxis, type Handle } from './handles';
+
+const ray = (x: number, y: number) => rayAt(useView.getState(), x, y);
+const open = (course: Course) => ({ pieces: choosable(course) });
+
+/** Lays the piece in hand at a pointed place and says why when it may not go there. */
+export function layAt(pointed: Vec3 | null): void {
+  const { course, inHand, edit } = useCourse.getState();
+  if (!inHand || !pointed) return;
+  const { piece, refused } = landInHand(course, inHand, pointed);
+  if (refused) {
+    tell(`${refused}.`);
+    return;
+  }
+  edit((before) => layPieces(before, [piece]));
+  // Another stays in hand; without a pointer to follow it waits beside the one just laid, and after a
+  // join as well, where the next one will find the new open end.
+  const { low, high } = pieceBounds({ ...piece, id: 'ghost' });
+  const upright = planeNow().axis === 'z';
+  const [px, py, pz] = pointed;
+  const joinedTo: Vec3 = [high[0], low[1], (low[2] + high[2]) / 2];
+  useLay.getState().set({
+    ghostAt: upright ? [px + high[0] - low[0], py, pz] : [joinedTo[0] + 0.5, py, pz],
+  });
+}
+
+/** A row of the piece in hand from one pointed place to another, each beside the last. */
+function rowBetween(course: Course, inHand: PieceInHand, from: Vec3, to: Vec3): PieceInHand[] {
+  const { piece } = landInHand(course, inHand, from);
+  const { low, high } = pieceBounds({ ...piece, id: 'ghost' });
+  const way = sub(to, from);
+  const size = sub(high, low);
+  // Along the axis that is dragged along most, as many as there is room for.
+  const axis = [0, 1, 2].reduce((a, b) => (Math.abs(way[b]) > Math.abs(way[a]) ? b : a));
+  const pitch = Math.max(0.05, size[axis]);
+  const count = Math.min(MOST_COPIES, Math.floor(Math.abs(way[axis]) / pitch + 0.5) + 1);
+  const step: [number, number, number] = [0, 0, 0];
+  step[axis] = Math.sign(way[axis]) * pitch;
+  return Array.from({ length: count }, (_, i) => ({
+    ...piece,
+    at: add(piece.at, scale(step, i)).map((v) => Math.round(v * 1e6) / 1e6) as PieceInHand['at'],
+  }));
+}
+
+type Drag =
+  | { readonly kind: 'row'; readonly from: Vec3 }
+  | { readonly kind: 'move'; readonly base: Course; readonly from: Vec3; readonly held: string }
+  | {
+      readonly kind: 'handle';
+      readonly base: Course;
+      readonly handle: Handle;
+      readonly from: number;
+    };
+
+/** The corner of some pieces that is seen nearest to a pixel, where one is near at all. */
+function cornerAt(pieces: readonly Piece[], x: number, y: number): Vec3 | null {
+  const view = useView.getState();
+  let best: Vec3 | null = null;
+  let least = 40;
+  for (const piece of pieces) {
+    for (const corner of cornersOf(piece)) {
+      const pixel = pixelOf(view, corner);
+      const away = pixel ? Math.hypot(pixel[0] - x, pixel[1] - y) : Infinity;
+      if (away < least) {
+        least = away;
+        best = corner;
+      }
+    }
+  }
+  return best;
+}
+
+/** Corner onto corner: the first touch takes one of the chosen pieces, the second says onto which. */
+function touchCorner(x: number, y: number): void {
+  const { course, choice, edit } = useCourse.getState();
+  const { cornering, set } = useLay.getState();
+  const own = cornering?.own;
+  const found = cornerAt(
+    choosable(course).filter(({ id }) => choice.has(id) === !own),
+    x,
+    y,
+  );
+  if (!found) tell('There is no corner there. Touch nearer to one.');
+  else if (!own) set({ cornering: { own: found } });
+  else {
+    edit((before) => cornerOnto(before, choice, own, found));
+    set({ cornering: null });
+  }
+}
+
+/** Lays what is in hand; else chooses, and drags what is chosen by itself or by its handles. */
+export function pieceTool(): Tool {
+  let drag: Drag | null = null;
+
+  const heldPlace = (x: number, y: number, id: string) => {
+    const piece = useCourse.getState().course.pieces.find((p) => p.id === id);
+    if (!piece) return null;
+    const { axis } = planeNow();
+    return onWorkPlane(ray(x, y), { axis, value: piece.at[axis === 'z' ? 2 : 1] });
+  };
+
+  const begin = (x: number, y: number): Drag | null => {
+    const { course, choice, inHand } = useCourse.getState();
+    if (inHand) {
+      const from = pointedAt(course, x, y);
+      return from && { kind: 'row', from };
+    }
+    const { handles, ownAxes } = useLay.getState();
+    const view = useView.getState();
+    const handle = handleAt(handlesOf(course, choice, handles, ownAxes, view), x, y);
+    if (handle) {
+      const from =
+        handle.mode === 'turn' ? roundAxis(handle, ray(x, y)) : alongAxis(handle, ray(x, y));
+      return from === null ? null : { kind: 'handle', base: course, handle, from };
+    }
+    const under = pickPiece(open(course), ray(x, y));
+    if (!under || !choice.has(under.id)) return null;
+    const from = heldPlace(x, y, under.id);
+    return from && { kind: 'move', base: course, from, held: under.id };
+  };
+
+  const dragRow = (from: Vec3, x: number, y: number) => {
+    const { course, inHand } = useCourse.getState();
+    const to = pointedAt(course, x, y);
+    if (!inHand || !to) return;
+    const row = rowBetween(course, inHand, from, to);
+    if (row.length < 2) {
+      useLay.getState().set({ ghostAt: to, row: null, measure: null });
+      return;
+    }
+    const length = Math.hypot(...sub(row[row.length - 1].at, row[0].at));
+    useLay.getState().set({
+      ghostAt: from,
+      row,
+      measure: {
+        at: to,
+        words: `${row.length} × · ${shortNumber(Math.round(length * 100) / 100)} m`,
+      },
+    });
+  };
+
+  const dragPieces = (
+    { base, from, held }: Extract<Drag, { kind: 'move' }>,
+    x: number,
+    y: number,
+  ) => {
+    const to = heldPlace(x, y, held);
+    if (!to) return;
+    const { choice, edit } = useCourse.getState();
+    const piece = base.pieces.find(({ id }) => id === held)!;
+    const way = sub(to, from);
+    const settings = snapNow();
+    const others = { ...base, pieces: base.pieces.filter(({ id }) => !choice.has(id)) };
+    const grid = snapToGrid(way, settings.steps);
+    const landing = landingOf(
+      others,
+      { ...piece, at: add(piece.at, way) as PieceInHand['at'] },
+      { ...settings, steps: [0, 0, 0], surface: false },
+    );
+    const taken = landing.took === 'end' || landing.took === 'corner';
+    const by = taken ? sub(landing.piece.at, piece.at) : grid;
+    useLay.getState().set({
+      measure: { at: to, words: taken ? `on ${landing.took}` : lengths(by) },
+    });
+    edit(
+      (course) => {
+        const moved = movePieces(course, choice, by);
+        if (landing.took !== 'end' || choice.size > 1) return moved;
+        return changePieces(moved, choice, (p) => setTurn(p, landing.piece.turn ?? [0, 0, 0]));
+      },
+      'drag',
+      base,
+    );
+  };
+
+  const dragHandle = (
+    { base, handle, from }: Extract<Drag, { kind: 'handle' }>,
+    x: number,
+    y: number,
+  ) => {
+    const { choice, edit } = useCourse.getState();
+    const { turnStep, bothSides, ownAxes } = useLay.getState();
+    const { steps } = snapNow();
+    if (handle.mode === 'turn') {
+      const angle = roundAxis(handle, ray(x, y));
+      if (angle === null) return;
+      const on = useLay.getState().snapping && !useLay.getState().letGo;
+      const step = on && turnStep > 0 ? turnStep : 1;
+      const by = Math.round((((angle - from + 540) % 360) - 180) / step) * step;
+      useLay.getState().set({ measure: { at: handle.at, words: `${shortNumber(by)}°` } });
+      edit(
+        (course) =>
+          by === 0 ? course : spinPieces(course, choice, handle.axis, by, handle.centre, ownAxes),
+        'drag',
+        base,
+      );
+      return;
+    }
+    const reach = alongAxis(handle, ray(x, y));
+    if (reach === null) return;
+    const free = reach - from;
+    const step = steps[handle.axis] || (snapNow().ends ? useLay.getState().steps[handle.axis] : 0);
+    const by = step > 0 ? Math.round(free / step) * step : Math.round(free * 100) / 100;
+    useLay.getState().set({ measure: { at: handle.at, words: `${shortNumber(by)} m` } });
+    edit(
+      (course) => {
+        if (by === 0) return course;
+        return handle.mode === 'move'
+          ? movePieces(course, choice, scale(handle.along, by))
+          : stretchPieces(course, choice, handle.axis, handle.side * by, handle.side, bothSides);
+      },
+      'drag',
+      base,
+    );
+  };
+
+  const choose = (x: number, y: number) => {
+    const { course, choice, choose: set } = useCourse.getState();
+    const under = pickPiece(open(course), ray(x, y));
+    const { adding } = useLay.getState();
+    if (!under) {
+      if (!adding) set([]);
+      return;
+    }
+    const ids = withGroups(course, [under.id]);
+    if (!adding) set(ids);
+    else if (choice.has(under.id)) set([...choice].filter((id) => !ids.has(id)));
+    else set([...choice, ...ids]);
+  };
+
+  return {
+    begin: (x, y) => {
+      drag = begin(x, y);
+      return drag !== null;
+    },
+    drag: (x, y) => {
+      if (drag?.kind === 'row') dragRow(drag.from, x, y);
+      else if (drag?.kind === 'move') dragPieces(drag, x, y);
+      else if (drag?.kind === 'handle') dragHandle(drag, x, y);
+    },
+    drop: () => {
+      const { row, ghostAt, set } = useLay.getState();
+      const { course, inHand, edit } = useCourse.getState();
+      if (drag?.kind === 'row' && inHand) {
+        if (row) {
+          const free = row.filter((piece) => refusal(course, piece) === null);
+          if (free.length === 0) tell('Every place of the row is taken.');
+          else edit((before) => layPieces(before, free));
+        } else layAt(ghostAt);
+      }
+      set({ row: null, measure: null });
+      drag = null;
+      endMerge();
+    },
+    tap: (x, y) => {
+      const { course, inHand } = useCourse.getState();
+      if (useLay.getState().cornering) touchCorner(x, y);
+      else if (inHand) layAt(pointedAt(course, x, y));
+      else choose(x, y);
+    },
+    hover: (x, y) => {
+      const { course, inHand } = useCourse.getState();
+      if (inHand) useLay.getState().set({ ghostAt: pointedAt(course, x, y) });
+    },
+  };
+}
+
+const lengths = (by: Vec3): string =>
+  ['x', 'y', 'z']
+    .map((axis, i) => (Math.abs(by[i]) > 1e-6 ? `${axis} ${shortNumber(by[i])}` : ''))
+    .filter(Boolean)
+    .join('  ') || '0 m';

@@ -1,0 +1,152 @@
+import { useRef, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { readKit, type Kit } from '@/core/assemble';
+import { Button, Field, KitPicture, saveText, Sheet, tell, Words } from '../../parts';
+import { api } from '../../state/api';
+import { useCourse } from '../../state/courseStore';
+import { useKitChange, useKits } from '../../state/queries';
+import { RADIUS, SPACE, useColours } from '../../theme';
+import { useLay } from '../layStore';
+import { useOpen } from '../openStore';
+import { importModel } from '../sheets/importModel';
+import { takeKit } from '../tools/kitTool';
+import { ToolButton } from './ToolButton';
+
+/** The maker's kit: assemblies to lay again, and ways to add to it. */
+export function KitOptions() {
+  const colours = useColours();
+  const { data: kits, error, isPending } = useKits();
+  const chosen = useCourse((s) => s.choice.size);
+  const keep = useKitChange((kit: Kit) => api.keepKit(kit));
+  const [taken, setTaken] = useState<string | null>(null);
+  const [about, setAbout] = useState<{ id: string; kit: Kit } | null>(null);
+  const files = useRef<HTMLInputElement>(null);
+  const models = useRef<HTMLInputElement>(null);
+
+  const read = async (file: File) => {
+    try {
+      await keep.mutateAsync(readKit(await file.text()));
+      tell('The assembly is in the kit.');
+    } catch (problem) {
+      tell((problem as Error).message);
+    }
+  };
+  return (
+    <>
+      <ToolButton
+        icon="archive"
+        label="Keep"
+        disabled={chosen === 0}
+        onPress={() => useOpen.getState().open('kit')}
+        testID="kit-keep"
+      />
+      <ToolButton icon="folder" label="From file" onPress={() => files.current?.click()} />
+      <ToolButton icon="box" label="3D model" onPress={() => models.current?.click()} />
+      <input
+        ref={files}
+        type="file"
+        accept=".json,application/json"
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      <input
+        ref={models}
+        type="file"
+        accept=".glb,model/gltf-binary"
+        data-testid="model-file"
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void importModel(file);
+        }}
+      />
+      {isPending && <Words tint="slate">Looking into the kit …</Words>}
+      {error && <Words tint="rust">{error.message}</Words>}
+      {kits?.length === 0 && (
+        <Words as="small" tint="slate" style={{ maxWidth: 170 }}>
+          Choose pieces and keep them here, to lay them again in any course.
+        </Words>
+      )}
+      {kits?.map(({ id, kit }) => (
+        <Pressable
+          key={id}
+          accessibilityRole="button"
+          accessibilityLabel={`Lay ${kit.name}`}
+          accessibilityState={{ selected: taken === id }}
+          onPress={() => {
+            takeKit(kit);
+            setTaken(id);
+            useLay.getState().set({ stroke: [] });
+            tell(`Tap where ${kit.name} goes.`);
+          }}
+          onLongPress={() => setAbout({ id, kit })}
+          style={{
+            width: 104,
+            alignItems: 'center',
+            borderRadius: RADIUS.s,
+            borderWidth: taken === id ? 2 : 1,
+            borderColor: taken === id ? colours.moss : colours.line,
+            backgroundColor: colours.card,
+            padding: SPACE.xs,
+          }}
+        >
+          <KitPicture kit={kit} width={92} height={42} />
+          <Words as="small" numberOfLines={1}>
+            {kit.name}
+          </Words>
+          <Words
+            as="small"
+            tint="moss"
+            accessibilityLabel={`More for ${kit.name}`}
+            onPress={() => setAbout({ id, kit })}
+            style={{ paddingVertical: 4 }}
+          >
+            More
+          </Words>
+        </Pressable>
+      ))}
+      {about && <KitSheet key={about.id} {...about} onClose={() => setAbout(null)} />}
+    </>
+  );
+}
+
+function KitSheet({ id, kit, onClose }: { id: string; kit: Kit; onClose: () => void }) {
+  const [name, setName] = useState(kit.name);
+  const change = useKitChange((next: Kit) => api.changeKit(id, next));
+  const remove = useKitChange(() => api.removeKit(id));
+  const fail = (problem: Error) => tell(problem.message);
+  return (
+    <Sheet title={kit.name} open onClose={onClose}>
+      <View style={{ alignItems: 'center' }}>
+        <KitPicture kit={kit} width={280} height={150} />
+      </View>
+      <Words as="small" tint="slate">
+        {kit.pieces.length} {kit.pieces.length === 1 ? 'piece' : 'pieces'}
+      </Words>
+      <Field label="Name" value={name} maxLength={60} onChangeText={setName} />
+      <Button
+        title="Rename"
+        disabled={!name.trim() || name === kit.name}
+        onPress={() =>
+          change.mutate({ ...kit, name: name.trim() }, { onSuccess: onClose, onError: fail })
+        }
+      />
+      <Button
+        title="Save as a file"
+        icon="download"
+        onPress={() => saveText(`${kit.name}.kit.json`, JSON.stringify(kit))}
+      />
+      <Button
+        kind="danger"
+        title="Delete"
+        icon="trash-2"
+        onPress={() => remove.mutate(undefined, { onSuccess: onClose, onError: fail })}
+      />
+    </Sheet>
+  );
+}

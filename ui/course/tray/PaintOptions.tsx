@@ -1,0 +1,111 @@
+import { Pressable, View } from 'react-native';
+import { paintPieces, type Paint } from '@/core/assemble';
+import { MATERIALS, type Material } from '@/core/course';
+import { TONES } from '@/core/pieces';
+import { Words } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { RADIUS, TARGET, useColours } from '../../theme';
+import { useLay } from '../layStore';
+import { ToolButton } from './ToolButton';
+
+/** Colours of the harbour, beside the materials. */
+const COLOURS: Readonly<Record<string, string>> = {
+  '#C8553D': 'Buoy red',
+  '#D98E4A': 'Rust pink',
+  '#D9B34A': 'Oilskin',
+  '#6F8F4E': 'Weed',
+  '#3F7F7A': 'Deep tide',
+  '#4F6FA0': 'Ink blue',
+  '#7A5A94': 'Heather',
+  '#E9E2D0': 'Limewash',
+  '#3A4247': 'Tar',
+};
+
+const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Materials and colours to paint with, and taking a paint from a piece. */
+export function PaintOptions() {
+  const { paint, erasing: picking, set } = useLay();
+  const { choice, edit } = useCourse();
+  const swatches: { paint: Paint; label: string; fill: string }[] = [
+    ...MATERIALS.map((material: Material) => ({
+      paint: { material },
+      label: `${material[0].toUpperCase()}${material.slice(1)}`,
+      fill: TONES[material].top,
+    })),
+    ...Object.entries(COLOURS).map(([colour, label]) => ({
+      paint: { colour },
+      label,
+      fill: colour,
+    })),
+  ];
+  return (
+    <>
+      <ToolButton
+        icon="crosshair"
+        label="Pick"
+        on={picking}
+        onPress={() => set({ erasing: !picking })}
+        testID="paint-pick"
+      />
+      <ToolButton
+        icon="droplet"
+        label="Chosen"
+        disabled={choice.size === 0}
+        onPress={() => edit((course) => paintPieces(course, choice, paint))}
+      />
+      <ToolButton
+        icon="rotate-ccw"
+        label="Own"
+        on={paint === 'own'}
+        onPress={() => set({ paint: 'own', erasing: false })}
+      />
+      {swatches.map((swatch) => (
+        <Swatch
+          key={swatch.label}
+          label={swatch.label}
+          fill={swatch.fill}
+          on={same(paint, swatch.paint)}
+          onPress={() => set({ paint: swatch.paint, erasing: false })}
+        />
+      ))}
+    </>
+  );
+}
+
+export function Swatch({
+  label,
+  fill,
+  on,
+  onPress,
+}: {
+  label: string;
+  fill: string;
+  on: boolean;
+  onPress: () => void;
+}) {
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="radio"
+      accessibilityState={{ checked: on }}
+      accessibilityLabel={label}
+      onPress={onPress}
+      style={{ width: 62, alignItems: 'center', gap: 2 }}
+    >
+      <View
+        style={{
+          width: TARGET,
+          height: TARGET,
+          borderRadius: RADIUS.s,
+          backgroundColor: fill,
+          borderWidth: on ? 3 : 1,
+          borderColor: on ? colours.moss : colours.line,
+        }}
+      />
+      <Words as={on ? 'smallStrong' : 'small'} numberOfLines={1}>
+        {label}
+      </Words>
+    </Pressable>
+  );
+}

@@ -1,0 +1,55 @@
+import { useThree } from '@react-three/fiber';
+import { useEffect } from 'react';
+import { Color, Vector3 } from 'three';
+import type { Sky } from '@/core/course';
+import { rgb } from '@/core/pieces';
+import { SKY, WATER } from './materials';
+
+/** Hour that the colours of the catalogue are made for. */
+export const USUAL_HOUR = 13;
+export const USUAL_SIGHT = 420;
+export const USUAL_TIDE = '#78A8B0';
+
+const FAR = new Color().setRGB(...rgb('#B8D1D1'));
+const PAPER = new Color().setRGB(...rgb('#E9EEE9'));
+const DUSK = new Color().setRGB(...rgb('#D9A98A'));
+const NIGHT = new Color().setRGB(...rgb('#3A4A5E'));
+
+/** How light it is at an hour, 0 to 1, and how much of the low sun's warmth is in it. */
+export function daylight(hour: number): { light: number; warmth: number } {
+  const high = Math.max(0, Math.cos(((hour - USUAL_HOUR) / 8.2) * (Math.PI / 2)));
+  return { light: 0.38 + 0.62 * Math.min(1, high * 1.5), warmth: Math.max(0, 1 - high * 1.7) };
+}
+
+/** Sets the light, the haze and the water's colour of a course; the usual where it says nothing. */
+export function useSky(sky: Sky | undefined): void {
+  const invalidate = useThree((s) => s.invalidate);
+  const { hour = USUAL_HOUR, sight = USUAL_SIGHT, tide = USUAL_TIDE } = sky ?? {};
+  useEffect(() => {
+    const { light, warmth } = daylight(hour);
+    const haze = FAR.clone()
+      .lerp(DUSK, warmth * 0.7)
+      .lerp(NIGHT, 1 - light);
+    SKY.uFar.value.copy(haze);
+    SKY.uHaze.value = [Math.min(90, sight * 0.22), sight];
+    SKY.uLight.value = new Vector3(
+      light * (1 + 0.06 * warmth),
+      light * (1 - 0.04 * warmth),
+      light * (1 - 0.14 * warmth),
+    );
+    WATER.uniforms.uNear.value
+      .setRGB(...rgb(tide))
+      .multiplyScalar(light)
+      .lerp(haze, 0.1 * warmth);
+    WATER.uniforms.uFarWater.value.copy(haze);
+    invalidate();
+  }, [hour, sight, tide, invalidate]);
+}
+
+/** The colour behind everything: paper by day, warm towards evening. */
+export function skyColour(sky: Sky | undefined): Color {
+  const { light, warmth } = daylight(sky?.hour ?? USUAL_HOUR);
+  return PAPER.clone()
+    .lerp(DUSK, warmth * 0.45)
+    .lerp(NIGHT, 0.9 * (1 - light));
+}
