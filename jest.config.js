@@ -14,7 +14,7 @@ const modules = [
 const node = {
   testEnvironment: 'node',
   moduleNameMapper: alias,
-  transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+  transform: { '\\.m?[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
   transformIgnorePatterns: [
     `/node_modules/(?!(${modules.join('|')}|fast-check|pure-rand|@dimforge|d3-.*|internmap)/)`,
   ],
@@ -32,6 +32,7 @@ module.exports = {
     {
       ...expoPreset,
       displayName: 'ui',
+      setupFiles: [...(expoPreset.setupFiles ?? []), '<rootDir>/ui/testing/storage.js'],
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
       moduleNameMapper: { ...expoPreset.moduleNameMapper, ...alias },
       transformIgnorePatterns: expoPreset.transformIgnorePatterns.map((pattern) =>

@@ -30,7 +30,7 @@ interface Way {
 }
 
 /** Longest run that is driven, s. */
-const LONGEST = 90;
+const LONGEST = 150;
 
 /**
  * Runs a course along a route by looking ahead in the simulation itself: at every beat each way kept

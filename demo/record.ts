@@ -12,9 +12,11 @@ const RUNNERS: readonly { name: string; manner: Manner }[] = [
   { name: 'Oskar', manner: { push: 0.65, beat: 12, breadth: 60 } },
 ];
 
-/** Drives every demo course anew and writes the runs next to this file. */
+/** Drives every demo course, or the one named, anew and writes the runs next to this file. */
 function main(): void {
+  const only = process.argv[2];
   for (const { slug, maker, course, route } of DEMO_COURSES) {
+    if (only && slug !== only) continue;
     const runs = RUNNERS.map(({ name, manner }) => {
       const run = drive(course, route, manner);
       const { time, gathered, pickups } = replay(course, run);

@@ -151,5 +151,5 @@ test('on a wide screen: build and run with mouse and keys', async ({ open }) => 
   await page.goBack();
   await expect(page.getByTestId('ribbon')).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByText('Keys and touch')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Keys and touch' })).toBeVisible();
 });

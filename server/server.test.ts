@@ -182,13 +182,13 @@ test('bad requests are told what is wrong and change nothing', async () => {
     await isla.ask('PUT', `/courses/${id}`, '{"revision": 1, "cour'),
     await isla.ask('PUT', `/courses/${id}`, {
       revision: 1,
-      course: { ...course, notes: 'x'.repeat(2_000_000) },
+      course: { ...course, notes: 'x'.repeat(9_000_000) },
     }),
     await isla.ask('GET', '/nowhere'),
   ];
   expect(answers.map(({ status }) => status)).toEqual([400, 400, 400, 413, 404]);
   expect(answers[0].body.error.message).toContain('pieces.0.size.0');
-  expect(answers[3].body.error.message).toContain('1 MB');
+  expect(answers[3].body.error.message).toContain('8 MB');
   expect((await isla.ask('GET', `/courses/${id}`)).body.revision).toBe(1);
 });
 

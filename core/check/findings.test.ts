@@ -1,6 +1,6 @@
 import { layPieces } from '../assemble';
 import { emptyCourse, type Course } from '../course';
-import { checkCourse } from '.';
+import { applyFix, checkCourse } from '.';
 
 const sound = layPieces(emptyCourse('Sound'), [
   { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 2] },
@@ -19,7 +19,7 @@ test('what is missing is said, and the start can be laid', () => {
   expect(rules(without('lantern'))).toEqual(['goal']);
   const [finding] = checkCourse(without('start'));
   expect(finding.rule).toBe('start');
-  expect(rules(finding.fix!.apply(without('start')))).toEqual([]);
+  expect(rules(applyFix(without('start'), finding.fix!))).toEqual([]);
 });
 
 test.each<[string, Parameters<typeof layPieces>[1][number]]>([

@@ -1,43 +1,30 @@
-import { layPiece } from '../assemble';
 import type { Course, Piece } from '../course';
-import type { Vec3 } from '../geometry';
+import { dot, sub } from '../geometry';
 import { topSpeed } from '../motion';
-import { cairnNumber, familyOf, findFamily, localGeometry, pieceBounds, specOf } from '../pieces';
+import {
+  cairnNumber,
+  familyOf,
+  findFamily,
+  localGeometry,
+  registerModels,
+  specOf,
+} from '../pieces';
 import { buildWorld, hopperOf, startState, tick, NO_INPUT } from '../run';
-
-/** Something wrong with a course, in plain words. */
-export interface Finding {
-  readonly rule: Rule;
-  /** `error` keeps the course from being run or shared; `notice` does not. */
-  readonly weight: 'error' | 'notice';
-  readonly message: string;
-  /** The piece concerned, and where to look. */
-  readonly piece?: string;
-  readonly at?: Vec3;
-  /** What the fix would do, where there is one, and the course with it done. */
-  readonly fix?: { readonly label: string; readonly apply: (course: Course) => Course };
-}
-
-export type Rule =
-  | 'family'
-  | 'setting'
-  | 'start'
-  | 'starts'
-  | 'start-air'
-  | 'goal'
-  | 'name'
-  | 'speed'
-  | 'cairn-numbers'
-  | 'twins'
-  | 'below-tide';
+import { about, type Check, type Finding } from './finding';
+import { JOINTS } from './joints';
 
 /** Fastest a mover may carry or hit a runner, m/s: within a tick it then stays thinner than a body. */
 export const FASTEST_MOVER = 30;
 
-type Check = (course: Course) => Finding[];
+/** What keeps a document's pieces from being understood at all: families and settings that are none. */
+export function checkPieces(course: Course): Finding[] {
+  const unknown = unknownFamilies(course);
+  return unknown.length > 0 ? unknown : settings(course);
+}
 
 /** Everything found wrong with a course, errors first. */
 export function checkCourse(course: Course): Finding[] {
+  registerModels(course);
   const unknown = unknownFamilies(course);
   // The other rules build the pieces, which needs their families.
   if (unknown.length > 0) return unknown;
@@ -92,26 +79,10 @@ const start: Check = (course) => {
       rule: 'start',
       weight: 'error',
       message: 'The course has no start.',
-      fix: { label: 'Lay a start', apply: addStart },
+      fix: { label: 'Lay a start', edit: { do: 'start' } },
     },
   ];
 };
-
-/** Stands a start on the piece furthest to the left, or at the origin of an empty course. */
-export function addStart(course: Course): Course {
-  const ground = course.pieces
-    .filter((piece) => localGeometry(piece).shapes.some(({ role }) => role === 'solid'))
-    .map(pieceBounds)
-    .sort((a, b) => a.low[0] - b.low[0])[0];
-  const at: [number, number, number] = ground
-    ? [
-        Math.min(ground.low[0] + 0.75, ground.high[0]),
-        ground.high[1],
-        (ground.low[2] + ground.high[2]) / 2,
-      ]
-    : [0, 0, 0];
-  return layPiece(course, { family: 'start', at });
-}
 
 const startInAir: Check = (course) => {
   const piece = course.pieces.find(({ family }) => family === 'start');
@@ -142,11 +113,28 @@ const named: Check = ({ name }) =>
     ? []
     : [{ rule: 'name', weight: 'error', message: 'The name needs at least three letters.' }];
 
+/** How far what moves of a piece reaches from its axis, m. */
+function reachOf(piece: Piece): number {
+  const { parts, motion } = localGeometry(piece);
+  if (!motion || motion.kind === 'slide') return 0;
+  const { pivot, axis } = motion;
+  let reach = 0;
+  for (const { solid, moving } of parts) {
+    if (!moving) continue;
+    for (const p of solid.points) {
+      const d = sub(p, pivot);
+      const along = dot(d, axis);
+      reach = Math.max(reach, Math.sqrt(Math.max(0, dot(d, d) - along * along)));
+    }
+  }
+  return reach;
+}
+
 const speed: Check = ({ pieces }) =>
   pieces.flatMap((piece) => {
     const { motion } = localGeometry(piece);
     if (!motion) return [];
-    const fastest = topSpeed(motion, specOf(familyOf(piece.family), piece).number('length'));
+    const fastest = topSpeed(motion, reachOf(piece));
     if (fastest <= FASTEST_MOVER) return [];
     const message = `Moves at ${fastest.toFixed(0)} m/s; at most ${FASTEST_MOVER} m/s keeps contact exact. Give it a longer period.`;
     return [about(piece, 'speed', 'error', message)];
@@ -174,16 +162,10 @@ const twins: Check = ({ pieces }) => {
       return [];
     }
     return [
-      {
-        ...about(piece, 'twins', 'notice', 'Two alike pieces lie in the same place.'),
-        fix: {
-          label: 'Take one away',
-          apply: (course: Course) => ({
-            ...course,
-            pieces: course.pieces.filter(({ id }) => id !== piece.id),
-          }),
-        },
-      },
+      about(piece, 'twins', 'notice', 'Two alike pieces lie in the same place.', {
+        label: 'Take one away',
+        edit: { do: 'remove', id: piece.id },
+      }),
     ];
   });
 };
@@ -198,13 +180,38 @@ const belowTide: Check = (course) => {
     );
 };
 
-const about = (piece: Piece, rule: Rule, weight: Finding['weight'], message: string): Finding => ({
-  rule,
-  weight,
-  message,
-  piece: piece.id,
-  at: piece.at,
-});
+const laps: Check = ({ kind, pieces }) =>
+  kind === 'laps' && !pieces.some(({ family }) => family === 'cairn')
+    ? [
+        {
+          rule: 'laps',
+          weight: 'error',
+          message: 'Rounds need at least one cairn to tell one from the next.',
+        },
+      ]
+    : [];
+
+/** Portals and gates work by their numbers: each needs another with the same one. */
+const pairs: Check = ({ pieces }) => {
+  const numberOf = (piece: Piece) => specOf(familyOf(piece.family), piece).number('pair');
+  const of = (family: string) => pieces.filter((piece) => piece.family === family);
+  const alone = (piece: Piece, others: readonly Piece[], message: string): Finding[] =>
+    others.some((other) => other !== piece && numberOf(other) === numberOf(piece))
+      ? []
+      : [about(piece, 'pairs', 'notice', message)];
+  const [portals, gates, switches] = [of('portal'), of('gate'), of('switch')];
+  return [
+    ...portals.flatMap((piece) =>
+      alone(piece, portals, `No other portal has the number ${numberOf(piece)}; it leads nowhere.`),
+    ),
+    ...gates.flatMap((piece) =>
+      alone(piece, switches, `No switch has the number ${numberOf(piece)}; this gate never opens.`),
+    ),
+    ...switches.flatMap((piece) =>
+      alone(piece, gates, `No gate has the number ${numberOf(piece)}; this switch opens nothing.`),
+    ),
+  ];
+};
 
 const RULES: readonly Check[] = [
   settings,
@@ -216,4 +223,7 @@ const RULES: readonly Check[] = [
   cairnNumbers,
   twins,
   belowTide,
+  laps,
+  pairs,
+  ...JOINTS,
 ];

@@ -48,7 +48,8 @@ async function ball(rings: number): Promise<Uint8Array> {
 
 test('a model becomes scenery of its own size, lighter past a number, and touches only when told to', async () => {
   const { id, model, size, dropped } = await readModel(await ball(60), 'Bell buoy');
-  expect(size).toEqual([4, 12, 2]);
+  // Made lighter it may lose a hair of its outline.
+  [4, 12, 2].forEach((extent, i) => expect(size[i]).toBeCloseTo(extent, 1));
   expect(dropped).toBeGreaterThan(0);
   expect(model.colour).toBe('#ff0000');
   const course = toCourse({
@@ -61,7 +62,7 @@ test('a model becomes scenery of its own size, lighter past a number, and touche
   const { parts, shapes } = localGeometry(course.pieces[0]);
   expect(parts[0].solid.faces.length).toBeLessThanOrEqual(MAX_TRIANGLES);
   expect(parts[0].solid.faces.length).toBeGreaterThan(MAX_TRIANGLES / 2);
-  expect(Math.max(...parts[0].solid.points.map((p) => p[1]))).toBeCloseTo(12, 5);
+  expect(Math.max(...parts[0].solid.points.map((p) => p[1]))).toBeCloseTo(12, 1);
   expect(shapes).toHaveLength(1);
   expect(touches(course, course.pieces[0])).toBe(false);
   expect(touches({ collides: { model: true } }, course.pieces[0])).toBe(true);

@@ -1,8 +1,8 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import { base64urlnopad } from '@scure/base';
-import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
-import { canonicalJson, MAX_COURSE_BYTES, readCourse, type Course } from '../course';
+import { toCourse, type Course } from '../course';
+import { packCourse, unpackCourse } from './packed';
 
 const PREFIX = 'hop1';
 
@@ -16,7 +16,7 @@ export class ShareCodeError extends Error {
 
 /** The course as text to paste into a chat: `hop1.<check>.<packed>`. */
 export function toShareCode(course: Course): string {
-  const packed = base64urlnopad.encode(deflateSync(strToU8(canonicalJson(course)), { level: 9 }));
+  const packed = base64urlnopad.encode(packCourse(withoutPicture(course)));
   return `${PREFIX}.${checkOf(packed)}.${packed}`;
 }
 
@@ -37,19 +37,23 @@ export function fromShareCode(text: string): Course {
   if (check !== checkOf(packed)) {
     throw new ShareCodeError('A letter of the code is wrong or missing. Copy it again.');
   }
-  let json: string;
+  let data: unknown;
   try {
-    // The room is given beforehand, so a code that unpacks to more than a course may have stops there.
-    json = strFromU8(
-      inflateSync(base64urlnopad.decode(packed), { out: new Uint8Array(MAX_COURSE_BYTES) }),
-    );
+    data = unpackCourse(base64urlnopad.decode(packed));
   } catch {
     throw new ShareCodeError('The code cannot be unpacked.');
   }
-  return readCourse(json);
+  return toCourse(data);
 }
 
 /** Whether a text looks like a share code at all. */
 export const isShareCode = (text: string): boolean => /^\s*hop\d+\./.test(text);
+
+/** A picture under a sketch is the maker's own, and would make any code too long to paste. */
+function withoutPicture(course: Course): Course {
+  if (!course.sketch?.picture) return course;
+  const { picture: _, ...sketch } = course.sketch;
+  return { ...course, sketch };
+}
 
 const checkOf = (packed: string): string => bytesToHex(sha256(utf8ToBytes(packed))).slice(0, 8);

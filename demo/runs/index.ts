@@ -1,6 +1,9 @@
 import type { Run } from '@/core/run';
+import beaconStair from './beacon-stair.json';
+import kilnYard from './kiln-yard.json';
 import lowTideSteps from './low-tide-steps.json';
 import saltPanHop from './salt-pan-hop.json';
+import saltPanSlalom from './salt-pan-slalom.json';
 
 /** A run and who made it. */
 export interface DemoRun {
@@ -12,4 +15,7 @@ export interface DemoRun {
 export const DEMO_RUNS: Record<string, readonly DemoRun[]> = {
   'low-tide-steps': lowTideSteps as unknown as DemoRun[],
   'salt-pan-hop': saltPanHop as unknown as DemoRun[],
+  'salt-pan-slalom': saltPanSlalom as unknown as DemoRun[],
+  'beacon-stair': beaconStair as unknown as DemoRun[],
+  'kiln-yard': kilnYard as unknown as DemoRun[],
 };

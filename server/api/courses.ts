@@ -1,6 +1,6 @@
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
-import { checkCourse } from '@/core/check';
+import { checkPieces } from '@/core/check';
 import { courseHash, toCourse, type Course } from '@/core/course';
 import {
   CourseAnswer,
@@ -213,7 +213,7 @@ export function courses(context: Context): Router {
  * @throws HttpError 400 naming what is wrong
  */
 function sound(course: Course): Course {
-  const wrong = checkCourse(course).find(({ rule }) => rule === 'family' || rule === 'setting');
+  const wrong = checkPieces(course)[0];
   if (wrong) throw new HttpError(400, 'broken', wrong.message, { piece: wrong.piece });
   return course;
 }

@@ -1,8 +1,8 @@
 import { router, useFocusEffect } from 'expo-router';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
-import { addStart, checkCourse } from '@/core/check';
+import { addStart } from '@/core/check';
 import { Button, Fault, Loading, PHASES, Sheet, Stones, tell, Words, type Phase } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
@@ -26,6 +26,7 @@ import { Tray } from './tray/Tray';
 import { PieceList, TunePanel } from './TunePanel';
 import { Ambience } from './Ambience';
 import { useBuildKeys } from './useBuildKeys';
+import { useFindings } from './useFindings';
 import { ViewTools } from './ViewTools';
 
 interface CourseScreenProps {
@@ -127,10 +128,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
     going.help = () => router.push('/help');
   }, [goTo, run]);
 
-  const errors = useMemo(
-    () => checkCourse(course).some(({ weight }) => weight === 'error'),
-    [course],
-  );
+  const errors = useFindings(course).some(({ weight }) => weight === 'error');
   const done = new Set<Phase>();
   if (course.name.trim().length >= 3 && course.pieces.length > 0) done.add('plan');
   if (!errors) done.add('lay');

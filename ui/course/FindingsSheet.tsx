@@ -1,5 +1,5 @@
 import { Pressable, View } from 'react-native';
-import type { Finding } from '@/core/check';
+import { applyFix, type Finding } from '@/core/check';
 import { Button, Feather, Sheet, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
@@ -53,7 +53,7 @@ export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
             <Button
               title={finding.fix.label}
               onPress={() => {
-                edit(finding.fix!.apply);
+                edit((course) => applyFix(course, finding.fix!));
                 onClose();
               }}
             />

@@ -1,6 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
-import { checkCourse } from '@/core/check';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
 import { Button, Card, CoursePicture, runTime, tell, Words, saveText } from '../parts';
 import { api } from '../state/api';
@@ -9,6 +8,7 @@ import { useHash } from '../state/useBest';
 import { useCourseOnServer } from '../state/queries';
 import { whenSaved } from '../state/useOpenCourse';
 import { SPACE, useColours } from '../theme';
+import { useFindings } from './useFindings';
 
 /** Copies text, and says so. */
 export async function copyText(text: string, what: string): Promise<void> {
@@ -31,7 +31,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const hash = useHash(course);
   const proof = data?.proof;
   const fresh = proof?.run.course === hash;
-  const errors = checkCourse(course).filter(({ weight }) => weight === 'error');
+  const errors = useFindings(course).filter(({ weight }) => weight === 'error');
   const link = data?.published && `${window.location.origin}/play/${data.published.slug}`;
 
   const publish = useMutation({

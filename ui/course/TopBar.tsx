@@ -1,16 +1,16 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { checkCourse } from '@/core/check';
 import { ago, Card, IconButton, Words } from '../parts';
 import { useCourse, type SaveState } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { FindingsSheet } from './FindingsSheet';
+import { useFindings } from './useFindings';
 
 /** Back, name, saved state, undo, redo and findings. */
 export function TopBar({ onBack }: { onBack: () => void }) {
   const { course, save, past, future, undo, redo } = useCourse();
   const [open, setOpen] = useState(false);
-  const findings = useMemo(() => checkCourse(course), [course]);
+  const findings = useFindings(course);
   return (
     <Card
       style={{

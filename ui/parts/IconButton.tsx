@@ -47,9 +47,7 @@ export function IconButton({
       {...({ title: hint ? `${label} (${hint})` : label } as object)}
       style={({ pressed }) => [
         {
-          minWidth: 0,
-          flexBasis: TARGET,
-          flexShrink: labelled ? 0 : 1,
+          minWidth: TARGET,
           minHeight: TARGET,
           paddingHorizontal: labelled ? 4 : 0,
           alignItems: 'center',

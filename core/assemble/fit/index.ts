@@ -1,4 +1,5 @@
 import type { Vec3 } from '../../geometry';
+import { endsOf, joinTo } from '../ends';
 import type { PieceInHand } from '../lay';
 import { tidy, wrapTurn } from '../place';
 import { wayLengthOf } from '../sketch';
@@ -173,7 +174,7 @@ function toPieces(
   const begin = Math.round(target.y[0] * 100) / 100;
   let pose = start;
   let y = begin;
-  return steps.map((step, i): PieceInHand => {
+  const loose = steps.map((step, i): PieceInHand => {
     const last = i === steps.length - 1;
     const goal = last && target.closed ? begin : Math.round(heightAt(ends[i]) * 100) / 100;
     let rise = tidy(goal - y);
@@ -202,4 +203,11 @@ function toPieces(
       ...(Object.keys(params).length > 0 ? { params } : {}),
     };
   });
+  // Each is joined to the one before as it is kept, so that what is joined can be told again exactly.
+  const joined: PieceInHand[] = [];
+  for (const piece of loose) {
+    const before = joined[joined.length - 1];
+    joined.push(before ? joinTo(piece, 0, endsOf({ ...before, id: 'before' })[1]) : piece);
+  }
+  return joined;
 }

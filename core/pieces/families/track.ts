@@ -1,6 +1,7 @@
 import {
   cosDeg,
   frameAt,
+  prism,
   sinDeg,
   sweepAlong,
   type Frame,
@@ -9,7 +10,16 @@ import {
   type Vec3,
 } from '../../geometry';
 import type { Family, PieceGeometry, Socket, Spec, Tone } from '../family';
-import { degrees, evenly, made, metres, oneOf, type Bit } from '../make';
+import {
+  degrees,
+  evenly,
+  made,
+  metres,
+  oneOf,
+  ringOutlines,
+  roundOutline,
+  type Bit,
+} from '../make';
 
 /** Thickness of a track's bed; its top is what is run on. */
 export const BED = 0.3;
@@ -395,6 +405,36 @@ const buffer = track('buffer', 'Track end', 'stop barrier closed dead', [length(
   );
 });
 
+/** A dish that catches what runs into it, open on the side it is entered from. */
+const cup: Family = {
+  id: 'cup',
+  label: 'Cup',
+  group: 'track',
+  words: 'track bowl dish hole catch end',
+  material: 'slate',
+  size: [3.6, 0.9, 3.6],
+  sizable: true,
+  params: [degrees('open', 'Opening', 75, 0, 180, 15)],
+  build: ({ size: [w, h, d], tone, number }) => {
+    const open = number('open') / 2;
+    const floor = Math.min(BED, h / 3);
+    const sides = Math.max(6, Math.round((360 - 2 * open) / 22.5));
+    const part = 1 - 0.4 / Math.max(1, Math.min(w, d) / 2);
+    // It is entered from behind, where pieces before it end.
+    return made(
+      tone,
+      [
+        { solid: prism(roundOutline(w, d, 16), 0, floor) },
+        ...ringOutlines(w, d, part, sides, 180 + open, 540 - open).map((outline) => ({
+          solid: prism(outline, floor, h),
+          tone: 'stone' as const,
+        })),
+      ],
+      [{ at: [-w / 2, floor, 0], heading: 180, kind: 'track' }],
+    );
+  },
+};
+
 export const TRACK: readonly Family[] = [
   straight,
   bend,
@@ -413,4 +453,5 @@ export const TRACK: readonly Family[] = [
   crossing,
   loop,
   buffer,
+  cup,
 ];

@@ -1,3 +1,4 @@
+import type { ComponentProps } from 'react';
 import { ScrollView, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Card, IconButton, PiecePicture, shortNumber, Words, type IconName } from '../../parts';
@@ -46,6 +47,11 @@ const HANDLE_WORDS: Record<HandleMode, string> = {
   stretch: 'Stretch',
 };
 
+/** Eight in a row have to fit the card of a wide screen, where a mouse hits them. */
+const StepButton = (props: ComponentProps<typeof IconButton>) => (
+  <IconButton {...props} style={{ minWidth: 36, flex: 1, maxWidth: 48 }} />
+);
+
 /** Buttons for what is done to the chosen pieces: steps and handles, then a strip of all the rest. */
 export function ChoiceActions() {
   const upright = useView((s) => s.mode) === 'side';
@@ -58,12 +64,12 @@ export function ChoiceActions() {
   return (
     <View>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-        <IconButton icon="arrow-left" label="Move left" hint="←" onPress={() => move(-1, 0, 0)} />
-        <IconButton icon="arrow-right" label="Move right" hint="→" onPress={() => move(1, 0, 0)} />
+        <StepButton icon="arrow-left" label="Move left" hint="←" onPress={() => move(-1, 0, 0)} />
+        <StepButton icon="arrow-right" label="Move right" hint="→" onPress={() => move(1, 0, 0)} />
         {!upright && (
           <>
-            <IconButton icon="arrow-up" label="Move away" hint="↑" onPress={() => move(0, 0, -1)} />
-            <IconButton
+            <StepButton icon="arrow-up" label="Move away" hint="↑" onPress={() => move(0, 0, -1)} />
+            <StepButton
               icon="arrow-down"
               label="Move nearer"
               hint="↓"
@@ -71,28 +77,28 @@ export function ChoiceActions() {
             />
           </>
         )}
-        <IconButton
+        <StepButton
           icon="chevrons-up"
           label="Raise"
           hint={hintFor('raise')}
           onPress={() => move(0, 1, 0)}
         />
-        <IconButton
+        <StepButton
           icon="chevrons-down"
           label="Lower"
           hint={hintFor('lower')}
           onPress={() => move(0, -1, 0)}
         />
-        <IconButton icon="rotate-ccw" label="Turn" hint={hintFor('turn')} onPress={() => turn(1)} />
+        <StepButton icon="rotate-ccw" label="Turn" hint={hintFor('turn')} onPress={() => turn(1)} />
         {upright && (
-          <IconButton
+          <StepButton
             icon="copy"
             label="Duplicate"
             hint={hintFor('duplicate')}
             onPress={duplicate}
           />
         )}
-        <IconButton
+        <StepButton
           icon="trash-2"
           label="Delete"
           hint={hintFor('delete')}

@@ -1,0 +1,76 @@
+import { movePieces, removePieces, setTurn, changePieces } from '../assemble';
+import type { Course, Piece } from '../course';
+import type { Vec3 } from '../geometry';
+import { addStart } from './start';
+
+export type Rule =
+  | 'family'
+  | 'setting'
+  | 'start'
+  | 'starts'
+  | 'start-air'
+  | 'goal'
+  | 'name'
+  | 'speed'
+  | 'cairn-numbers'
+  | 'laps'
+  | 'pairs'
+  | 'twins'
+  | 'below-tide'
+  | 'gap'
+  | 'flicker'
+  | 'inside'
+  | 'open-end'
+  | 'pattern'
+  | 'bounds'
+  | 'heavy';
+
+/** What a fix does, as data: findings made elsewhere can be mended here. */
+export type FixEdit =
+  | { readonly do: 'start' }
+  | { readonly do: 'remove'; readonly id: string }
+  | { readonly do: 'move'; readonly id: string; readonly by: Vec3 }
+  | { readonly do: 'turn'; readonly id: string; readonly turn: Vec3 };
+
+export interface Fix {
+  readonly label: string;
+  readonly edit: FixEdit;
+}
+
+/** Something wrong with a course, in plain words. */
+export interface Finding {
+  readonly rule: Rule;
+  /** `error` keeps the course from being run or shared; `notice` does not. */
+  readonly weight: 'error' | 'notice';
+  readonly message: string;
+  /** The piece concerned, and where to look. */
+  readonly piece?: string;
+  readonly at?: Vec3;
+  readonly fix?: Fix;
+}
+
+export type Check = (course: Course) => Finding[];
+
+export const about = (
+  piece: Piece,
+  rule: Rule,
+  weight: Finding['weight'],
+  message: string,
+  fix?: Fix,
+): Finding => ({
+  rule,
+  weight,
+  message,
+  piece: piece.id,
+  at: piece.at,
+  ...(fix ? { fix } : {}),
+});
+
+/** The course with a fix done. */
+export function applyFix(course: Course, { edit }: Fix): Course {
+  if (edit.do === 'start') return addStart(course);
+  const one = new Set([edit.id]);
+  if (edit.do === 'remove') return removePieces(course, one);
+  if (edit.do === 'move') return movePieces(course, one, edit.by);
+  return changePieces(course, one, (piece) => setTurn(piece, edit.turn));
+}

@@ -1,0 +1,350 @@
+import { endIndex, endsOf, type End } from '../assemble';
+import { BOUNDS, type Piece } from '../course';
+import { dot, rotate, sub, type Vec2, type Vec3 } from '../geometry';
+import {
+  facetsOf,
+  familyOf,
+  localGeometry,
+  pieceBounds,
+  toWorld,
+  turnOf,
+  type Facet,
+  type PieceGeometry,
+} from '../pieces';
+import { intendedWay } from '../route';
+import { about, type Check, type Finding } from './finding';
+
+/** Findings of one rule that are told; more of the same kind add nothing. */
+const MOST = 12;
+/** Gaps wider than this are meant, m. */
+const HAIR = 0.05;
+/** Nearer than this is joined, m. */
+const JOINED = 1e-4;
+/** How far from the way a gap still matters, m. */
+const BY_THE_WAY = 6;
+
+const outOf = ({ turn }: End): Vec3 => [turn[0], turn[3], turn[6]];
+
+/** Ends that nearly meet: a hairline between neighbours on the way. */
+export const gaps: Check = (course) => {
+  const index = endIndex(course);
+  const { way } = intendedWay(course);
+  const found: Finding[] = [];
+  const told = new Set<string>();
+  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  for (const piece of course.pieces) {
+    if (found.length >= MOST) break;
+    for (const end of endsOf(piece)) {
+      const other = index
+        .near(end.at, HAIR)
+        .find(
+          (near) =>
+            near.piece !== piece.id && dot(outOf(near), outOf(end)) < -0.99 && byId.has(near.piece),
+        );
+      if (!other) continue;
+      const by = sub(end.at, other.at);
+      const wide = Math.sqrt(dot(by, by));
+      const key = [piece.id, other.piece].sort().join(' ');
+      if (wide < JOINED || told.has(key) || !byTheWay(way, end.at)) continue;
+      told.add(key);
+      const label = familyOf(byId.get(other.piece)!.family).label;
+      found.push({
+        ...about(
+          byId.get(other.piece)!,
+          'gap',
+          'notice',
+          `${label} stands ${(wide * 100).toFixed(1)} cm off its neighbour.`,
+          { label: 'Close the gap', edit: { do: 'move', id: other.piece, by } },
+        ),
+        at: end.at,
+      });
+    }
+  }
+  return found;
+};
+
+const byTheWay = (way: readonly Vec3[], [x, , z]: Vec3): boolean =>
+  way.length < 2 ||
+  way.some((b, i) => {
+    const a = way[Math.max(0, i - 1)];
+    const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
+    const square = dx * dx + dz * dz;
+    const k =
+      square === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (z - a[2]) * dz) / square));
+    return Math.hypot(a[0] + dx * k - x, a[2] + dz * k - z) < BY_THE_WAY;
+  });
+
+/** Track ends that lead nowhere: to no other end, nor to anything to go on over. */
+export const openEnds: Check = (course) => {
+  const index = endIndex(course);
+  const marks = course.pieces.filter(({ family }) => family === 'start' || family === 'lantern');
+  return index
+    .open('track')
+    .filter(
+      (end) =>
+        !index.near(end.at, HAIR).some((near) => near.piece !== end.piece) &&
+        !marks.some(({ at }) => Math.hypot(at[0] - end.at[0], at[2] - end.at[2]) < 6),
+    )
+    .slice(0, MOST)
+    .map((end) => ({
+      rule: 'open-end',
+      weight: 'notice',
+      message: 'A track ends here and goes on to nothing.',
+      piece: end.piece,
+      at: end.at,
+    }));
+};
+
+/** Families whose picture has a direction. */
+const PATTERNED = new Set(['boards', 'setts']);
+
+/** Patterned floors turned against the neighbour they join. */
+export const patterns: Check = (course) => {
+  const index = endIndex(course);
+  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  const found: Finding[] = [];
+  const told = new Set<string>();
+  const heading = (piece: Piece) => Math.round(piece.turn?.[1] ?? 0) % 180;
+  for (const piece of course.pieces) {
+    if (!PATTERNED.has(piece.family) || told.has(piece.id)) continue;
+    for (const end of endsOf(piece)) {
+      const other = index
+        .near(end.at, HAIR)
+        .map((near) => byId.get(near.piece)!)
+        .find((near) => near.id > piece.id && near.family === piece.family);
+      if (!other || heading(other) === heading(piece) || told.has(other.id)) continue;
+      told.add(other.id);
+      const [x, y, z] = piece.turn ?? [0, 0, 0];
+      found.push(
+        about(
+          other,
+          'pattern',
+          'notice',
+          `${familyOf(other.family).label}: its pattern is turned against its neighbour's.`,
+          { label: 'Turn it alike', edit: { do: 'turn', id: other.id, turn: [x, y, z] } },
+        ),
+      );
+    }
+    if (found.length >= MOST) break;
+  }
+  return found;
+};
+
+/** Facets smaller than this flicker unseen, m². */
+const SMALL = 0.02;
+const facetsByForm = new WeakMap<PieceGeometry, Facet[]>();
+
+interface Flat {
+  readonly piece: Piece;
+  readonly points: readonly Vec3[];
+  readonly normal: Vec3;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Faces of two pieces that lie in one plane, look the same way and overlap: they flicker. */
+export const flicker: Check = (course) => {
+  const planes = new Map<string, Flat[]>();
+  for (const piece of course.pieces) {
+    const form = localGeometry(piece);
+    let facets = facetsByForm.get(form);
+    if (!facets) {
+      facets = facetsOf(form.parts.filter(({ moving }) => !moving)).filter(
+        ({ points }) => areaOf(points) > SMALL,
+      );
+      facetsByForm.set(form, facets);
+    }
+    const place = toWorld(piece);
+    const turn = turnOf(piece);
+    for (const facet of facets) {
+      const normal = rotate(turn, facet.normal);
+      // Undersides are not looked at: pieces stand on things, and the eye stays above them.
+      if (normal[1] < -0.5) continue;
+      const points = facet.points.map(place);
+      const offset = dot(normal, points[0]);
+      const key = `${normal.map((v) => Math.round(v * 200) + 0).join()} ${Math.round(offset * 500)}`;
+      const xs = points.map((p) => p[0] + p[2] * 0.37 + p[1] * 0.11);
+      const flat: Flat = { piece, points, normal, low: Math.min(...xs), high: Math.max(...xs) };
+      const list = planes.get(key);
+      if (list) list.push(flat);
+      else planes.set(key, [flat]);
+    }
+  }
+  const found: Finding[] = [];
+  const told = new Set<string>();
+  for (const list of planes.values()) {
+    if (list.length < 2) continue;
+    list.sort((a, b) => a.low - b.low);
+    for (let i = 0; i < list.length && found.length < MOST; i++) {
+      for (let k = i + 1; k < list.length && list[k].low < list[i].high - 0.02; k++) {
+        const [a, b] = [list[i], list[k]];
+        if (a.piece === b.piece || told.has(b.piece.id) || !overlap(a, b)) continue;
+        told.add(b.piece.id);
+        found.push({
+          ...about(
+            b.piece,
+            'flicker',
+            'notice',
+            `${familyOf(b.piece.family).label} and ${familyOf(a.piece.family).label.toLowerCase()} have faces in one plane, which flicker.`,
+            { label: 'Raise it by 1 cm', edit: { do: 'move', id: b.piece.id, by: [0, 0.01, 0] } },
+          ),
+          at: b.points[0],
+        });
+        break;
+      }
+    }
+  }
+  return found;
+};
+
+function areaOf(points: readonly Vec3[]): number {
+  let [x, y, z] = [0, 0, 0];
+  for (let i = 1; i + 1 < points.length; i++) {
+    const [a, b] = [sub(points[i], points[0]), sub(points[i + 1], points[0])];
+    x += a[1] * b[2] - a[2] * b[1];
+    y += a[2] * b[0] - a[0] * b[2];
+    z += a[0] * b[1] - a[1] * b[0];
+  }
+  return Math.sqrt(x * x + y * y + z * z) / 2;
+}
+
+/** By how much two faces have to lie over each other, m. */
+const OVER = 0.015;
+
+/** Whether two convex faces in one plane lie over each other: no edge of either parts them. */
+function overlap(a: Flat, b: Flat): boolean {
+  // Seen along the axis the plane faces most.
+  const drop = a.normal.map(Math.abs).indexOf(Math.max(...a.normal.map(Math.abs)));
+  const flat = (points: readonly Vec3[]): Vec2[] =>
+    points.map((p) => (drop === 0 ? [p[1], p[2]] : drop === 1 ? [p[0], p[2]] : [p[0], p[1]]));
+  const [p, q] = [flat(a.points), flat(b.points)];
+  return [p, q].every((ring) =>
+    ring.every((from, i) => {
+      const to = ring[(i + 1) % ring.length];
+      const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+      if (length < 1e-6) return true;
+      const [nx, ny] = [(to[1] - from[1]) / length, (from[0] - to[0]) / length];
+      const along = (points: readonly Vec2[]) => points.map(([x, y]) => x * nx + y * ny);
+      const [u, v] = [along(p), along(q)];
+      return Math.min(...u) < Math.max(...v) - OVER && Math.max(...u) > Math.min(...v) + OVER;
+    }),
+  );
+}
+
+/** Solid pieces that lie wholly within another: nobody will ever see or touch them. */
+export const inside: Check = (course) => {
+  const boxes = course.pieces
+    .map((piece) => ({ piece, ...pieceBounds(piece) }))
+    .sort((a, b) => a.low[0] - b.low[0]);
+  const found: Finding[] = [];
+  for (let i = 0; i < boxes.length && found.length < MOST; i++) {
+    const outer = boxes[i];
+    for (let k = i + 1; k < boxes.length && boxes[k].low[0] < outer.high[0]; k++) {
+      const inner = boxes[k];
+      if (familyOf(inner.piece.family).group === 'marks') continue;
+      const within = [0, 1, 2].every(
+        (axis) => inner.low[axis] > outer.low[axis] && inner.high[axis] < outer.high[axis],
+      );
+      if (!within || !holds(outer.piece, inner)) continue;
+      found.push(
+        about(
+          inner.piece,
+          'inside',
+          'notice',
+          `${familyOf(inner.piece.family).label} lies wholly inside ${familyOf(outer.piece.family).label.toLowerCase()}.`,
+          { label: 'Take it away', edit: { do: 'remove', id: inner.piece.id } },
+        ),
+      );
+      if (found.length >= MOST) break;
+    }
+  }
+  return found;
+};
+
+/** Whether one convex solid of a piece holds every corner of a box. */
+function holds(piece: Piece, { low, high }: { low: Vec3; high: Vec3 }): boolean {
+  const place = toWorld(piece);
+  const corners = [low, high].flatMap(([x]) =>
+    [low, high].flatMap(([, y]) => [low, high].map(([, , z]): Vec3 => [x, y, z])),
+  );
+  return localGeometry(piece).parts.some(({ solid, mesh, moving }) => {
+    if (mesh || moving) return false;
+    return solid.faces.every((face) => {
+      const [a, b, c] = face.map((i) => place(solid.points[i]));
+      const [u, v] = [sub(b, a), sub(c, a)];
+      const n: Vec3 = [
+        u[1] * v[2] - u[2] * v[1],
+        u[2] * v[0] - u[0] * v[2],
+        u[0] * v[1] - u[1] * v[0],
+      ];
+      return corners.every((p) => dot(n, sub(p, a)) < 0);
+    });
+  });
+}
+
+/** Pieces that reach out of where a course can be. */
+export const outside: Check = ({ pieces }) =>
+  pieces
+    .filter((piece) => {
+      const { low, high } = pieceBounds(piece);
+      return [...low, ...high].some((v) => Math.abs(v) > BOUNDS);
+    })
+    .slice(0, MOST)
+    .map((piece) =>
+      about(piece, 'bounds', 'error', `Reaches further than ${BOUNDS} m from the origin.`),
+    );
+
+/** Triangles and lights beyond which phones draw too slowly. */
+export const MOST_TRIANGLES = 400_000;
+export const MOST_LIGHTS = 150;
+const LIGHTS = new Set(['lamp', 'lantern', 'hoop', 'buoy']);
+
+/** A scene too heavy for a phone, with what weighs most. */
+export const heavy: Check = ({ pieces }) => {
+  const weights = new Map<string, number>();
+  let total = 0;
+  let lights = 0;
+  for (const piece of pieces) {
+    const triangles = trianglesOf(localGeometry(piece));
+    total += triangles;
+    if (LIGHTS.has(piece.family)) lights++;
+    weights.set(piece.family, (weights.get(piece.family) ?? 0) + triangles);
+  }
+  const found: Finding[] = [];
+  if (total > MOST_TRIANGLES) {
+    const [[family, most]] = [...weights].sort((a, b) => b[1] - a[1]);
+    found.push({
+      rule: 'heavy',
+      weight: 'notice',
+      message: `The scene has ${thousands(total)} triangles; ${thousands(MOST_TRIANGLES)} are quick on a phone. ${familyOf(family).label} takes ${thousands(most)} of them.`,
+      piece: pieces.find((piece) => piece.family === family)?.id,
+      at: pieces.find((piece) => piece.family === family)?.at,
+    });
+  }
+  if (lights > MOST_LIGHTS) {
+    found.push({
+      rule: 'heavy',
+      weight: 'notice',
+      message: `The scene has ${lights} lights; ${MOST_LIGHTS} are enough to see by.`,
+    });
+  }
+  return found;
+};
+
+const thousands = (n: number): string => `${Math.round(n / 1000)} thousand`;
+const triangles = new WeakMap<PieceGeometry, number>();
+
+/** Triangles a form is drawn with. */
+export function trianglesOf(form: PieceGeometry): number {
+  let known = triangles.get(form);
+  if (known === undefined) {
+    known = form.parts.reduce(
+      (sum, { solid }) => sum + solid.faces.reduce((n, face) => n + face.length - 2, 0),
+      0,
+    );
+    triangles.set(form, known);
+  }
+  return known;
+}
+
+export const JOINTS: readonly Check[] = [gaps, openEnds, patterns, flicker, inside, outside, heavy];

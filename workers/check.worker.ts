@@ -1,0 +1,10 @@
+import { expose } from 'comlink';
+import { checkCourse, type Finding } from '@/core/check';
+import type { Course } from '@/core/course';
+
+/** What can be asked of the worker. */
+export interface Checker {
+  check: (course: Course) => Finding[];
+}
+
+expose({ check: checkCourse } satisfies Checker);
