@@ -5,18 +5,12 @@ import { onWorkPlane, refusal, snapToGrid } from '@/core/assemble';
 import { courseHash } from '@/core/course';
 import { buildWorld, Recorder, replay, startState, tick, type Run, type World } from '@/core/run';
 import { keepsForward, measuringCourse, paceInput } from './courses';
-
-interface Figure {
-  readonly key: string;
-  readonly label: string;
-  readonly value: number;
-  readonly unit: string;
-  readonly goal: string;
-}
+import { median, type Figure } from './figures';
+import { laying } from './laying';
 
 /** Measures and prints: a table, or with `json` one object with a key a figure. Returns 0. */
 export function bench(json: boolean): number {
-  const figures = [...speed(), verification(), building(), ghost(), ...firstLoad()];
+  const figures = [...speed(), verification(), building(), ghost(), ...laying(), ...firstLoad()];
   if (json) {
     console.log(JSON.stringify(Object.fromEntries(figures.map(({ key, value }) => [key, value]))));
   } else {
@@ -27,8 +21,6 @@ export function bench(json: boolean): number {
   }
   return 0;
 }
-
-const median = (values: number[]): number => values.sort((a, b) => a - b)[values.length >> 1];
 
 const STRETCH = 120_000;
 const ROUNDS = 7;

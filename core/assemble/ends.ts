@@ -48,11 +48,14 @@ export function endsOf(piece: Piece): End[] {
 const JOINED = 1e-3;
 /** Side of the cells by which ends are found, m. */
 const CELL = 2;
-const cellOf = (p: Vec3): string => p.map((v) => Math.floor(v / CELL)).join(' ');
+const keyOf = (i: number, j: number, k: number): number =>
+  ((i + 4096) * 8192 + (j + 4096)) * 8192 + (k + 4096);
+const cellOf = ([x, y, z]: Vec3): number =>
+  keyOf(Math.floor(x / CELL), Math.floor(y / CELL), Math.floor(z / CELL));
 
 /** The ends of a course, to be found by where they are. */
 export class EndIndex {
-  private readonly cells = new Map<string, End[]>();
+  private readonly cells = new Map<number, End[]>();
   private opened: End[] | null = null;
 
   constructor(pieces: readonly Piece[]) {
@@ -73,7 +76,7 @@ export class EndIndex {
     for (let i = low[0]; i <= high[0]; i++) {
       for (let j = low[1]; j <= high[1]; j++) {
         for (let k = low[2]; k <= high[2]; k++) {
-          for (const end of this.cells.get(`${i} ${j} ${k}`) ?? []) {
+          for (const end of this.cells.get(keyOf(i, j, k)) ?? []) {
             if (distance(end.at, p) <= reach) found.push(end);
           }
         }

@@ -4,6 +4,7 @@ export * from './place';
 export * from './tune';
 export * from './sums';
 export * from './snap';
+export * from './near';
 export * from './pick';
 export * from './ends';
 export * from './corners';

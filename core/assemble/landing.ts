@@ -4,6 +4,7 @@ import { pieceBounds } from '../pieces';
 import { cornersOf } from './corners';
 import { bestOwnEnd, endIndex, joinTo } from './ends';
 import type { PieceInHand } from './lay';
+import { piecesOver } from './near';
 import { groundBelow } from './pick';
 import { tidy } from './place';
 import { snapToGrid } from './snap';
@@ -92,7 +93,8 @@ function toCorner(
   const span = Math.max(...own.map((p) => distance(p, piece.at))) + reach;
   let best: Landing | null = null;
   let least = reach;
-  for (const other of pieces) {
+  const [px, , pz] = piece.at;
+  for (const other of piecesOver(pieces, px - span, pz - span, px + span, pz + span)) {
     const { low, high } = pieceBounds(other);
     const out = [0, 1, 2].some(
       (axis) => piece.at[axis] < low[axis] - span || piece.at[axis] > high[axis] + span,

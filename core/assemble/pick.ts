@@ -1,6 +1,7 @@
 import type { Course } from '../course';
 import { cross, dot, faceNormal, sub, type Polyhedron, type Vec3 } from '../geometry';
 import { localGeometry, pieceBounds, touches, worldParts } from '../pieces';
+import { piecesOver } from './near';
 import type { Ray } from './snap';
 
 /** How far out of its box a thin piece can still be picked, m. */
@@ -35,7 +36,7 @@ export function groundBelow(
   course: Pick<Course, 'pieces' | 'collides'>,
   [x, y, z]: Vec3,
 ): number | null {
-  const solid = course.pieces.filter(
+  const solid = piecesOver(course.pieces, x, z, x, z).filter(
     (piece) =>
       touches(course, piece) && localGeometry(piece).shapes.some(({ role }) => role === 'solid'),
   );

@@ -1,4 +1,4 @@
-import { endIndex, endsOf, type End } from '../assemble';
+import { endIndex, endsOf, piecesOver, type End } from '../assemble';
 import { BOUNDS, type Piece } from '../course';
 import { dot, rotate, sub, type Vec2, type Vec3 } from '../geometry';
 import {
@@ -135,67 +135,87 @@ const SMALL = 0.02;
 const facetsByForm = new WeakMap<PieceGeometry, Facet[]>();
 
 interface Flat {
-  readonly piece: Piece;
   readonly points: readonly Vec3[];
   readonly normal: Vec3;
-  readonly low: number;
-  readonly high: number;
+  readonly offset: number;
 }
 
-/** Faces of two pieces that lie in one plane, look the same way and overlap: they flicker. */
-export const flicker: Check = (course) => {
-  const planes = new Map<string, Flat[]>();
-  for (const piece of course.pieces) {
-    const form = localGeometry(piece);
-    let facets = facetsByForm.get(form);
-    if (!facets) {
-      facets = facetsOf(form.parts.filter(({ moving }) => !moving)).filter(
-        ({ points }) => areaOf(points) > SMALL,
-      );
-      facetsByForm.set(form, facets);
-    }
-    const place = toWorld(piece);
-    const turn = turnOf(piece);
-    for (const facet of facets) {
-      const normal = rotate(turn, facet.normal);
-      // Undersides are not looked at: pieces stand on things, and the eye stays above them.
-      if (normal[1] < -0.5) continue;
-      const points = facet.points.map(place);
-      const offset = dot(normal, points[0]);
-      const key = `${normal.map((v) => Math.round(v * 200) + 0).join()} ${Math.round(offset * 500)}`;
-      const xs = points.map((p) => p[0] + p[2] * 0.37 + p[1] * 0.11);
-      const flat: Flat = { piece, points, normal, low: Math.min(...xs), high: Math.max(...xs) };
-      const list = planes.get(key);
-      if (list) list.push(flat);
-      else planes.set(key, [flat]);
-    }
+/** The faces of a piece that are looked at, where it stands. */
+function flatsOf(piece: Piece): Flat[] {
+  const form = localGeometry(piece);
+  let facets = facetsByForm.get(form);
+  if (!facets) {
+    facets = facetsOf(form.parts.filter(({ moving }) => !moving)).filter(
+      ({ points }) => areaOf(points) > SMALL,
+    );
+    facetsByForm.set(form, facets);
   }
+  const place = toWorld(piece);
+  const turn = turnOf(piece);
+  return facets.flatMap(({ points, normal: own }): Flat[] => {
+    const normal = rotate(turn, own);
+    // Undersides are not looked at: pieces stand on things, and the eye stays above them.
+    if (normal[1] < -0.5) return [];
+    const corners = points.map(place);
+    return [{ points: corners, normal, offset: dot(normal, corners[0]) }];
+  });
+}
+
+/** Faces nearer to one plane than this are in it, m, and as parallel as this, as a cosine. */
+const IN_PLANE = 2e-3;
+const PARALLEL = 0.99999;
+
+/** Faces of two pieces that lie in one plane, look the same way and overlap: they flicker. */
+export const flicker: Check = ({ pieces }) => {
   const found: Finding[] = [];
   const told = new Set<string>();
-  for (const list of planes.values()) {
-    if (list.length < 2) continue;
-    list.sort((a, b) => a.low - b.low);
-    for (let i = 0; i < list.length && found.length < MOST; i++) {
-      for (let k = i + 1; k < list.length && list[k].low < list[i].high - 0.02; k++) {
-        const [a, b] = [list[i], list[k]];
-        if (a.piece === b.piece || told.has(b.piece.id) || !overlap(a, b)) continue;
-        told.add(b.piece.id);
-        found.push({
-          ...about(
-            b.piece,
-            'flicker',
-            'notice',
-            `${familyOf(b.piece.family).label} and ${familyOf(a.piece.family).label.toLowerCase()} have faces in one plane, which flicker.`,
-            { label: 'Raise it by 1 cm', edit: { do: 'move', id: b.piece.id, by: [0, 0.01, 0] } },
-          ),
-          at: b.points[0],
-        });
-        break;
-      }
+  const flats = new Map<Piece, Flat[]>();
+  const flatsFor = (piece: Piece) => {
+    let known = flats.get(piece);
+    if (!known) {
+      known = flatsOf(piece);
+      flats.set(piece, known);
+    }
+    return known;
+  };
+  for (const piece of pieces) {
+    if (found.length >= MOST) break;
+    const { low, high } = pieceBounds(piece);
+    for (const other of piecesOver(pieces, low[0], low[2], high[0], high[2])) {
+      if (other.id <= piece.id || told.has(other.id)) continue;
+      const box = pieceBounds(other);
+      const apart = [0, 1, 2].some(
+        (axis) => box.low[axis] > high[axis] + IN_PLANE || box.high[axis] < low[axis] - IN_PLANE,
+      );
+      if (apart) continue;
+      const at = sharedFace(flatsFor(piece), flatsFor(other));
+      if (!at) continue;
+      told.add(other.id);
+      found.push({
+        ...about(
+          other,
+          'flicker',
+          'notice',
+          `${familyOf(other.family).label} and ${familyOf(piece.family).label.toLowerCase()} have faces in one plane, which flicker.`,
+          { label: 'Raise it by 1 cm', edit: { do: 'move', id: other.id, by: [0, 0.01, 0] } },
+        ),
+        at,
+      });
     }
   }
-  return found;
+  return found.slice(0, MOST);
 };
+
+/** A place where faces of both lie over each other in one plane, or null. */
+function sharedFace(mine: readonly Flat[], its: readonly Flat[]): Vec3 | null {
+  for (const a of mine) {
+    for (const b of its) {
+      if (Math.abs(a.offset - b.offset) > IN_PLANE) continue;
+      if (dot(a.normal, b.normal) > PARALLEL && overlap(a, b)) return b.points[0];
+    }
+  }
+  return null;
+}
 
 function areaOf(points: readonly Vec3[]): number {
   let [x, y, z] = [0, 0, 0];
@@ -232,30 +252,26 @@ function overlap(a: Flat, b: Flat): boolean {
 }
 
 /** Solid pieces that lie wholly within another: nobody will ever see or touch them. */
-export const inside: Check = (course) => {
-  const boxes = course.pieces
-    .map((piece) => ({ piece, ...pieceBounds(piece) }))
-    .sort((a, b) => a.low[0] - b.low[0]);
+export const inside: Check = ({ pieces }) => {
   const found: Finding[] = [];
-  for (let i = 0; i < boxes.length && found.length < MOST; i++) {
-    const outer = boxes[i];
-    for (let k = i + 1; k < boxes.length && boxes[k].low[0] < outer.high[0]; k++) {
-      const inner = boxes[k];
-      if (familyOf(inner.piece.family).group === 'marks') continue;
+  for (const outer of pieces) {
+    const { low, high } = pieceBounds(outer);
+    for (const inner of piecesOver(pieces, low[0], low[2], high[0], high[2])) {
+      const box = pieceBounds(inner);
       const within = [0, 1, 2].every(
-        (axis) => inner.low[axis] > outer.low[axis] && inner.high[axis] < outer.high[axis],
+        (axis) => box.low[axis] > low[axis] && box.high[axis] < high[axis],
       );
-      if (!within || !holds(outer.piece, inner)) continue;
+      if (!within || familyOf(inner.family).group === 'marks' || !holds(outer, box)) continue;
       found.push(
         about(
-          inner.piece,
+          inner,
           'inside',
           'notice',
-          `${familyOf(inner.piece.family).label} lies wholly inside ${familyOf(outer.piece.family).label.toLowerCase()}.`,
-          { label: 'Take it away', edit: { do: 'remove', id: inner.piece.id } },
+          `${familyOf(inner.family).label} lies wholly inside ${familyOf(outer.family).label.toLowerCase()}.`,
+          { label: 'Take it away', edit: { do: 'remove', id: inner.id } },
         ),
       );
-      if (found.length >= MOST) break;
+      if (found.length >= MOST) return found;
     }
   }
   return found;

@@ -37,6 +37,22 @@ export class SceneHands {
     await this.fingers([a], [b], 8);
   }
 
+  /** Draws one finger along pixels of the page. */
+  async draw(way: readonly { x: number; y: number }[]): Promise<void> {
+    this.session ??= await this.page.context().newCDPSession(this.page);
+    const touch = (
+      type: 'touchStart' | 'touchMove' | 'touchEnd',
+      at: readonly { x: number; y: number }[],
+    ) =>
+      this.session!.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: at.map(({ x, y }, id) => ({ x, y, id })),
+      });
+    await touch('touchStart', [way[0]]);
+    for (const at of way.slice(1)) await touch('touchMove', [at]);
+    await touch('touchEnd', []);
+  }
+
   /** Moves the view so many metres to the right, with one finger over open water. */
   async pan(metres: number): Promise<void> {
     const [x, y] = this.eye.target;

@@ -7,6 +7,7 @@ import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
+import { useLay } from './layStore';
 import { SketchPanel } from './SketchPanel';
 import { VersionsSheet } from './VersionsSheet';
 
@@ -33,6 +34,7 @@ const TARGETS = [
 export function PlanPanel() {
   const { course, edit } = useCourse();
   const [versions, setVersions] = useState(false);
+  const sketching = useLay((s) => s.sketching !== null);
   const set = (change: Partial<Course>, merge?: string) =>
     edit((before) => ({ ...before, ...change }), merge);
   const setRunner = (key: keyof HopperSettings, value: number) => {
@@ -49,6 +51,8 @@ export function PlanPanel() {
     );
   };
   const targets = course.targets ?? { steady: 60, brisk: 45, swift: 30 };
+  // What is drawn over the course and what is said of it belong together: the rest steps back.
+  if (sketching) return <SketchPanel />;
   return (
     <View style={{ gap: SPACE.l }}>
       <Field
@@ -94,6 +98,8 @@ export function PlanPanel() {
         options={SPACES}
         onChange={(space) => set({ space })}
       />
+      <Expected />
+      <SketchPanel />
       <View>
         <Words as="smallStrong">Hopper</Words>
         {DIALS.map(({ key, label, unit, step, min, max }) => (
@@ -140,8 +146,6 @@ export function PlanPanel() {
         placeholder="For you alone"
         onChangeText={(notes) => set({ notes: notes || undefined }, 'notes')}
       />
-      <Expected />
-      <SketchPanel />
       <Button title="Earlier versions" icon="clock" onPress={() => setVersions(true)} />
       <VersionsSheet open={versions} onClose={() => setVersions(false)} />
     </View>

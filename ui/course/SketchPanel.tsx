@@ -53,7 +53,17 @@ export function SketchPanel() {
   };
   return (
     <View style={{ gap: SPACE.m }}>
-      <Words as="strong">Sketch</Words>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+        <Words as="strong">Sketch</Words>
+        {sketching && (
+          <Button
+            kind="main"
+            title="Done"
+            onPress={() => set({ sketching: null, stroke: [], sketchPoint: null })}
+            testID="sketch-done"
+          />
+        )}
+      </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
         <Chip role="tab" label="Draw" on={sketching === 'draw'} onPress={mode('draw')} />
         <Chip role="tab" label="Points" on={sketching === 'points'} onPress={mode('points')} />
@@ -75,6 +85,12 @@ export function SketchPanel() {
                   ? `${metres(wayLengthOf(points as Vec3[], sketch?.closed))} drawn${sketch?.closed ? ', a round' : ''}.`
                   : 'Draw the route first, roughly; the pieces can follow it.'}
       </Words>
+      {sketching === 'draw' && points.length > 1 && (
+        <Words as="small">
+          {metres(wayLengthOf(points as Vec3[], sketch?.closed))} drawn
+          {sketch?.closed ? ', a round' : ''}.
+        </Words>
+      )}
       {sketching === 'points' && sketchPoint !== null && points[sketchPoint] && (
         <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
           <Stepper

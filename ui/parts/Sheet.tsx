@@ -1,5 +1,5 @@
 import { Overlay } from '@rneui/themed';
-import type { PropsWithChildren } from 'react';
+import { useEffect, type PropsWithChildren } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { RADIUS, SPACE, useColours, WIDE } from '../theme';
 import { IconButton } from './IconButton';
@@ -16,6 +16,14 @@ export function Sheet({ title, open, onClose, children }: PropsWithChildren<Shee
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
+  useEffect(() => {
+    if (!open || typeof window === 'undefined' || !window.addEventListener) return;
+    const down = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') onClose();
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  }, [open, onClose]);
   return (
     <Overlay
       isVisible={open}

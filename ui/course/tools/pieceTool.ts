@@ -71,7 +71,14 @@ function rowBetween(course: Course, inHand: PieceInHand, from: Vec3, to: Vec3): 
 
 type Drag =
   | { readonly kind: 'row'; readonly from: Vec3 }
-  | { readonly kind: 'move'; readonly base: Course; readonly from: Vec3; readonly held: string }
+  | {
+      readonly kind: 'move';
+      readonly base: Course;
+      /** The course without what is dragged: what it may snap to, found once for the whole drag. */
+      readonly others: Course;
+      readonly from: Vec3;
+      readonly held: string;
+    }
   | {
       readonly kind: 'handle';
       readonly base: Course;
@@ -143,7 +150,8 @@ export function pieceTool(): Tool {
     const under = pickPiece(open(course), ray(x, y));
     if (!under || !choice.has(under.id)) return null;
     const from = heldPlace(x, y, under.id);
-    return from && { kind: 'move', base: course, from, held: under.id };
+    const others = { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
+    return from && { kind: 'move', base: course, others, from, held: under.id };
   };
 
   const dragRow = (from: Vec3, x: number, y: number) => {
@@ -167,7 +175,7 @@ export function pieceTool(): Tool {
   };
 
   const dragPieces = (
-    { base, from, held }: Extract<Drag, { kind: 'move' }>,
+    { base, others, from, held }: Extract<Drag, { kind: 'move' }>,
     x: number,
     y: number,
   ) => {
@@ -177,7 +185,6 @@ export function pieceTool(): Tool {
     const piece = base.pieces.find(({ id }) => id === held)!;
     const way = sub(to, from);
     const settings = snapNow();
-    const others = { ...base, pieces: base.pieces.filter(({ id }) => !choice.has(id)) };
     const grid = snapToGrid(way, settings.steps);
     const landing = landingOf(
       others,

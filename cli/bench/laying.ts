@@ -1,0 +1,134 @@
+import {
+  fitTrack,
+  keepSymmetry,
+  landingOf,
+  layPieces,
+  movePieces,
+  pickPiece,
+  type PieceInHand,
+} from '@/core/assemble';
+import { ROUTES } from '@/core/assemble/fit/routes.testing';
+import { checkCourse } from '@/core/check';
+import { emptyCourse, type Course } from '@/core/course';
+import { toShareCode } from '@/core/formats';
+import { pieceBounds } from '@/core/pieces';
+import { DEMO_COURSES } from '@/demo/courses';
+import { median, timesOf, worst, type Figure } from './figures';
+
+/** Many families in rows, as a large course that was built by hand has them. */
+export function manyPieces(count: number): Course {
+  const families = ['slab', 'block', 'straight', 'bend', 'ramp', 'rock', 'panel', 'steps', 'post'];
+  return layPieces(
+    emptyCourse('Many', 'free'),
+    Array.from({ length: count }, (_, i): PieceInHand => ({
+      family: i === 0 ? 'start' : families[i % families.length],
+      at: [(i % 70) * 4, (i % 3) / 2, -Math.floor(i / 70) * 4],
+      ...(i % 4 === 1 ? { turn: [0, (i * 15) % 360, 0] as [number, number, number] } : {}),
+    })),
+  );
+}
+
+/** What laying costs in a course of 5,000 pieces, the interface left aside. */
+export function laying(): Figure[] {
+  const course = manyPieces(5000);
+  // Known from the drawing of the scene by the time a maker points at anything.
+  course.pieces.forEach(pieceBounds);
+  const rays = (i: number) => ({
+    from: [(i * 7) % 280, 60, -((i * 11) % 280)] as const,
+    along: [0.1, -1, -0.2] as const,
+  });
+  const choose = timesOf(400, (i) => pickPiece(course, rays(i)));
+  const settings = {
+    steps: [0.5, 0, 0.5] as const,
+    ends: true,
+    corners: true,
+    surface: true,
+    reach: 0.8,
+  };
+  const [first] = timesOf(1, () =>
+    landingOf(
+      { ...course, pieces: [...course.pieces] },
+      { family: 'bend', at: [5, 0, -5] },
+      settings,
+    ),
+  );
+  const [again] = timesOf(1, () =>
+    landingOf(
+      { ...course, pieces: [...course.pieces] },
+      { family: 'bend', at: [5, 0, -5] },
+      settings,
+    ),
+  );
+  landingOf(course, { family: 'bend', at: [5, 0, -5] }, settings);
+  const ghost = timesOf(400, (i) =>
+    landingOf(course, { family: 'bend', at: [(i * 3.7) % 280, 0, -((i * 5.3) % 280)] }, settings),
+  );
+  const drag = (size: number): number[] => {
+    const ids = new Set(course.pieces.slice(100, 100 + size).map(({ id }) => id));
+    const others = { ...course, pieces: course.pieces.filter(({ id }) => !ids.has(id)) };
+    const [held] = course.pieces.filter(({ id }) => ids.has(id));
+    return timesOf(200, (i) => {
+      const by = [i * 0.05, 0, i * 0.02] as const;
+      landingOf(
+        others,
+        { ...held, at: [held.at[0] + by[0], held.at[1], held.at[2] + by[2]] },
+        settings,
+      );
+      keepSymmetry(course, movePieces(course, ids, by));
+    });
+  };
+  const [one, many] = [drag(1), drag(200)];
+  const checks = timesOf(3, () => checkCourse(structuredClone(course)));
+  const fits = ROUTES.map(({ points, closed }) => {
+    let deviation = 0;
+    const [time] = timesOf(1, () => {
+      deviation = fitTrack({ points, closed, width: 3, tolerance: 1 }).deviation;
+    });
+    return { time, deviation };
+  });
+  const pieces = DEMO_COURSES.reduce((sum, { course: demo }) => sum + demo.pieces.length, 0);
+  const bytes = (of: (course: Course) => number) =>
+    DEMO_COURSES.reduce((sum, { course: demo }) => sum + of(demo), 0) / pieces;
+  const ms = (key: string, label: string, value: number, goal: string): Figure => ({
+    ...{ key, label, value, unit: 'ms', goal },
+  });
+  return [
+    ms('choose5000', 'Choose by touch, 5,000 pieces', median(choose), 'at most 4'),
+    ms('choose5000worst', '… one in a hundred', worst(choose), 'at most 12'),
+    ms('ghost5000', 'Ghost landed, 5,000 pieces', median(ghost), 'at most 4'),
+    ms('ghost5000worst', '… one in a hundred', worst(ghost), 'at most 12'),
+    ms('ghostFirst', 'First ghost over a course just opened', first, ''),
+    ms('ghostAfterEdit', 'First ghost after an edit', again, 'at most 12'),
+    ms('drag5000', 'One piece dragged, 5,000 pieces', median(one), 'at most 4'),
+    ms('drag5000worst', '… one in a hundred', worst(one), 'at most 12'),
+    ms('drag200', '200 pieces dragged at once', median(many), 'at most 8'),
+    ms('findings5000', 'Findings of 5,000 pieces', median(checks), 'at most 1,500'),
+    ms(
+      'fitWorst',
+      'Track fitted to a sketch, slowest of ten',
+      Math.max(...fits.map(({ time }) => time)),
+      'at most 3,000',
+    ),
+    {
+      key: 'fitDeviation',
+      label: 'Greatest deviation of the ten',
+      value: Math.max(...fits.map(({ deviation }) => deviation)),
+      unit: 'm',
+      goal: 'at most 3',
+    },
+    {
+      key: 'bytesPiece',
+      label: 'Saved document, demo courses',
+      value: bytes((demo) => JSON.stringify(demo).length),
+      unit: 'B/piece',
+      goal: 'at most 100',
+    },
+    {
+      key: 'codePiece',
+      label: 'Share code, demo courses',
+      value: bytes((demo) => toShareCode(demo).length),
+      unit: 'B/piece',
+      goal: 'at most 14',
+    },
+  ];
+}

@@ -1,0 +1,225 @@
+import type { Page } from '@playwright/test';
+import type { Vec3 } from '@/core/geometry';
+import { SceneHands } from './support/scene';
+import { expect, test } from './support/test';
+
+const pieces = (page: Page) => page.getByTestId('save-state');
+
+/** A free-roaming course on a phone, looked straight down on; its start is 2 m to the left. */
+async function yard(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
+  const page = await open('/', 'phone');
+  await page.getByTestId('new-course').click();
+  await page.getByTestId('new-name').fill(name);
+  await page.getByText('Free-roaming', { exact: true }).tap();
+  await page.getByTestId('new-begin').click();
+  await expect(pieces(page)).toContainText('3 pieces');
+  await page.getByTestId('view-mode').tap();
+  await page.getByTestId('view-mode').tap();
+  await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
+  const hands = new SceneHands(page, { target: [0.5, 1.2, 0], distance: 31, yaw: 0, pitch: 89.5 });
+  return { page, hands };
+}
+
+const tool = async (page: Page, name: string) => {
+  if (await page.getByText('Floors', { exact: true }).isVisible()) {
+    await page.getByTestId('tray-toggle').tap();
+  }
+  await page.getByText(name, { exact: true }).tap();
+};
+
+/** Runs straight ahead, along x, until something is seen. */
+async function runAhead(page: Page, hands: SceneHands, until: () => Promise<unknown>) {
+  await page.getByTestId('phase-run').tap();
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, until);
+}
+const finished = (page: Page) => () =>
+  expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 30_000 });
+
+test('a walled yard with an inside corner: the wall stops the runner, its doorway lets it out', async ({
+  open,
+}) => {
+  const { page, hands } = await yard(open, 'Wall Yard');
+  await tool(page, 'Wall');
+  const posts: Vec3[] = [
+    [-4, 0, -3],
+    [0.5, 0, -3],
+    [0.5, 0, 3],
+    [-2.5, 0, 3],
+    [-2.5, 0, 1.5],
+    [-4, 0, 1.5],
+    [-4, 0, -3],
+  ];
+  for (const post of posts) await hands.tap(post);
+  await page.getByTestId('wall-end').tap();
+  await expect(pieces(page)).toContainText('4 pieces');
+
+  // Shut in: after some running the lantern is still out of reach.
+  await runAhead(page, hands, () => page.waitForTimeout(4000));
+  await expect(page.getByTestId('finish-time')).toHaveCount(0);
+  await page.getByLabel('Pause').tap();
+  await page.goBack();
+
+  await hands.tap([0.5, 2.4, 0.3]);
+  await page.getByTestId('panel-door').tap();
+  await runAhead(page, hands, finished(page));
+});
+
+test('a ring of eight stones, a mirrored half, and a platform of any outline are run over', async ({
+  open,
+}) => {
+  const { page, hands } = await yard(open, 'Round Walk');
+  await hands.pinchOut();
+  // A platform with a dent, from the slab to where the lantern will stand.
+  await tool(page, 'Platform');
+  for (const p of [
+    [3, 0, -1.5],
+    [9, 0, -1.5],
+    [7.5, 0, 0],
+    [9, 0, 1.5],
+    [3, 0, 1.5],
+  ] as Vec3[]) {
+    await hands.tap(p);
+  }
+  await page.getByTestId('outline-close').tap();
+  await expect(pieces(page)).toContainText('4 pieces');
+  // Its first corner drawn across the others is refused, with the reason where it would cross.
+  await hands.drag([3, 0, -1.5], [5, 0, 3.5]);
+  await expect(page.getByText('The outline would cross itself here.')).toBeVisible();
+
+  // The lantern is carried onto it, past the dent's tip.
+  await page.getByTestId('tray-toggle').tap();
+  await hands.tap([2.5, 2.6, -0.7]);
+  await expect(page.getByTestId('choice-name')).toHaveText('Lantern');
+  await hands.drag([2.5, 2.6, -0.7], [6.5, 2.6, -0.7]);
+  await expect(page.getByTestId('choice-place')).toHaveText(/^6.5 +0 +0$/);
+  await page.getByLabel('Let go').tap();
+
+  // One stone becomes a ring of eight about the start.
+  await page.getByText('Stones', { exact: true }).tap();
+  await page.getByTestId('family-block').tap();
+  await hands.tap([-2, 0, -5]);
+  await page.getByTestId('hand-done').tap();
+  await expect(pieces(page)).toContainText('5 pieces');
+  await hands.tap([-2, 2, -5]);
+  await expect(page.getByTestId('choice-name')).toHaveText('Block');
+  await page.getByTestId('act-copies').click();
+  await page.getByText('Ring', { exact: true }).tap();
+  await page.getByTestId('copies-px').fill('-2');
+  await page.getByTestId('copies-pz').fill('0.5-0.5');
+  await page.getByTestId('copies-pz').press('Enter');
+  await page.getByTestId('copies-make').tap();
+  await expect(pieces(page)).toContainText('12 pieces');
+  // All of it one step.
+  await page.getByLabel('Undo').tap();
+  await expect(pieces(page)).toContainText('5 pieces');
+  await page.getByLabel('Redo').tap();
+  await page.getByLabel('Let go').tap();
+
+  // Mirrored over the way: what is laid on one side stands on the other.
+  await tool(page, 'Symmetry');
+  await page.getByTestId('symmetry-mirror-z').tap();
+  await page.getByTestId('tray-toggle').tap();
+  await page.getByText('Timber', { exact: true }).tap();
+  await page.getByTestId('family-crate').tap();
+  await hands.tap([5, 0, -3]);
+  await expect(pieces(page)).toContainText('14 pieces');
+  await page.getByTestId('hand-done').tap();
+  await hands.tap([5, 1, 3]);
+  await expect(page.getByTestId('choice-name')).toHaveText('Crate');
+  await page.getByLabel('Delete', { exact: true }).tap();
+  await expect(pieces(page)).toContainText('12 pieces');
+
+  await runAhead(page, hands, finished(page));
+});
+
+test('an oval is drawn, fitted with track that closes, and run on', async ({ open }) => {
+  const { page, hands } = await yard(open, 'Oval');
+  await page.getByTestId('phase-plan').tap();
+  await page.getByText('Draw', { exact: true }).tap();
+  // The scene makes room for drawing first.
+  await expect
+    .poll(async () => (await page.getByTestId('scene').boundingBox())!.height)
+    .toBeGreaterThan(480);
+  await expect(page.getByTestId('sketch-done')).toBeVisible();
+  const box = (await page.getByTestId('scene').boundingBox())!;
+  // Round the middle of the picture with one finger, back to where it began.
+  const round = Array.from({ length: 41 }, (_, i) => {
+    const a = (i * 2 * Math.PI) / 40;
+    return {
+      x: box.x + box.width * (0.47 + 0.33 * Math.cos(a)),
+      y: box.y + box.height * (0.52 + 0.26 * Math.sin(a)),
+    };
+  });
+  await hands.draw(round);
+  await expect(page.getByText(/drawn, a round/)).toBeVisible();
+  await page.getByTestId('fit-begin').tap();
+  await expect(page.getByTestId('fit-result')).toHaveText(
+    /closed\. Greatest deviation [0-2]\.\d\d m/,
+  );
+  await page.getByTestId('fit-keep').tap();
+  await expect(page.getByTestId('expected')).toContainText('along the');
+  await expect(pieces(page)).not.toContainText('3 pieces');
+  // From the middle of the view to the track's own ground, and along it.
+  await page.getByTestId('phase-lay').tap();
+  await page.getByLabel('Undo').tap();
+  await expect(pieces(page)).toContainText('3 pieces');
+  await page.getByLabel('Redo').tap();
+  await runAhead(page, hands, () => page.waitForTimeout(1500));
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+});
+
+test('by keys on a wide screen: find a command, change its keys, choose, group, swap, and keep in the kit', async ({
+  open,
+}) => {
+  const page = await open('/', 'wide');
+  await page.getByTestId('demo-copy-kiln-yard').click();
+  await expect(pieces(page)).toContainText('60 pieces');
+  await page.keyboard.press('Control+k');
+  await page.getByTestId('finder-words').fill('straight down');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
+  await page.keyboard.press('Control+a');
+  await expect(page.getByText('60 pieces', { exact: true })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Nothing chosen')).toBeVisible();
+
+  // A key that is taken is refused; a free one is kept, and used.
+  await page.keyboard.press('?');
+  await page.getByLabel('Change the keys of Duplicate').click();
+  await page.keyboard.press('t');
+  await expect(page.getByText(/taken by “Turn”/)).toBeVisible();
+  await page.getByLabel('Change the keys of Duplicate').click();
+  await page.keyboard.press('z');
+  await page.goBack();
+  await page.getByTestId('phase-tune').click();
+  await page.getByLabel('Old kiln').or(page.getByLabel('Lift')).first().click();
+  await page.keyboard.press('z');
+  await expect(pieces(page)).toContainText('61 pieces');
+  await page.keyboard.press('Shift+C');
+  await page.getByTestId('copies-count').fill('20000');
+  await page.getByTestId('copies-count').press('Enter');
+  await page.getByTestId('copies-make').click();
+  await expect(page.getByText(/at most 2000/)).toBeVisible();
+  await page.getByLabel('Close').click();
+  await expect(pieces(page)).toContainText('61 pieces');
+
+  await page.keyboard.press('s');
+  await page.getByTestId('swap-find').fill('turning slab');
+  await page.getByTestId('family-turntable').last().click();
+  await expect(page.getByRole('heading', { name: 'Turning slab' })).toBeVisible();
+
+  await page.keyboard.press('2');
+  await page.keyboard.press('Control+k');
+  await page.getByTestId('finder-words').fill('keep the choice');
+  await page.keyboard.press('Enter');
+  await page.getByTestId('kit-name').fill('Turning place');
+  await page.getByTestId('kit-keep-it').click();
+  await page.getByText('Tools', { exact: true }).click();
+  await page.getByText('Kit', { exact: true }).click();
+  await page.getByLabel('Lay Turning place').click();
+  const box = (await page.getByTestId('scene').boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(pieces(page)).toContainText('62 pieces');
+  await expect(pieces(page)).toContainText('Saved');
+});
