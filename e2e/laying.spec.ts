@@ -74,9 +74,9 @@ test('a ring of eight stones, a mirrored half, and a platform of any outline are
   await tool(page, 'Platform');
   for (const p of [
     [3, 0, -1.5],
-    [9, 0, -1.5],
-    [7.5, 0, 0],
-    [9, 0, 1.5],
+    [8, 0, -1.5],
+    [7, 0, 0],
+    [8, 0, 1.5],
     [3, 0, 1.5],
   ] as Vec3[]) {
     await hands.tap(p);
@@ -98,10 +98,10 @@ test('a ring of eight stones, a mirrored half, and a platform of any outline are
   // One stone becomes a ring of eight about the start.
   await page.getByText('Stones', { exact: true }).tap();
   await page.getByTestId('family-block').tap();
-  await hands.tap([-2, 0, -5]);
+  await hands.tap([0, 0, -5]);
   await page.getByTestId('hand-done').tap();
   await expect(pieces(page)).toContainText('5 pieces');
-  await hands.tap([-2, 2, -5]);
+  await hands.tap([0, 2, -5]);
   await expect(page.getByTestId('choice-name')).toHaveText('Block');
   await page.getByTestId('act-copies').click();
   await page.getByText('Ring', { exact: true }).tap();
@@ -153,11 +153,12 @@ test('an oval is drawn, fitted with track that closes, and run on', async ({ ope
   });
   await hands.draw(round);
   await expect(page.getByText(/drawn, a round/)).toBeVisible();
-  await page.getByTestId('fit-begin').tap();
+  await page.getByTestId('fit-begin').click();
   await expect(page.getByTestId('fit-result')).toHaveText(
     /closed\. Greatest deviation [0-2]\.\d\d m/,
   );
   await page.getByTestId('fit-keep').tap();
+  await page.getByTestId('sketch-done').tap();
   await expect(page.getByTestId('expected')).toContainText('along the');
   await expect(pieces(page)).not.toContainText('3 pieces');
   // From the middle of the view to the track's own ground, and along it.

@@ -187,3 +187,51 @@ export function spinPieces(
     if (!own) set(piece, add(pivot, rotate(by, sub(piece.at, pivot))));
   });
 }
+
+/** Sides of a block whose top edge can be pulled: towards x, z, and away from them. */
+export type BlockSide = '+x' | '+z' | '-x' | '-z';
+
+/** The corners of a cut block that belong to each side's edge. */
+const EDGES: Record<BlockSide, readonly [string, string]> = {
+  '+x': ['b', 'c'],
+  '+z': ['c', 'd'],
+  '-x': ['a', 'd'],
+  '-z': ['a', 'b'],
+};
+/** Families that are boxes and can become a cut block. */
+const BOXES = new Set(['slab', 'block', 'ashlar', 'deck', 'crate', 'setts', 'boards', 'turf']);
+
+/**
+ * Pulls one top edge of the chosen blocks up or down by metres, which makes ramps of them; what is a box
+ * becomes a cut block first. An edge pulled down to the foot stays there.
+ * @throws RangeError when nothing chosen is a box
+ */
+export function pullEdge(
+  course: Course,
+  choice: ReadonlySet<string>,
+  side: BlockSide,
+  by: number,
+): Course {
+  const boxes = new Set(
+    course.pieces
+      .filter(({ id, family }) => choice.has(id) && BOXES.has(family))
+      .map(({ id }) => id),
+  );
+  if (boxes.size === 0) throw new RangeError('Only blocks and slabs have edges to pull.');
+  return changePieces(course, boxes, (piece) => {
+    const size = piece.size ?? familyOf(piece.family).size;
+    if (piece.family !== 'ashlar') {
+      piece.family = 'ashlar';
+      piece.size = [size[0], size[1], size[2]];
+      delete piece.params;
+    }
+    const params = { ...piece.params };
+    for (const corner of EDGES[side]) {
+      const next = tidy(Math.max(-size[1], Math.min(50, Number(params[corner] ?? 0) + by)));
+      if (next === 0) delete params[corner];
+      else params[corner] = next;
+    }
+    if (Object.keys(params).length > 0) piece.params = params;
+    else delete piece.params;
+  });
+}

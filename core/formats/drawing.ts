@@ -50,6 +50,8 @@ export const drawPieces = (pieces: readonly Piece[]): Drawing =>
 
 /** How much of a long course a picture shows, metres each way from where it begins. */
 const PICTURED = 15;
+/** The same of a free-roaming one, which is seen from above and keeps its shape when small. */
+const ROAMED = 120;
 
 /**
  * A picture of a course: low for a side-on stage, higher for one that spreads. Of a long one it
@@ -62,7 +64,7 @@ export function drawCourse(course: Course): Drawing {
   const shown = course.pieces.filter(({ at }) =>
     sideOn
       ? at[0] > begin[0] - PICTURED / 2 && at[0] < begin[0] + 1.6 * PICTURED
-      : Math.abs(at[0] - begin[0]) < PICTURED && Math.abs(at[2] - begin[2]) < PICTURED,
+      : Math.abs(at[0] - begin[0]) < ROAMED && Math.abs(at[2] - begin[2]) < ROAMED,
   );
   return draw(shown.flatMap(worldParts), sideOn ? LEVEL : SLANTED);
 }

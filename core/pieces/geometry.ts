@@ -1,7 +1,6 @@
 import type { Piece } from '../course';
 import {
   add,
-  boundsOf,
   convexHull,
   mapPoints,
   rotate,
@@ -104,10 +103,30 @@ export function worldMotion(piece: Piece): Motion | undefined {
 export function pieceBounds(piece: Piece): Bounds {
   let known = boundsByPiece.get(piece);
   if (!known) {
-    known = boundsOf(worldParts(piece).flatMap(({ solid }) => solid.points));
+    known = standingBounds(localGeometry(piece), turnOf(piece), piece.at);
     boundsByPiece.set(piece, known);
   }
   return known;
+}
+
+/** The box about a form turned and put at a place, without making its solids there. */
+function standingBounds({ parts }: PieceGeometry, m: Matrix3, [x, y, z]: Vec3): Bounds {
+  let [x0, y0, z0] = [Infinity, Infinity, Infinity];
+  let [x1, y1, z1] = [-Infinity, -Infinity, -Infinity];
+  for (const { solid } of parts) {
+    for (const p of solid.points) {
+      const u = m[0] * p[0] + m[1] * p[1] + m[2] * p[2] + x;
+      const v = m[3] * p[0] + m[4] * p[1] + m[5] * p[2] + y;
+      const w = m[6] * p[0] + m[7] * p[1] + m[8] * p[2] + z;
+      if (u < x0) x0 = u;
+      if (u > x1) x1 = u;
+      if (v < y0) y0 = v;
+      if (v > y1) y1 = v;
+      if (w < z0) z0 = w;
+      if (w > z1) z1 = w;
+    }
+  }
+  return { low: [x0, y0, z0], high: [x1, y1, z1] };
 }
 
 /** The outlines of a piece's solids as seen from above, one for each part, in the world (x, z). */

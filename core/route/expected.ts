@@ -96,3 +96,9 @@ export function intendedWay(course: Course): {
   }
   return { way: marks, closed: false, from: 'marks' };
 }
+
+/** Length of the way a course is meant to take, m. */
+export function courseLength(course: Course): number {
+  const { way, closed } = intendedWay(course);
+  return expectationOf(course, way, closed).length;
+}

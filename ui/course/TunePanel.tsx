@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import {
   namePieces,
@@ -5,9 +6,11 @@ import {
   dialRange,
   setChoiceParam,
   paintPieces,
+  pullEdge,
   setCollision,
   setDial,
   setFamilyCollision,
+  type BlockSide,
   type Dial,
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
@@ -142,6 +145,7 @@ function PieceDials({ piece }: { piece: Piece }) {
           edit((now) => paintPieces(now, choice, { material: material as Material }))
         }
       />
+      {(family.id === 'ashlar' || family.id === 'block' || family.id === 'slab') && <Edges />}
       <Touching piece={piece} />
       {chosen.length === 1 && (
         <Field
@@ -152,6 +156,29 @@ function PieceDials({ piece }: { piece: Piece }) {
           onChangeText={(name) => edit((now) => namePieces(now, choice, name), 'name piece')}
         />
       )}
+    </View>
+  );
+}
+
+const SIDES: readonly BlockSide[] = ['+x', '-x', '+z', '-z'];
+
+/** Pulling the top edges of a block up and down, each by itself. */
+function Edges() {
+  const { choice, edit } = useCourse();
+  const [side, setSide] = useState<BlockSide>('+x');
+  const pull = (by: number) => edit((now) => pullEdge(now, choice, side, by), `edge ${side}`);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Choices
+        label="Top edge"
+        value={side}
+        options={SIDES.map((value) => ({ value, label: value.replace('-', '−') }))}
+        onChange={setSide}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+        <Button title="Pull down" icon="chevrons-down" onPress={() => pull(-0.25)} />
+        <Button title="Pull up" icon="chevrons-up" onPress={() => pull(0.25)} />
+      </View>
     </View>
   );
 }

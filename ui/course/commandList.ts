@@ -456,6 +456,7 @@ export const COMMANDS: readonly Command[] = [
     keys: 'N',
     run: buildCommands.lieAlong,
   },
+  { id: 'ramp', label: 'Make a ramp: pull an edge down', group: 'Chosen', run: buildCommands.ramp },
   {
     id: 'sink',
     label: 'Sink by 10 cm',

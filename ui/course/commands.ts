@@ -7,6 +7,7 @@ import {
   lieAlong,
   markPieces,
   movePieces,
+  pullEdge,
   removePieces,
   resetTurn,
   setTurn,
@@ -137,6 +138,14 @@ export const buildCommands = {
         else now.edit((later) => layPieces(later, gone));
       },
     });
+  },
+  /** Pulls the edge towards x down to the foot: a block becomes a ramp. */
+  ramp: () => {
+    try {
+      toChoice((course, choice) => pullEdge(course, choice, '+x', -200));
+    } catch (problem) {
+      tell((problem as Error).message);
+    }
   },
   group: () => toChoice(groupPieces),
   ungroup: () => toChoice((course, choice) => ungroupPieces(course, choice)),

@@ -59,6 +59,8 @@ interface LayState {
   readonly lasso: readonly (readonly [number, number])[];
   readonly fault: Fault | null;
   readonly adding: boolean;
+  /** Whether dragging what is chosen leaves it and drags a copy. */
+  readonly dragCopies: boolean;
   readonly fill: 'fill' | 'carve' | 'flood';
   readonly floor: PieceInHand;
   readonly wall: PieceInHand;
@@ -103,6 +105,7 @@ export const useLay = create<LayState>()((set) => ({
   lasso: [],
   fault: null,
   adding: false,
+  dragCopies: false,
   fill: 'fill',
   floor: { family: 'slab', at: [0, 0, 0] },
   wall: { family: 'wall', at: [0, 0, 0] },

@@ -1,6 +1,6 @@
 import { Pressable, View, type DimensionValue } from 'react-native';
 import type { CourseOnServer } from '@/core/protocol';
-import { plainWay, wayLength } from '@/core/route';
+import { courseLength } from '@/core/route';
 import {
   ago,
   Card,
@@ -53,7 +53,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
             {course.name || 'Unnamed course'}
           </Words>
           <Words as="small" tint="slate" numberOfLines={1}>
-            {KIND_WORDS[course.kind]} · {metres(wayLength(plainWay(course)))} · {ago(changed)}
+            {KIND_WORDS[course.kind]} · {metres(courseLength(course))} · {ago(changed)}
           </Words>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, marginTop: 2 }}>
             <Feather name={proofIcon} size={15} color={colours[proofTint]} />

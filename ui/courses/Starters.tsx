@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { plainWay, wayLength } from '@/core/route';
+import { courseLength } from '@/core/route';
 import { Button, Card, CoursePicture, metres, Words } from '../parts';
 import { useDemos } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
@@ -42,7 +42,7 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
                 <Words as="heading">{course.name}</Words>
                 <Words as="small" tint="slate">
                   by {maker} · {course.space === 'side-on' ? 'side-on' : 'free-roaming'} ·{' '}
-                  {metres(wayLength(plainWay(course)))}
+                  {metres(courseLength(course))}
                 </Words>
               </View>
               <View style={{ flexDirection: 'row', gap: SPACE.s }}>

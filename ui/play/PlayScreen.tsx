@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
-import { plainWay, wayLength } from '@/core/route';
+import { courseLength } from '@/core/route';
 import {
   Button,
   Card,
@@ -65,7 +65,7 @@ function Published({ data }: { data: PublishedCourse }) {
             <CoursePicture course={course} width={560} height={wide ? 300 : 190} />
           </Card>
           <Words as="small" tint="slate">
-            by {maker} · {KIND_WORDS[course.kind]} · {metres(wayLength(plainWay(course)))}
+            by {maker} · {KIND_WORDS[course.kind]} · {metres(courseLength(course))}
           </Words>
           {course.welcome && <Words>{course.welcome}</Words>}
           <Button

@@ -44,6 +44,9 @@ interface View extends Eye {
   fit: (course: Course, ids?: ReadonlySet<string>) => void;
 }
 
+/** Part of the picture that what is fitted into it may take. */
+const ROOM = 0.82;
+
 const TILTS: Record<ViewMode, { yaw: number; pitch: number }> = {
   side: { yaw: 0, pitch: 9 },
   above: { yaw: 0, pitch: 89.5 },
@@ -102,12 +105,24 @@ export const useView = create<View>()((set, get) => ({
   fit: (course, ids) => {
     const pieces = course.pieces.filter(({ id }) => !ids || ids.has(id));
     if (pieces.length === 0) return;
-    const bounds = unionBounds(pieces.map(pieceBounds));
+    const { low, high } = unionBounds(pieces.map(pieceBounds));
     const { width, height } = get();
-    const wide = bounds.high[0] - bounds.low[0] + 2;
-    const tall = Math.max(bounds.high[1] - bounds.low[1], bounds.high[2] - bounds.low[2]) + 2;
-    const distance = Math.max((wide * height) / width, tall) / (2 * TAN);
-    set({ target: middle(bounds), distance: Math.min(260, Math.max(12, distance)) });
+    const target = middle({ low, high });
+    const { right, up, ahead } = axes(get());
+    // Far enough that every corner is seen, with some room about it.
+    let distance = 12;
+    for (const x of [low[0], high[0]]) {
+      for (const y of [low[1], high[1]]) {
+        for (const z of [low[2], high[2]]) {
+          const d = [x - target[0], y - target[1], z - target[2]];
+          const along = (v: Vec3) => v[0] * d[0] + v[1] * d[1] + v[2] * d[2];
+          const wide = Math.abs(along(right)) / ((TAN * width) / height);
+          const tall = Math.abs(along(up)) / TAN;
+          distance = Math.max(distance, Math.max(wide, tall) / ROOM - along(ahead));
+        }
+      }
+    }
+    set({ target, distance: Math.min(260, distance) });
   },
 }));
 

@@ -430,7 +430,7 @@ const cup: Family = {
           tone: 'stone' as const,
         })),
       ],
-      [{ at: [-w / 2, floor, 0], heading: 180, kind: 'track' }],
+      [{ at: [-w / 2, floor, 0], heading: 180, kind: 'rim' }],
     );
   },
 };

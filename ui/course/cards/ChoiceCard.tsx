@@ -55,7 +55,7 @@ const StepButton = (props: ComponentProps<typeof IconButton>) => (
 /** Buttons for what is done to the chosen pieces: steps and handles, then a strip of all the rest. */
 export function ChoiceActions() {
   const upright = useView((s) => s.mode) === 'side';
-  const { handles, ownAxes, bothSides, adding, set } = useLay();
+  const { handles, ownAxes, bothSides, adding, dragCopies, set } = useLay();
   const grouped = useCourse((s) =>
     s.course.pieces.some(({ id, group }) => group && s.choice.has(id)),
   );
@@ -139,6 +139,13 @@ export function ChoiceActions() {
         )}
         <Act icon="copy" label="Duplicate" command="duplicate" onPress={duplicate} />
         <Act
+          icon="layers"
+          label="Drag copy"
+          on={dragCopies}
+          onPress={() => set({ dragCopies: !dragCopies })}
+          testID="act-drag-copy"
+        />
+        <Act
           icon="grid"
           label="Copies"
           command="copies"
@@ -177,6 +184,7 @@ export function ChoiceActions() {
           onPress={() => set({ cornering: { own: null } })}
           testID="act-corner"
         />
+        <Act icon="triangle" label="Ramp" onPress={buildCommands.ramp} testID="act-ramp" />
         <Act icon="repeat" label="Flip" command="flip" onPress={buildCommands.flip} />
         <Act icon="eye-off" label="Hide" command="hide" onPress={buildCommands.hide} />
         <Act icon="lock" label="Lock" command="lock" onPress={buildCommands.lock} />

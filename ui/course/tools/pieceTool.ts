@@ -13,6 +13,7 @@ import {
   setTurn,
   cornerOnto,
   cornersOf,
+  duplicatePieces,
   refusal,
   MOST_COPIES,
   type PieceInHand,
@@ -150,8 +151,27 @@ export function pieceTool(): Tool {
     const under = pickPiece(open(course), ray(x, y));
     if (!under || !choice.has(under.id)) return null;
     const from = heldPlace(x, y, under.id);
+    if (from && useLay.getState().dragCopies) return dragCopy(from, under.id);
     const others = { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
     return from && { kind: 'move', base: course, others, from, held: under.id };
+  };
+
+  /** Leaves what is chosen and drags a copy of it, all of it one step. */
+  const dragCopy = (from: Vec3, held: string): Drag | null => {
+    const { course, choice, edit, choose } = useCourse.getState();
+    const { course: base, copies } = duplicatePieces(course, choice, [0, 0, 0]);
+    const place = course.pieces
+      .filter(({ id }) => choice.has(id))
+      .findIndex(({ id }) => id === held);
+    edit(() => base, 'drag');
+    choose(copies);
+    return {
+      kind: 'move',
+      base: useCourse.getState().course,
+      others: course,
+      from,
+      held: copies[place],
+    };
   };
 
   const dragRow = (from: Vec3, x: number, y: number) => {
