@@ -86,6 +86,8 @@ test('a ring of eight stones, a mirrored half, and a platform of any outline are
   // Its first corner drawn across the others is refused, with the reason where it would cross.
   await hands.drag([3, 0, -1.5], [5, 0, 3.5]);
   await expect(page.getByText('The outline would cross itself here.')).toBeVisible();
+  // What of the drag could be is one step to take back.
+  await page.getByLabel('Undo').tap();
 
   // The lantern is carried onto it, past the dent's tip.
   await page.getByTestId('tray-toggle').tap();
@@ -122,10 +124,10 @@ test('a ring of eight stones, a mirrored half, and a platform of any outline are
   await page.getByTestId('tray-toggle').tap();
   await page.getByText('Timber', { exact: true }).tap();
   await page.getByTestId('family-crate').tap();
-  await hands.tap([5, 0, -3]);
+  await hands.tap([5, 0, -6]);
   await expect(pieces(page)).toContainText('14 pieces');
   await page.getByTestId('hand-done').tap();
-  await hands.tap([5, 1, 3]);
+  await hands.tap([5, 1, 6]);
   await expect(page.getByTestId('choice-name')).toHaveText('Crate');
   await page.getByLabel('Delete', { exact: true }).tap();
   await expect(pieces(page)).toContainText('12 pieces');

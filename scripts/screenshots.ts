@@ -51,9 +51,17 @@ async function takeApart(page: Page, url: string): Promise<void> {
   await page.getByTestId('phase-lay').waitFor();
 }
 
+async function takeDemo(page: Page, url: string, slug: string): Promise<void> {
+  await page.goto(url);
+  await page.getByTestId(`demo-copy-${slug}`).click();
+  await page.getByTestId('phase-lay').waitFor();
+  await page.waitForTimeout(600);
+}
+
 async function onPhone(browser: Browser, url: string): Promise<void> {
   const page = await visitor(browser, phone);
   await takeApart(page, url);
+  await page.getByText('Stones', { exact: true }).tap();
   await page.getByTestId('family-block').tap();
   await page.touchscreen.tap(200, 230);
   await shoot(page, 'lay-phone');
@@ -66,7 +74,19 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await shoot(page, 'plan-phone');
   await page.getByTestId('phase-share').tap();
   await shoot(page, 'share-phone');
-  await page.goto(`${url}/play/salt-pan-hop`);
+  await takeDemo(page, url, 'kiln-yard');
+  await page.getByTestId('view-mode').tap();
+  await page.getByTestId('view-mode').tap();
+  await page.getByLabel('All in view').tap();
+  await page.getByTestId('tray-toggle').tap();
+  await page.getByText('Wall', { exact: true }).tap();
+  await shoot(page, 'tools-phone');
+  await takeDemo(page, url, 'salt-pan-slalom');
+  await page.getByTestId('phase-plan').tap();
+  await page.getByText('Points', { exact: true }).tap();
+  await page.getByLabel('All in view').tap();
+  await shoot(page, 'sketch-phone');
+  await page.goto(`${url}/play/beacon-stair`);
   await shoot(page, 'play-phone');
   await page.goto(url);
   await shoot(page, 'courses-phone');
@@ -81,6 +101,7 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
 async function onWide(browser: Browser, url: string): Promise<void> {
   const page = await visitor(browser, wide);
   await takeApart(page, url);
+  await page.getByText('Movers', { exact: true }).click();
   await page.getByTestId('family-drift').click();
   await page.mouse.move(720, 330);
   await shoot(page, 'lay-wide');
@@ -89,6 +110,9 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await page.getByLabel('Kiln beam').click();
   await page.keyboard.press('f');
   await shoot(page, 'tune-wide');
+  await takeDemo(page, url, 'beacon-stair');
+  await page.keyboard.press('Home');
+  await shoot(page, 'beacon-wide');
   await page.goto(url);
   await shoot(page, 'courses-wide');
   await page.goto(`${url}/play/salt-pan-hop/run`);

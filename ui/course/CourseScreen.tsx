@@ -206,7 +206,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
           </View>
           {!panel && <Ribbon course={course} way={way} />}
           {phase === 'lay' && <Tray wide={false} />}
-          {panel && <Panel>{panel}</Panel>}
+          {panel && <Panel key={work === 'sketch' ? work : phase}>{panel}</Panel>}
           {stones}
         </>
       )}

@@ -1,0 +1,246 @@
+import { layPieces, layPlatform, drawWall } from '@/core/assemble';
+import { emptyCourse } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
+import { pixelOf, useView, type Tool } from '../../scene';
+import { useCourse } from '../../state/courseStore';
+import { LAY_TOOLS, takeTool, useLay } from '../layStore';
+import { TOOLS } from '.';
+import { handlesOf } from './handles';
+import { sketchTool, applyScale } from './sketchTool';
+
+jest.mock('../../scene', () => ({
+  ...jest.requireActual('../../scene/view'),
+}));
+jest.mock('../../parts', () => ({ tell: jest.fn(), shortNumber: String }));
+
+const course = () => useCourse.getState().course;
+const lay = () => useLay.getState();
+const pixel = (place: Vec3) => pixelOf(useView.getState(), place)!;
+
+beforeEach(() => {
+  useView.getState().resize(1000, 800);
+  useView.getState().look({ mode: 'above', yaw: 0, pitch: 89.5, distance: 40, target: [0, 0, 0] });
+  useCourse.getState().open('a', 1, emptyCourse('Trial', 'free'), { kind: 'saved', at: 0 });
+  takeTool('pieces');
+  lay().set({
+    level: 0,
+    steps: [0.5, 0.5, 0.5],
+    snapping: true,
+    ends: true,
+    adding: false,
+    dragCopies: false,
+  });
+});
+
+/** A finger from place to place, by way of some in between. */
+function drag(tool: Tool, ...places: Vec3[]): boolean {
+  const [first, ...rest] = places.map(pixel);
+  const owned = tool.begin?.(...first) ?? false;
+  if (!owned) return false;
+  for (const at of rest) tool.drag?.(...at);
+  tool.drop?.();
+  return true;
+}
+const tap = (tool: Tool, place: Vec3) => {
+  tool.begin?.(...pixel(place));
+  tool.tap?.(...pixel(place));
+};
+
+test('a piece in hand is laid by taps and in rows, and refused in its own place', () => {
+  const tool = TOOLS.pieces();
+  useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
+  tap(tool, [3.1, 0, 2.2]);
+  expect(course().pieces.map(({ at }) => at)).toEqual([[3, 0, 2]]);
+  drag(tool, [-4, 0, 6], [-2, 0, 6.1], [1, 0, 6.1]);
+  expect(course().pieces.map(({ at }) => at[0])).toEqual([3, -4, -3, -2, -1, 0, 1]);
+  expect(lay().row).toBeNull();
+  useCourse.getState().undo();
+  expect(course().pieces).toHaveLength(1);
+});
+
+test('a track piece takes the open end; with nothing snapping it lies where it is held', () => {
+  useCourse.getState().edit((c) => layPieces(c, [{ family: 'straight', at: [0, 0, 0] }]));
+  const tool = TOOLS.pieces();
+  useCourse.getState().take({ family: 'bend', at: [0, 0, 0] });
+  tap(tool, [4.3, 0, 0.4]);
+  expect(course().pieces[1].at).toEqual([4, 0, 0]);
+  lay().set({ snapping: false });
+  tap(tool, [-6.03, 0, 5.01]);
+  expect(course().pieces[2].at[0]).toBeCloseTo(-6.03, 1);
+});
+
+test('what is chosen is dragged on the grid, by its handles, and as a copy, each one step', () => {
+  useCourse.getState().edit((c) => layPieces(c, [{ family: 'ashlar', at: [0, 0, 0] }]));
+  const tool = TOOLS.pieces();
+  tap(tool, [0, 2, 0]);
+  expect([...useCourse.getState().choice]).toEqual(['p1']);
+  drag(tool, [0.2, 0, 0.2], [2, 0, 1], [3.3, 0, 2.1]);
+  expect(course().pieces[0].at).toEqual([3, 0, 2]);
+  const [x] = handlesOf(course(), useCourse.getState().choice, 'move', false, useView.getState());
+  tool.begin?.(...x.pixel);
+  tool.drag?.(x.pixel[0] + 60, x.pixel[1]);
+  tool.drop?.();
+  expect(course().pieces[0].at[0]).toBeGreaterThan(3);
+  expect(course().pieces[0].at.slice(1)).toEqual([0, 2]);
+  lay().set({ handles: 'stretch' });
+  const side = handlesOf(
+    course(),
+    useCourse.getState().choice,
+    'stretch',
+    false,
+    useView.getState(),
+  ).find((h) => h.axis === 0 && h.side === 1)!;
+  tool.begin?.(...side.pixel);
+  tool.drag?.(side.pixel[0] + 80, side.pixel[1]);
+  tool.drop?.();
+  expect(course().pieces[0].size![0]).toBeGreaterThan(2);
+  lay().set({ handles: 'move', dragCopies: true });
+  const before = course();
+  const at = before.pieces[0].at;
+  drag(tool, [at[0], 0, at[2]], [at[0] - 3, 0, at[2] - 2], [at[0] - 6, 0, at[2] - 4]);
+  expect(course().pieces).toHaveLength(2);
+  useCourse.getState().undo();
+  expect(course()).toBe(before);
+});
+
+test('corner onto corner: one touch for the own, one for the other', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      { family: 'ashlar', at: [0, 0, 0] },
+      { family: 'ashlar', at: [6.3, 0, 0.2] },
+    ]),
+  );
+  const tool = TOOLS.pieces();
+  useCourse.getState().choose(['p2']);
+  lay().set({ cornering: { own: null } });
+  tap(tool, [5.3, 2, -0.8]);
+  tap(tool, [1, 2, -1]);
+  expect(course().pieces[1].at).toEqual([2, 0, 0]);
+  expect(lay().cornering).toBeNull();
+});
+
+test('a line drawn round pieces chooses them; hidden and locked ones are left out', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      { family: 'crate', at: [0, 0, 0] },
+      { family: 'crate', at: [2, 0, 0] },
+      { family: 'crate', at: [9, 0, 0] },
+    ]),
+  );
+  const tool = TOOLS.choose();
+  drag(tool, [-2, 0, -2], [4, 0, -2], [4, 0, 2], [-2, 0, 2]);
+  expect([...useCourse.getState().choice].sort()).toEqual(['p1', 'p2']);
+  tap(tool, [9, 0.9, 0]);
+  tap(tool, [2, 0.9, 0]);
+  expect([...useCourse.getState().choice].sort()).toEqual(['p1', 'p3']);
+});
+
+test('walls are drawn by drags and taps, their posts dragged, their panels chosen', () => {
+  const tool = TOOLS.wall();
+  drag(tool, [-6, 0, 0], [0, 0, 0.1], [6, 0, 0]);
+  tap(tool, [0, 0, 8]);
+  tap(tool, [6, 0, 8]);
+  tap(tool, [6, 0, 0]);
+  const walls = course().pieces.filter(({ line }) => line);
+  expect(walls.reduce((sum, { line }) => sum + line!.runs.length, 0)).toBe(3);
+  lay().set({ stroke: [] });
+  useCourse.getState().choose([walls[0].id]);
+  drag(tool, [-6, 0, 0], [-7, 0, -1], [-8, 0, -2]);
+  expect(course().pieces.find(({ id }) => id === walls[0].id)!.line!.points).toContainEqual([
+    -2, 0, -2,
+  ]);
+});
+
+test('floors are filled over a rectangle, carved, and flooded inside walls', () => {
+  const tool = TOOLS.fill();
+  drag(tool, [0.5, 0, 0.5], [3, 0, 3], [5.5, 0, 3.5]);
+  expect(course().pieces).toHaveLength(6);
+  expect(course().pieces[0].at[1]).toBe(-0.5);
+  lay().set({ fill: 'carve' });
+  tap(tool, [1, 0, 1]);
+  expect(course().pieces).toHaveLength(5);
+  const line: Vec3[] = [
+    [-10, 0, -8],
+    [-4, 0, -8],
+    [-4, 0, -2],
+    [-10, 0, -2],
+    [-10, 0, -8],
+  ];
+  useCourse.getState().edit((c) => drawWall(c, line, lay().wall));
+  lay().set({ fill: 'flood' });
+  tap(tool, [-7, 0, -5]);
+  expect(course().pieces.length).toBeGreaterThan(10);
+});
+
+test('a platform is drawn corner by corner; a corner that would cross says where', () => {
+  const tool = TOOLS.outline();
+  for (const p of [
+    [0, 0, 0],
+    [6, 0, 0],
+    [6, 0, 4],
+    [0, 0, 4],
+  ] as Vec3[])
+    tap(tool, p);
+  tap(tool, [0, 0, 0]);
+  expect(course().pieces).toHaveLength(1);
+  const before = course().pieces[0];
+  drag(tool, [0, 0, 0], [3, 0, 1], [7, 0, 2]);
+  expect(lay().fault?.words).toMatch(/cross itself/);
+  drag(tool, [3, 0, 4], [3, 0, 5], [3, 0, 6]);
+  expect(course().pieces[0].outline!.points.length).toBeGreaterThan(before.outline!.points.length);
+  expect(() => layPlatform(course(), [[0, 0, 0]], { axis: 'y', value: 0 }, lay().platform)).toThrow(
+    /three/,
+  );
+});
+
+test('scenery is strewn along a stroke and erased, paint goes on and is picked up', () => {
+  const strew = TOOLS.scatter();
+  lay().set({ scattering: { ...lay().scattering, density: 12, margin: 0 } });
+  drag(strew, [-8, 0, 0], [-4, 0, 1], [0, 0, 0], [4, 0, -1], [8, 0, 0]);
+  const strewn = course().pieces.length;
+  expect(strewn).toBeGreaterThan(8);
+  lay().set({ erasing: true });
+  drag(strew, [-8, 0, 0], [0, 0, 0], [8, 0, 0]);
+  expect(course().pieces.length).toBeLessThan(strewn / 2);
+  lay().set({ erasing: false, paint: { colour: '#C8553D' } });
+  useCourse
+    .getState()
+    .edit((c) => layPieces(c, [{ family: 'ashlar', at: [-10, 0, 8], look: { material: 'moss' } }]));
+  const brush = TOOLS.paint();
+  lay().set({ erasing: true });
+  tap(brush, [-10, 2, 8]);
+  expect(lay().paint).toEqual({ material: 'moss' });
+  lay().set({ paint: { colour: '#C8553D' } });
+  tap(brush, [-10, 2, 8]);
+  expect(course().pieces[course().pieces.length - 1].look).toEqual({ colour: '#C8553D' });
+});
+
+test('a sketch is drawn, its points moved, notes pinned, the picture scaled by a known length', () => {
+  const tool = sketchTool();
+  lay().set({ sketching: 'draw' });
+  drag(tool, [-9, 0, 0], [-4, 0, 2], [2, 0, 3], [6, 0, 1], [9, 0, -2]);
+  const points = course().sketch!.points;
+  expect(points.length).toBeGreaterThan(2);
+  lay().set({ sketching: 'points' });
+  drag(tool, points[0] as Vec3, [-9, 0, 3], [-9, 0, 5]);
+  expect(course().sketch!.points[0][2]).toBeCloseTo(5, 1);
+  lay().set({ sketching: 'note' });
+  tap(tool, [0, 0, 6]);
+  expect(course().sketch!.notes).toHaveLength(1);
+  const picture = {
+    data: 'data:image/png;base64,AA==',
+    at: [0, 0, 0] as [number, number, number],
+    width: 10,
+    aspect: 1,
+  };
+  useCourse.getState().edit((c) => ({ ...c, sketch: { ...c.sketch!, picture } }));
+  lay().set({ sketching: 'scale', stroke: [] });
+  tap(tool, [-2, 0, 0]);
+  tap(tool, [2, 0, 0]);
+  applyScale(12);
+  expect(course().sketch!.picture!.width).toBeCloseTo(30, 0);
+});
+
+test('every tool there is can be taken up', () => {
+  for (const tool of LAY_TOOLS) expect(TOOLS[tool]()).toBeDefined();
+});
