@@ -32,6 +32,8 @@ export function packCourse(course: Course): Uint8Array {
       const usual = key === 'at' || key === 'turn' || (key === 'id' && piece.id === `p${i + 1}`);
       if (!usual && piece[key] !== undefined) kept[key] = piece[key];
     }
+    // A turn that is none is usually left out; one that is told is told again.
+    if (piece.turn?.every((v) => v === 0)) kept.turn = piece.turn;
     const code = last ? joinCode(last, piece) : 0;
     join.push(code);
     if (code === 0) {
