@@ -1,3 +1,4 @@
+import { Document, WebIO } from '@gltf-transform/core';
 import type { Page } from '@playwright/test';
 import type { Vec3 } from '@/core/geometry';
 import { SceneHands } from './support/scene';
@@ -225,4 +226,54 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
   await expect(pieces(page)).toContainText('62 pieces');
   await expect(pieces(page)).toContainText('Saved');
+});
+
+/** A ball of very many triangles as a binary glTF. */
+async function heavyBall(rings: number): Promise<Buffer> {
+  const document = new Document();
+  const buffer = document.createBuffer();
+  const places: number[] = [];
+  const corners: number[] = [];
+  for (let i = 0; i <= rings; i++) {
+    for (let k = 0; k <= rings; k++) {
+      const [a, b] = [(i / rings) * Math.PI, (k / rings) * 2 * Math.PI];
+      places.push(2 * Math.sin(a) * Math.cos(b), 2 * Math.cos(a), 2 * Math.sin(a) * Math.sin(b));
+      if (i === rings || k === rings) continue;
+      const n = i * (rings + 1) + k;
+      corners.push(n, n + 1, n + rings + 1, n + 1, n + rings + 2, n + rings + 1);
+    }
+  }
+  const array = (
+    type: 'VEC3' | 'SCALAR',
+    data: Float32Array<ArrayBuffer> | Uint32Array<ArrayBuffer>,
+  ) => document.createAccessor().setType(type).setArray(data).setBuffer(buffer);
+  const primitive = document
+    .createPrimitive()
+    .setAttribute('POSITION', array('VEC3', new Float32Array(places)))
+    .setIndices(array('SCALAR', new Uint32Array(corners)));
+  document
+    .createScene()
+    .addChild(document.createNode().setMesh(document.createMesh().addPrimitive(primitive)));
+  return Buffer.from(await new WebIO().writeBinary(document));
+}
+
+test('a 3D model comes in as scenery, made lighter, and is there after a reload; a broken one says why', async ({
+  open,
+}) => {
+  const { page } = await yard(open, 'Model Yard');
+  await tool(page, 'Kit');
+  const model = (name: string, buffer: Buffer) =>
+    page.getByTestId('model-file').setInputFiles({ name, mimeType: 'model/gltf-binary', buffer });
+  const ball = await heavyBall(60);
+  await model('cut.glb', ball.subarray(0, ball.length - 40));
+  await expect(page.getByText(/may be cut off/)).toBeVisible();
+  await expect(pieces(page)).toContainText('3 pieces');
+  await model('Great buoy.glb', ball);
+  await expect(
+    page.getByText(/Great buoy is in the course, made lighter by \d+ triangles/),
+  ).toBeVisible();
+  await expect(page.getByTestId('choice-name')).toHaveText('Great buoy');
+  await expect(pieces(page)).toContainText('Saved');
+  await page.reload();
+  await expect(pieces(page)).toContainText('4 pieces');
 });

@@ -25,7 +25,8 @@ export function createApp(context: Context, logger: Logger): Express {
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
+          // What makes brought-in models lighter is compiled in the page.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           // The interface library writes its style sheet into the page.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],

@@ -99,10 +99,10 @@ test('points are moved, raised and taken away; the sketch is closed, faded, clea
   expect(points(removeSketchPoint(raised, 1))).toHaveLength(n - 1);
   expect(closeSketch(line, true).sketch!.closed).toBe(true);
   expect(setSketchShown(line, 0.2).sketch!.shown).toBe(0.2);
-  const noted = setNote(line, 0, [1, 2, 3], ' climbs here ');
+  const noted = setNote(line, 0, [1, 2, 3], 'climbs here');
   expect(noted.sketch!.notes).toEqual([{ at: [1, 2, 3], text: 'climbs here' }]);
   expect(clearSketch(noted).sketch).toMatchObject({ points: [], notes: noted.sketch!.notes });
-  expect(setNote(noted, 0, [1, 2, 3], '').sketch!.notes).toEqual([]);
+  expect(setNote(noted, 0, [1, 2, 3], null).sketch!.notes).toEqual([]);
   expect(moveSketchPoint(line, 99, [0, 0, 0])).toBe(line);
 });
 

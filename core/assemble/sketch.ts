@@ -155,13 +155,12 @@ export function clearSketch(course: Course): Course {
 export const closeSketch = (course: Course, closed: boolean): Course =>
   course.sketch ? withSketch(course, { ...course.sketch, closed }) : course;
 
-/** Pins a note to a place; an empty text takes the note at that number away. */
-export function setNote(course: Course, index: number, at: Vec3, text: string): Course {
+/** Pins a note to a place, or takes the note of that number away where there is no text at all. */
+export function setNote(course: Course, index: number, at: Vec3, text: string | null): Course {
   const sketch = course.sketch ?? none;
   const notes = [...(sketch.notes ?? [])];
-  if (!text.trim()) notes.splice(index, 1);
-  else
-    notes[index] = { at: [tidy(at[0]), tidy(at[1]), tidy(at[2])], text: text.trim().slice(0, 120) };
+  if (text === null) notes.splice(index, 1);
+  else notes[index] = { at: [tidy(at[0]), tidy(at[1]), tidy(at[2])], text: text.slice(0, 120) };
   return withSketch(course, { ...sketch, notes });
 }
 

@@ -123,14 +123,14 @@ export function SketchPanel() {
             value={note.text}
             maxLength={120}
             onChangeText={(text) =>
-              edit((before) => setNote(before, sketchPoint!, note.at as Vec3, text || ' '), 'note')
+              edit((before) => setNote(before, sketchPoint!, note.at as Vec3, text), 'note')
             }
             testID="note-text"
           />
           <Button
             title="Delete the note"
             onPress={() => {
-              edit((before) => setNote(before, sketchPoint!, note.at as Vec3, ''));
+              edit((before) => setNote(before, sketchPoint!, note.at as Vec3, null));
               set({ sketchPoint: null });
             }}
           />

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { readKit, type Kit } from '@/core/assemble';
 import { Button, Field, KitPicture, saveText, Sheet, tell, Words } from '../../parts';
@@ -22,6 +22,9 @@ export function KitOptions() {
   const [about, setAbout] = useState<{ id: string; kit: Kit } | null>(null);
   const files = useRef<HTMLInputElement>(null);
   const models = useRef<HTMLInputElement>(null);
+
+  // What was in hand is not laid any more once the kit is put away.
+  useEffect(() => () => takeKit(null), []);
 
   const read = async (file: File) => {
     try {
