@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { Card, IconButton, PiecePicture, runTime, timeGap, Words } from '../parts';
-import { SPACE, useColours } from '../theme';
+import { RADIUS, SPACE, useColours } from '../theme';
 import type { LiveRun } from './liveRun';
 import type { Best } from './RunView';
 
@@ -48,7 +48,16 @@ export function RunHud({ live, best, held, onPause }: RunHudProps) {
         <Card>
           <IconButton icon="pause" label="Pause" hint="P" onPress={onPause} />
         </Card>
-        <View pointerEvents="none" style={{ alignItems: 'center' }}>
+        <View
+          pointerEvents="none"
+          style={{
+            alignItems: 'center',
+            paddingHorizontal: SPACE.m,
+            borderRadius: RADIUS.m,
+            // Read over a tower's wall or an evening sea as over a pale sky.
+            backgroundColor: 'rgba(251,249,244,0.84)',
+          }}
+        >
           <Words as="clock" testID="run-clock" style={{ color: '#1F2A2E' }}>
             {runTime(seconds)}
           </Words>
