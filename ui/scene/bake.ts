@@ -19,6 +19,8 @@ export interface Baked {
   readonly positions: Float32Array;
   /** Colour of each corner with the daylight already in it. */
   readonly colours: Float32Array;
+  /** Which way each corner's facet looks. */
+  readonly normals: Float32Array;
   /** Ends of the ink lines. */
   readonly lines: Float32Array;
 }
@@ -31,6 +33,7 @@ function bakeFacets(
 ): Baked {
   const positions: number[] = [];
   const colours: number[] = [];
+  const normals: number[] = [];
   const lines: number[] = [];
   const drawn = new Set<number>();
   facets.forEach(({ points, normal, tone, ink }, f) => {
@@ -42,6 +45,7 @@ function bakeFacets(
     for (let i = 1; i + 1 < corners.length; i++) {
       positions.push(...first, ...corners[i], ...corners[i + 1]);
       colours.push(...colour, ...colour, ...colour);
+      normals.push(...n, ...n, ...n);
     }
     ink.forEach((edge, i) => {
       if (edge < 0 || drawn.has(edge)) return;
@@ -52,6 +56,7 @@ function bakeFacets(
   return {
     positions: new Float32Array(positions),
     colours: new Float32Array(colours),
+    normals: new Float32Array(normals),
     lines: new Float32Array(lines),
   };
 }
@@ -110,7 +115,12 @@ export function joinBaked(all: readonly Baked[]): Baked {
     }
     return out;
   };
-  return { positions: join('positions'), colours: join('colours'), lines: join('lines') };
+  return {
+    positions: join('positions'),
+    colours: join('colours'),
+    normals: join('normals'),
+    lines: join('lines'),
+  };
 }
 
 const DASH = 0.55;

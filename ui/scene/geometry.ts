@@ -2,10 +2,11 @@ import { BufferAttribute, BufferGeometry } from 'three';
 import type { Baked } from './bake';
 
 /** A geometry of facets. */
-export function facetGeometry({ positions, colours }: Baked): BufferGeometry {
+export function facetGeometry({ positions, colours, normals }: Baked): BufferGeometry {
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(positions, 3));
   geometry.setAttribute('colour', new BufferAttribute(colours, 3));
+  geometry.setAttribute('normal', new BufferAttribute(normals, 3));
   return geometry;
 }
 

@@ -8,4 +8,5 @@ export * from './UnderPicture';
 export * from './Runner';
 export * from './useGestures';
 export * from './view';
-export { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from './sky';
+export { USUAL_HOUR } from './daylight';
+export { USUAL_SIGHT, USUAL_TIDE } from './sky';

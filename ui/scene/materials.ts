@@ -11,17 +11,22 @@ export const SKY = {
   uFar: { value: FAR.clone() },
   uHaze: { value: [90, 420] },
   uLight: { value: new Vector3(1, 1, 1) },
+  /** By how much the way to the sun differs from the one that is baked into the colours. */
+  uSunShift: { value: new Vector3(0, 0, 0) },
 };
 
 // Colours are written as they are to be seen: these shaders add no conversion of their own.
 const facetVertex = /* glsl */ `
   attribute vec3 colour;
   uniform vec2 uHaze;
+  uniform vec3 uSunShift;
   varying vec3 vColour;
   varying float vHaze;
   void main() {
     vec4 seen = modelViewMatrix * vec4(position, 1.0);
-    vColour = colour;
+    // Tops are lit alike all day; sides turn from shade to light as the sun goes round.
+    float side = 1.0 - smoothstep(0.5, 0.8, abs(normal.y));
+    vColour = colour * (1.0 + 0.34 * side * dot(normal, uSunShift));
     vHaze = clamp((-seen.z - uHaze.x) / (uHaze.y - uHaze.x), 0.0, 0.85);
     gl_Position = projectionMatrix * seen;
   }`;

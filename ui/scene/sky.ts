@@ -2,11 +2,11 @@ import { useThree } from '@react-three/fiber';
 import { useEffect } from 'react';
 import { Color, Vector3 } from 'three';
 import type { Sky } from '@/core/course';
+import { sub } from '@/core/geometry';
 import { rgb } from '@/core/pieces';
+import { daylight, sunAt, USUAL_HOUR } from './daylight';
 import { SKY, WATER } from './materials';
 
-/** Hour that the colours of the catalogue are made for. */
-export const USUAL_HOUR = 13;
 export const USUAL_SIGHT = 420;
 export const USUAL_TIDE = '#78A8B0';
 
@@ -14,12 +14,6 @@ const FAR = new Color().setRGB(...rgb('#B8D1D1'));
 const PAPER = new Color().setRGB(...rgb('#E9EEE9'));
 const DUSK = new Color().setRGB(...rgb('#D9A98A'));
 const NIGHT = new Color().setRGB(...rgb('#3A4A5E'));
-
-/** How light it is at an hour, 0 to 1, and how much of the low sun's warmth is in it. */
-export function daylight(hour: number): { light: number; warmth: number } {
-  const high = Math.max(0, Math.cos(((hour - USUAL_HOUR) / 8.2) * (Math.PI / 2)));
-  return { light: 0.38 + 0.62 * Math.min(1, high * 1.5), warmth: Math.max(0, 1 - high * 1.7) };
-}
 
 /** Sets the light, the haze and the water's colour of a course; the usual where it says nothing. */
 export function useSky(sky: Sky | undefined): void {
@@ -37,6 +31,7 @@ export function useSky(sky: Sky | undefined): void {
       light * (1 - 0.04 * warmth),
       light * (1 - 0.14 * warmth),
     );
+    SKY.uSunShift.value.set(...sub(sunAt(hour), sunAt(USUAL_HOUR)));
     WATER.uniforms.uNear.value
       .setRGB(...rgb(tide))
       .multiplyScalar(light)
