@@ -60,8 +60,12 @@ test('a walled yard with an inside corner: the wall stops the runner, its doorwa
   await expect(page.getByTestId('finish-time')).toHaveCount(0);
   await page.getByLabel('Pause').tap();
   await page.goBack();
+  // Building goes on where it was looked at, once the run's scene has let go.
+  await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
+  await expect(page.getByTestId('scene').locator('canvas')).toBeVisible();
+  await expect(page.getByTestId('run-clock')).toHaveCount(0);
 
-  await hands.tap([0.5, 2.4, 0.3]);
+  await hands.tap([0.5, 2.4, 0.1]);
   await page.getByTestId('panel-door').tap();
   await runAhead(page, hands, finished(page));
 });
