@@ -1,5 +1,5 @@
 import { MAX_PIECES, type Course, type Piece } from '../course';
-import { add, rotate, turnMatrix, type Vec3 } from '../geometry';
+import { add, type Vec3 } from '../geometry';
 import { mirrorPiece, turnAbout, type MirrorPlane } from './images';
 import { layPieces, type PieceInHand } from './lay';
 import { freshGroup } from './group';
@@ -131,10 +131,3 @@ export function mirrorCopies(
   checkCount(course, 1, chosen.length);
   return laySets(course, [chosen.map((piece) => mirrorPiece(copyOf(piece), plane))]);
 }
-
-/** The direction of a step along a piece's own axis, in the world. */
-export const alongOwn = (turn: Piece['turn'], axis: 0 | 1 | 2, metres: number): Vec3 => {
-  const unit: [number, number, number] = [0, 0, 0];
-  unit[axis] = metres;
-  return rotate(turnMatrix(turn ?? [0, 0, 0]), unit);
-};

@@ -1,5 +1,5 @@
-import type { Course, Piece } from '../course';
-import { distance, type Vec3 } from '../geometry';
+import type { Piece } from '../course';
+import type { Vec3 } from '../geometry';
 import { worldParts, localGeometry, toWorld } from '../pieces';
 
 const cornersByPiece = new WeakMap<Piece, Vec3[]>();
@@ -31,27 +31,4 @@ function distinct(points: readonly Vec3[]): Vec3[] {
   const seen = new Map<string, Vec3>();
   for (const p of points) seen.set(p.map((v) => Math.round(v / ONE)).join(' '), p);
   return [...seen.values()];
-}
-
-/** The nearest corner of other pieces to a place, within a reach in metres. */
-export function nearestCorner(
-  { pieces }: Pick<Course, 'pieces'>,
-  p: Vec3,
-  reach: number,
-  skip: ReadonlySet<string> = new Set(),
-): Vec3 | null {
-  let best: Vec3 | null = null;
-  let least = reach;
-  for (const piece of pieces) {
-    if (skip.has(piece.id)) continue;
-    if (distance(piece.at, p) > 40) continue;
-    for (const corner of cornersOf(piece)) {
-      const away = distance(corner, p);
-      if (away < least) {
-        least = away;
-        best = corner;
-      }
-    }
-  }
-  return best;
 }

@@ -1,6 +1,6 @@
 import { cosDeg, sinDeg } from './trig';
 import { multiply, rotate, type Matrix3 } from './turn';
-import { add, scale, type Vec2, type Vec3 } from './vec';
+import { add, type Vec2, type Vec3 } from './vec';
 
 /** A place on a way with its directions: ahead, up and to the right, each of length 1. */
 export interface Frame {
@@ -38,7 +38,3 @@ export function frameAt(at: Vec3, heading = 0, pitch = 0, bank = 0): Frame {
 /** Where a point of a cross-section (to the right, up) lies in the world. */
 export const fromSection = ({ at, turn }: Frame, [u, v]: Vec2): Vec3 =>
   add(at, rotate(turn, [0, v, u]));
-
-/** A place so many metres ahead of a frame. */
-export const aheadOf = ({ at, turn }: Frame, metres: number): Vec3 =>
-  add(at, scale([turn[0], turn[3], turn[6]], metres));

@@ -67,9 +67,10 @@ const mirrorChoice = (axis: 'x' | 'z') => () => {
   const { course: now, choice, edit, choose } = course();
   const chosen = now.pieces.filter(({ id }) => choice.has(id));
   if (chosen.length === 0) return;
-  const centre = now.symmetry?.at ?? middle(unionBounds(now.pieces.map(pieceBounds)));
-  const at = axis === 'x' ? centre[0] : (centre[2] ?? centre[1]);
-  const { course: next, copies } = mirrorCopies(now, choice, { axis, at: at ?? 0 });
+  const [mx, , mz] = middle(unionBounds(now.pieces.map(pieceBounds)));
+  const [x, z] = now.symmetry?.at ?? [mx, mz];
+  const at = axis === 'x' ? x : z;
+  const { course: next, copies } = mirrorCopies(now, choice, { axis, at });
   edit(() => next);
   choose(copies);
 };
