@@ -23,5 +23,6 @@ export * from './outlines';
 export * from './scatter';
 export * from './paint';
 export * from './kit';
+export * from './rules';
 export * from './sketch';
 export * from './fit';

@@ -2,6 +2,7 @@ import { create } from 'mutative';
 import type { Course, Piece } from '../course';
 import { cairnNumber, familyOf } from '../pieces';
 import { freshIds } from './ids';
+import { tidy } from './place';
 
 /** A piece before it is laid: everything but its id. */
 export type PieceInHand = Pick<
@@ -17,6 +18,20 @@ export type PieceInHand = Pick<
   | 'outline'
   | 'line'
   | 'collision'
+  | 'role'
+  | 'hurt'
+  | 'worth'
+  | 'respawn'
+  | 'breaks'
+  | 'oneWay'
+  | 'shape'
+  | 'allowance'
+  | 'absent'
+  | 'loose'
+  | 'motion'
+  | 'wake'
+  | 'attach'
+  | 'thrower'
   | 'group'
   | 'layer'
 >;
@@ -32,7 +47,7 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
   return create(course, (draft) => {
     for (const piece of pieces) {
       familyOf(piece.family);
-      const laid: Piece = { ...piece, id: nextId() };
+      const laid: Piece = { ...tidied(piece), id: nextId() };
       if (laid.family === 'cairn' && laid.params?.number === undefined) {
         const number = nextCairnNumber(draft);
         if (number > 1) laid.params = { ...laid.params, number };
@@ -40,6 +55,17 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
       draft.pieces.push(laid);
     }
   });
+}
+
+/** The piece with its numbers as fine as they are kept, and no turn where there is none. */
+function tidied({ turn, ...piece }: PieceInHand): PieceInHand {
+  const three = (v: readonly number[]) => v.map(tidy) as Piece['at'];
+  return {
+    ...piece,
+    at: three(piece.at),
+    ...(turn?.some((v) => v !== 0) ? { turn: three(turn) } : {}),
+    ...(piece.size ? { size: three(piece.size) } : {}),
+  };
 }
 
 function nextCairnNumber(course: Course): number {

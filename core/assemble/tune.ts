@@ -1,5 +1,5 @@
 import { BOUNDS, type Course, type Piece } from '../course';
-import { familyOf } from '../pieces';
+import { familyOf, type Unit } from '../pieces';
 import { changePieces, setTurn, tidy, wrapTurn } from './place';
 
 export type Axis = 0 | 1 | 2;
@@ -14,7 +14,7 @@ export type Dial =
 /** What a dial of a family shows and takes. */
 export interface DialRange {
   readonly label: string;
-  readonly unit: 'm' | 's' | '°' | '';
+  readonly unit: Unit;
   readonly min: number;
   readonly max: number;
   readonly step: number;

@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
-import { dot, sub } from '../geometry';
-import { topSpeed } from '../motion';
+import { boundsOf, type Vec3 } from '../geometry';
+import { inTempo, isDriven, toldMotion, topSpeed, type Motion } from '../motion';
 import {
   cairnNumber,
   familyOf,
@@ -9,7 +9,7 @@ import {
   registerModels,
   specOf,
 } from '../pieces';
-import { buildWorld, hopperOf, startState, tick, NO_INPUT } from '../run';
+import { buildWorld, startState, STEP_HEIGHT, tick, NO_INPUT } from '../run';
 import { about, type Check, type Finding } from './finding';
 import { JOINTS } from './joints';
 
@@ -99,7 +99,7 @@ const startInAir: Check = (course) => {
     );
   }
   const drop = piece.at[1] - state.y;
-  if (!fell && state.ground >= 0 && drop < hopperOf().stepHeight) return [];
+  if (!fell && state.ground >= 0 && drop < STEP_HEIGHT) return [];
   return [about(piece, 'start-air', 'notice', 'The start stands in the air.')];
 };
 
@@ -113,29 +113,34 @@ const named: Check = ({ name }) =>
     ? []
     : [{ rule: 'name', weight: 'error', message: 'The name needs at least three letters.' }];
 
-/** How far what moves of a piece reaches from its axis, m. */
-function reachOf(piece: Piece): number {
+/** The greatest speed of anything that moves of a piece, m/s; nothing when nothing moves. */
+function fastestOf(piece: Piece, tempo: Course['tempo']): number | null {
   const { parts, motion } = localGeometry(piece);
-  if (!motion || motion.kind === 'slide') return 0;
-  const { pivot, axis } = motion;
-  let reach = 0;
-  for (const { solid, moving } of parts) {
-    if (!moving) continue;
-    for (const p of solid.points) {
-      const d = sub(p, pivot);
-      const along = dot(d, axis);
-      reach = Math.max(reach, Math.sqrt(Math.max(0, dot(d, d) - along * along)));
-    }
-  }
-  return reach;
+  const whole = (piece.motion ?? []).flatMap((told) => (isDriven(told) ? [] : [toldMotion(told)]));
+  if (!motion && whole.length === 0) return null;
+  const corners = (moving: boolean) =>
+    parts.flatMap((part) => (!moving || part.moving ? cornersOf(part.solid.points) : []));
+  const fastest = (of: Motion, points: readonly Vec3[]) =>
+    Math.max(0, ...points.map((p) => topSpeed(inTempo(of, tempo), p)));
+  return (
+    (motion ? fastest(motion, corners(true)) : 0) +
+    whole.reduce((sum, one) => sum + fastest(one, corners(false)), 0)
+  );
 }
 
-const speed: Check = ({ pieces }) =>
+/** The corners of the box about points: nothing of what is within moves faster than all of them. */
+const cornersOf = (points: readonly Vec3[]): Vec3[] => {
+  const { low, high } = boundsOf(points);
+  return [low, high].flatMap(([x], i) => [
+    [x, low[1], (i ? high : low)[2]] as Vec3,
+    [x, high[1], (i ? low : high)[2]] as Vec3,
+  ]);
+};
+
+const speed: Check = ({ pieces, tempo }) =>
   pieces.flatMap((piece) => {
-    const { motion } = localGeometry(piece);
-    if (!motion) return [];
-    const fastest = topSpeed(motion, reachOf(piece));
-    if (fastest <= FASTEST_MOVER) return [];
+    const fastest = fastestOf(piece, tempo);
+    if (fastest === null || fastest <= FASTEST_MOVER) return [];
     const message = `Moves at ${fastest.toFixed(0)} m/s; at most ${FASTEST_MOVER} m/s keeps contact exact. Give it a longer period.`;
     return [about(piece, 'speed', 'error', message)];
   });

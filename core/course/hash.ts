@@ -14,17 +14,23 @@ export function canonicalJson(value: unknown): string {
   return JSON.stringify(value);
 }
 
+/** What of a piece is beside the run. */
+const BESIDE = new Set(['name', 'look', 'group', 'layer', 'hidden', 'locked', 'twin']);
+
 /**
  * SHA-256, as hexadecimal, over what affects a run. Names, notes, targets and looks do not, nor does
  * the order in which the pieces are listed; a proof therefore outlives renaming and repainting.
  */
 export function courseHash(course: Course): string {
   const pieces = course.pieces
-    .map(({ id, family, at, turn, size, params, flip, outline, line, collision }) => ({
-      ...{ id, family, at, turn, size, params, flip, outline, line, collision },
-    }))
-    .sort((a, b) => (a.id < b.id ? -1 : 1));
+    .map((piece) => Object.fromEntries(Object.entries(piece).filter(([key]) => !BESIDE.has(key))))
+    .sort((a, b) => (a.id! < b.id! ? -1 : 1));
   const { version, kind, laps, hold, space, runner, tide, collides, models } = course;
-  const rules = { version, kind, laps, hold, space, runner, tide, collides, models };
+  const { gravity, order, limit, legs, links, tempo, shapes, allowances } = course;
+  const rules = {
+    ...{ version, kind, laps, hold, space, runner, tide, collides, models },
+    ...{ gravity, order, limit, legs, links, shapes, allowances },
+    beats: tempo && [tempo.beats, tempo.offset ?? 0],
+  };
   return bytesToHex(sha256(utf8ToBytes(canonicalJson({ ...rules, pieces }))));
 }

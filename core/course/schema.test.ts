@@ -21,7 +21,8 @@ test('canonical JSON depends on the data alone', () => {
 test.each([
   ['pieces', { pieces: {} }],
   ['kind', { kind: 'race' }],
-  ['runner.settings.gravity', { runner: { kind: 'hopper', settings: { gravity: 0 } } }],
+  ['runner.settings.bounce', { runner: { kind: 'roller', settings: { bounce: 2 } } }],
+  ['gravity', { gravity: 0 }],
   ['targets.swift', { targets: { steady: 3, brisk: 2, swift: 0 } }],
   ['tide', { tide: 1e9 }],
 ])('%s is held to its limits', (place, change) => {

@@ -1,40 +1,30 @@
 import * as v from 'valibot';
+import { CameraSchema, PictureViewSchema } from './camera';
+import { AllowanceSchema, contactFields, ROLES, ShapeSchema } from './contact';
+import { LinkSchema } from './links';
+import { MotionSchema, ThrowerSchema, WakeSchema } from './motion';
+import { RunnerSchema } from './runner';
+import { TempoSchema } from './tempo';
+import {
+  angle,
+  between,
+  colour,
+  coordinate,
+  count,
+  extent,
+  finite,
+  identifier,
+  index,
+  planPoint,
+  seconds,
+  text,
+  triple,
+} from './values';
 
 export const COURSE_FORMAT = 'stone-hop-course';
 export const COURSE_VERSION = 1;
 
-/** How far from the origin a piece may stand, metres. */
-export const BOUNDS = 2000;
 export const MAX_PIECES = 20_000;
-
-const finite = v.pipe(v.number('is not a number'), v.finite('is not a finite number'));
-const coordinate = v.pipe(
-  finite,
-  v.minValue(-BOUNDS, `is below -${BOUNDS} m`),
-  v.maxValue(BOUNDS, `is above ${BOUNDS} m`),
-);
-const angle = v.pipe(finite, v.minValue(-360, 'is below -360°'), v.maxValue(360, 'is above 360°'));
-const extent = v.pipe(
-  finite,
-  v.minValue(0.05, 'is smaller than 0.05 m'),
-  v.maxValue(200, 'is larger than 200 m'),
-);
-const extentOf = (min: number, max: number) =>
-  v.pipe(finite, v.minValue(min, `is below ${min}`), v.maxValue(max, `is above ${max}`));
-const triple = <T extends typeof coordinate | typeof angle | typeof extent>(item: T) =>
-  v.strictTuple([item, item, item], 'is not a list of three numbers');
-const text = (most: number) =>
-  v.pipe(v.string('is not text'), v.maxLength(most, `is longer than ${most} characters`));
-const identifier = v.pipe(
-  text(64),
-  v.regex(/^[A-Za-z0-9_-]+$/, 'may hold letters, digits, - and _ only'),
-);
-const index = v.pipe(finite, v.integer('is not a whole number'), v.minValue(0, 'is below 0'));
-const seconds = v.pipe(
-  finite,
-  v.minValue(0.1, 'is shorter than 0.1 s'),
-  v.maxValue(3600, 'is longer than an hour'),
-);
 
 export const MATERIALS = [
   'stone',
@@ -48,11 +38,6 @@ export const MATERIALS = [
 ] as const;
 export type Material = (typeof MATERIALS)[number];
 
-const colour = v.pipe(
-  v.string('is not text'),
-  v.regex(/^#[0-9a-fA-F]{6}$/, 'is no #rrggbb colour'),
-);
-const planPoint = v.strictTuple([coordinate, coordinate], 'is not a list of two numbers');
 const corner = v.looseObject({
   at: planPoint,
   /** Radius by which the corner is rounded, m. */
@@ -122,20 +107,24 @@ export const PieceSchema = v.looseObject({
   group: v.optional(
     v.pipe(text(80), v.regex(/^[A-Za-z0-9_-]+(\/[A-Za-z0-9_-]+)?$/, 'is no group')),
   ),
+  ...contactFields,
+  /** How the whole of it moves; what moves within it is its family's. */
+  motion: v.optional(
+    v.pipe(
+      v.array(MotionSchema, 'is not a list'),
+      v.minLength(1, 'has no motion'),
+      v.maxLength(3, 'has more than three motions'),
+    ),
+  ),
+  wake: v.optional(WakeSchema),
+  /** The piece it goes along with. */
+  attach: v.optional(identifier),
+  thrower: v.optional(ThrowerSchema),
   layer: v.optional(identifier),
   hidden: v.optional(v.literal(true, 'is not true')),
   locked: v.optional(v.literal(true, 'is not true')),
   /** Pieces with the same link are kept as images of each other; which image this one is. */
   twin: v.optional(v.looseObject({ link: identifier, image: index })),
-});
-
-export const HopperSettingsSchema = v.looseObject({
-  /** Greatest running speed, m/s. */
-  topSpeed: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(30))),
-  /** Height of a fully held jump from level ground, m. */
-  jumpHeight: v.optional(v.pipe(finite, v.minValue(0.2), v.maxValue(10))),
-  /** Downward acceleration, m/s². */
-  gravity: v.optional(v.pipe(finite, v.minValue(3), v.maxValue(60))),
 });
 
 export const TargetsSchema = v.looseObject({ steady: seconds, brisk: seconds, swift: seconds });
@@ -164,9 +153,9 @@ export const SketchSchema = v.looseObject({
         v.regex(/^data:image\/(png|jpeg);base64,/, 'is no PNG or JPEG'),
       ),
       at: triple(coordinate),
-      width: extentOf(0.5, 4000),
+      width: between(0.5, 4000),
       /** Height as a part of the width. */
-      aspect: extentOf(0.01, 100),
+      aspect: between(0.01, 100),
       upright: v.optional(v.boolean()),
     }),
   ),
@@ -212,10 +201,34 @@ export const CourseSchema = v.looseObject({
   hold: v.optional(seconds),
   /** Whether the runner keeps to the start's lane (x and y only) or goes anywhere. */
   space: v.picklist(['side-on', 'free'], 'is neither "side-on" nor "free"'),
-  runner: v.looseObject({
-    kind: v.picklist(['hopper'], 'is no known runner'),
-    settings: v.optional(HopperSettingsSchema),
-  }),
+  runner: RunnerSchema,
+  /** Downward acceleration, m/s². */
+  gravity: v.optional(between(1, 60)),
+  /** Whether checkpoints are taken in their order, or any of them in any. */
+  order: v.optional(v.picklist(['free'], 'is not "free"')),
+  /** Seconds counted down before a run, and those a run may take. */
+  countdown: v.optional(count(1, 10)),
+  limit: v.optional(seconds),
+  /** Of a course in several legs, what each is called and how many strokes are par for it. */
+  legs: v.optional(
+    v.pipe(
+      v.array(v.looseObject({ name: v.optional(text(40)), par: v.optional(count(1, 99)) })),
+      v.minLength(1, 'has no leg'),
+      v.maxLength(18, 'has more than 18 legs'),
+    ),
+  ),
+  links: v.optional(v.pipe(v.array(LinkSchema), v.maxLength(500, 'has more than 500 links'))),
+  tempo: v.optional(TempoSchema),
+  camera: v.optional(CameraSchema),
+  picture: v.optional(PictureViewSchema),
+  /** Collision shapes drawn for every piece of a family. */
+  shapes: v.optional(v.record(text(64), ShapeSchema)),
+  allowances: v.optional(
+    v.looseObject({
+      families: v.optional(v.record(text(64), AllowanceSchema)),
+      roles: v.optional(v.record(v.picklist([...ROLES, 'region']), AllowanceSchema)),
+    }),
+  ),
   notes: v.optional(text(4000)),
   welcome: v.optional(text(200)),
   targets: v.optional(TargetsSchema),
@@ -259,5 +272,4 @@ export type SymmetryKind = Symmetry['kind'];
 export type Model = v.InferOutput<typeof ModelSchema>;
 export type CourseKind = Course['kind'];
 export type CourseSpace = Course['space'];
-export type HopperSettings = v.InferOutput<typeof HopperSettingsSchema>;
 export type Targets = v.InferOutput<typeof TargetsSchema>;

@@ -1,74 +1,104 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { bestOwnEnd, endsOf, joinTo, type PieceInHand } from '../assemble';
-import { canonicalJson, MAX_COURSE_BYTES, type Course, type Piece } from '../course';
+import {
+  canonicalJson,
+  COURSE_FORMAT,
+  COURSE_VERSION,
+  MAX_COURSE_BYTES,
+  type Course,
+  type Piece,
+} from '../course';
 import { findFamily, localGeometry } from '../pieces';
+import { DICTIONARY } from './dictionary';
+import { guessPlace, UNIT, type Place } from './guess';
+import { numberCost, readNumber, writeNumber, type Reader } from './numbers';
 
-// A course packed for a short text. What pieces share is told once, places as the way from one piece to
-// the next in short numbers, and a piece that is joined to the one before only as being so.
+// A course packed for a short text. What pieces share is told once; a piece that is joined to the one
+// before only as being so; and other places by what they are off the place where a row, ring or spiral
+// would go on, in short numbers.
 
 /** What a piece has of its own; all else is its form, which many pieces share. */
 const OWN = ['id', 'at', 'turn', 'name', 'group', 'layer', 'hidden', 'locked', 'twin'] as const;
 
-/** Places and angles are kept to ten-millionths: whole numbers of these. */
-const UNIT = 1e7;
+/** How many pieces back one looks for a row or ring that a piece goes on; 0 for the way from the last. */
+const LAGS = [0, 1, 2, 3, 4, 5, 6] as const;
+/** What it costs to tell a lag that is not the usual one, in bytes or thereabouts. */
+const AWAY = 2;
+/** Joints come first of the ways a place is told, then the lags; a tilt is a number more. */
+const JOINTS = 17;
+const TILTED = 64;
+
+/**
+ * Of each piece its form (0 for the next new one, or how many others were used since, and one), how its
+ * place is told, and by how much its number skips ahead; then the numbers the places take.
+ */
+const COLUMNS = ['form', 'told', 'skip', 'x', 'y', 'z', 'heading', 'tilt'] as const;
+type Columns = Record<(typeof COLUMNS)[number], number[]>;
+
+const SHARED_WORDS = strToU8(DICTIONARY);
 
 /** The course in as few bytes as can be. */
 export function packCourse(course: Course): Uint8Array {
-  const { pieces, ...rest } = course;
-  const forms = new Map<string, number>();
+  const { pieces, format, version, ...rest } = course;
+  const usual = format === COURSE_FORMAT && version === COURSE_VERSION;
+  const forms: string[] = [];
+  // The forms used last come first.
+  const used: string[] = [];
   const own: Record<number, Record<string, unknown>> = {};
-  const columns = Array.from({ length: 6 }, () => [] as number[]);
-  const [form, join, x, y, z, turn] = columns;
+  const columns = Object.fromEntries(COLUMNS.map((name) => [name, [] as number[]])) as Columns;
+  const places: Place[] = [];
   let last: Piece | undefined;
+  let next = 1;
   pieces.forEach((piece, i) => {
     const text = canonicalJson(
       Object.fromEntries(Object.entries(piece).filter(([key]) => !isOwn(key))),
     );
-    const index = forms.get(text) ?? forms.size;
-    forms.set(text, index);
-    form.push(index);
+    const since = used.indexOf(text);
+    if (since < 0) forms.push(text);
+    else used.splice(since, 1);
+    used.unshift(text);
+    columns.form.push(since + 1);
+    const number = numberOf(piece.id);
+    columns.skip.push(number === null ? 0 : number - next);
+    next = number === null ? next + 1 : number + 1;
     const kept: Record<string, unknown> = {};
     for (const key of OWN) {
-      const usual = key === 'at' || key === 'turn' || (key === 'id' && piece.id === `p${i + 1}`);
-      if (!usual && piece[key] !== undefined) kept[key] = piece[key];
+      const told = key === 'at' || key === 'turn' || (key === 'id' && number !== null);
+      if (!told && piece[key] !== undefined) kept[key] = piece[key];
     }
     // A turn that is none is usually left out; one that is told is told again.
     if (piece.turn?.every((v) => v === 0)) kept.turn = piece.turn;
-    const code = last ? joinCode(last, piece) : 0;
-    join.push(code);
-    if (code === 0) {
-      const numbers = [...piece.at, ...(piece.turn ?? [0, 0, 0])];
-      if (numbers.some((v) => Math.round(v * UNIT) / UNIT !== v)) {
+    const joint = last ? joinCode(last, piece) : 0;
+    if (joint > 0) columns.told.push(joint);
+    else {
+      tellPlace(columns, places, piece);
+      const numbers = [...piece.at, ...(piece.turn ?? [])];
+      if (numbers.some((v) => Math.round(v * UNIT) / UNIT !== v || v < -360)) {
         // Finer than is kept: told as it is.
         kept.at = piece.at;
         if (piece.turn) kept.turn = piece.turn;
       }
-      const from = last?.at ?? [0, 0, 0];
-      [x, y, z].forEach((column, axis) => column.push(units(piece.at[axis]) - units(from[axis])));
-      const [tx, ty, tz] = piece.turn ?? [0, 0, 0];
-      const heading = units(ty) - units(last?.turn?.[1] ?? 0);
-      if (tx === 0 && tz === 0) turn.push(0, heading);
-      else turn.push(1, heading, units(tx), units(tz));
     }
+    places.push(placeOf(piece));
     if (Object.keys(kept).length > 0) own[i] = kept;
     last = piece;
   });
-  const head = canonicalJson({
-    ...rest,
-    forms: [...forms.keys()].map((text) => JSON.parse(text)),
-    own,
-  });
+  const head = strToU8(
+    canonicalJson({
+      ...rest,
+      ...(usual ? {} : { format, version }),
+      forms: forms.map((text) => JSON.parse(text)),
+      ...(Object.keys(own).length > 0 ? { own } : {}),
+    }),
+  );
   const bytes: number[] = [];
-  const text = strToU8(head);
-  writeNumber(bytes, text.length);
-  for (const column of columns) {
-    writeNumber(bytes, column.length);
-    for (const value of column) writeNumber(bytes, value);
+  writeNumber(bytes, head.length);
+  for (const byte of head) bytes.push(byte);
+  for (const name of COLUMNS) {
+    writeNumber(bytes, columns[name].length);
+    for (const value of columns[name]) writeNumber(bytes, value);
   }
-  const all = new Uint8Array(bytes.length + text.length);
-  all.set(bytes);
-  all.set(text, bytes.length);
-  return deflateSync(all, { level: 9 });
+  return deflateSync(new Uint8Array(bytes), { level: 9, dictionary: SHARED_WORDS });
 }
 
 /**
@@ -77,44 +107,101 @@ export function packCourse(course: Course): Uint8Array {
  */
 export function unpackCourse(packed: Uint8Array): unknown {
   // The room is given beforehand, so that what unpacks to more than a course may have stops there.
-  const all = inflateSync(packed, { out: new Uint8Array(MAX_COURSE_BYTES) });
-  const reader = { bytes: all, at: 0 };
+  const bytes = inflateSync(packed, {
+    out: new Uint8Array(MAX_COURSE_BYTES),
+    dictionary: SHARED_WORDS,
+  });
+  const reader: Reader = { bytes, at: 0 };
   const length = readNumber(reader);
-  const columns = Array.from({ length: 6 }, () =>
-    Array.from({ length: checkedCount(readNumber(reader)) }, () => readNumber(reader)),
-  );
-  const { forms, own, ...rest } = JSON.parse(
-    strFromU8(all.subarray(reader.at, reader.at + length)),
-  ) as { forms: object[]; own: Record<string, object> };
-  const [form, join, x, y, z, turn] = columns;
-  let place = 0;
-  let turned = 0;
+  const head = strFromU8(bytes.subarray(reader.at, reader.at + length));
+  reader.at += length;
+  const columns = Object.fromEntries(
+    COLUMNS.map((name) => [
+      name,
+      Array.from({ length: checkedCount(readNumber(reader)) }, () => readNumber(reader)).reverse(),
+    ]),
+  ) as Columns;
+  const {
+    forms,
+    own = {},
+    ...rest
+  } = JSON.parse(head) as { forms: object[]; own?: Record<string, object> };
+  const places: Place[] = [];
+  const used: object[] = [];
   let last: Piece | undefined;
-  const pieces = form.map((index, i): Piece => {
-    let piece = { id: `p${i + 1}`, ...forms[index], at: [0, 0, 0] } as unknown as Piece;
-    if (join[i] > 0) {
-      const [mine, its] = [(join[i] - 1) % 4, Math.floor((join[i] - 1) / 4)];
+  let next = 1;
+  const pieces = columns.form.reverse().map((since, i): Piece => {
+    const form = since === 0 ? forms.shift()! : used.splice(since - 1, 1)[0];
+    used.unshift(form);
+    const number = next + columns.skip.pop()!;
+    next = number + 1;
+    let piece = { id: `p${number}`, ...form, at: [0, 0, 0] } as unknown as Piece;
+    const told = columns.told.pop()!;
+    if (told > 0 && told < JOINTS) {
+      const [mine, its] = [(told - 1) % 4, Math.floor((told - 1) / 4)];
       piece = { ...joinTo(piece, mine, endsOf(last!)[its]), id: piece.id };
-    } else {
-      const from = last?.at ?? [0, 0, 0];
-      piece.at = [x, y, z].map(
-        (column, axis) => (column[place] + units(from[axis])) / UNIT + 0,
-      ) as Piece['at'];
-      place++;
-      const tilted = turn[turned++] === 1;
-      const heading = (turn[turned++] + units(last?.turn?.[1] ?? 0)) / UNIT + 0;
-      const [tx, tz] = tilted ? [turn[turned++] / UNIT, turn[turned++] / UNIT] : [0, 0];
-      if (tx !== 0 || heading !== 0 || tz !== 0) piece.turn = [tx, heading, tz];
-    }
+    } else piece = { ...piece, ...readPlace(columns, places, told) };
     piece = { ...piece, ...own[i] };
+    places.push(placeOf(piece));
     last = piece;
     return piece;
   });
-  return { ...rest, pieces };
+  return { format: COURSE_FORMAT, version: COURSE_VERSION, ...rest, pieces };
 }
 
 const isOwn = (key: string): boolean => (OWN as readonly string[]).includes(key);
+/** The number of an id as the tools give them, or null. */
+function numberOf(id: string): number | null {
+  const digits = /^p([1-9][0-9]{0,8})$/.exec(id)?.[1];
+  return digits === undefined ? null : Number(digits);
+}
 const units = (v: number): number => Math.round(v * UNIT);
+const placeOf = ({ at: [x, y, z], turn }: Piece): Place => [
+  units(x),
+  units(y),
+  units(z),
+  units(turn?.[1] ?? 0),
+];
+
+/** A guess at where the next piece stands: a row or ring going on, or where the last one is. */
+const guessAt = (places: readonly Place[], lag: number): Place =>
+  lag > 0 ? guessPlace(places, lag) : (places[places.length - 1] ?? [0, 0, 0, 0]);
+
+/** Tells a place by what it is off the guess that leaves least to say. */
+function tellPlace(columns: Columns, places: readonly Place[], piece: Piece): void {
+  const place = placeOf(piece);
+  let best = { lag: 0, off: place as readonly number[], cost: Infinity };
+  for (const lag of LAGS) {
+    if (lag > 0 && places.length < 2 * lag) continue;
+    const guess = guessAt(places, lag);
+    const off = place.map((v, axis) => v - guess[axis]);
+    const cost = off.reduce((sum, v) => sum + (v === 0 ? 0.2 : numberCost(v)), lag > 0 ? AWAY : 0);
+    if (cost < best.cost) best = { lag, off, cost };
+  }
+  const [tilt, , roll] = piece.turn ?? [0, 0, 0];
+  const tilted = tilt !== 0 || roll !== 0;
+  columns.told.push(best.lag === 0 && !tilted ? 0 : JOINTS + best.lag + (tilted ? TILTED : 0));
+  (['x', 'y', 'z', 'heading'] as const).forEach((name, i) => columns[name].push(best.off[i]));
+  if (tilted) columns.tilt.push(units(tilt), units(roll));
+}
+
+/** The place told next; the columns are read from their ends. */
+function readPlace(
+  columns: Columns,
+  places: readonly Place[],
+  told: number,
+): Pick<Piece, 'at' | 'turn'> {
+  const guess = guessAt(places, told === 0 ? 0 : (told - JOINTS) % TILTED);
+  const [x, y, z, heading] = (['x', 'y', 'z', 'heading'] as const).map(
+    (name, i) => (columns[name].pop()! + guess[i]) / UNIT + 0,
+  );
+  const tilted = told >= JOINTS + TILTED;
+  const [tilt, roll] = tilted ? [columns.tilt.pop()! / UNIT, columns.tilt.pop()! / UNIT] : [0, 0];
+  return {
+    at: [x, y, z],
+    ...(tilt !== 0 || heading !== 0 || roll !== 0 ? { turn: [tilt, heading, roll] } : {}),
+  };
+}
 
 /** How a piece is joined to the one before: one more than own end and its end in fours, or 0. */
 function joinCode(before: Piece, piece: Piece): number {
@@ -134,39 +221,6 @@ function joinCode(before: Piece, piece: Piece): number {
     }
   }
   return 0;
-}
-
-/** Writes a whole number in few bytes: its sign and its zeros at the end apart, then seven bits a byte. */
-function writeNumber(out: number[], value: number): void {
-  let rest = Math.abs(value);
-  let zeros = 0;
-  while (rest !== 0 && rest % 10 === 0 && zeros < 7) {
-    rest /= 10;
-    zeros++;
-  }
-  let code = (rest * 8 + zeros) * 2 + (value < 0 ? 1 : 0);
-  while (code >= 128) {
-    out.push((code % 128) + 128);
-    code = Math.floor(code / 128);
-  }
-  out.push(code);
-}
-
-function readNumber(reader: { bytes: Uint8Array; at: number }): number {
-  let code = 0;
-  let scale = 1;
-  for (;;) {
-    if (reader.at >= reader.bytes.length || scale > 2 ** 56)
-      throw new Error('The bytes end early.');
-    const byte = reader.bytes[reader.at++];
-    code += (byte % 128) * scale;
-    if (byte < 128) break;
-    scale *= 128;
-  }
-  const negative = code % 2 === 1;
-  const rest = Math.floor(code / 2);
-  const value = Math.floor(rest / 8) * 10 ** (rest % 8);
-  return negative ? -value : value;
 }
 
 /** @throws Error when a column says it has more numbers than any course could need */

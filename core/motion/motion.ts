@@ -1,6 +1,8 @@
 import {
   add,
-  cosDeg,
+  distance,
+  dot,
+  length,
   NO_TURN,
   rotate,
   scale,
@@ -9,7 +11,10 @@ import {
   type Matrix3,
   type Vec3,
 } from '../geometry';
+import { aboutAxis, applyPose, poseInWorld, STILL, type Pose } from './pose';
+import { posesAt, type Poses } from './poses';
 import { outAndBack, phaseAt, triangle, type Ease } from './wave';
+import { wayAt, type Way } from './way';
 
 export const TICKS_PER_SECOND = 120;
 
@@ -19,6 +24,8 @@ interface Timed {
   /** The part of the period already gone by when a run starts, 0 to 1. */
   readonly phase: number;
   readonly ease: Ease;
+  /** Whether the period is told in beats. */
+  readonly beats?: boolean;
 }
 /** Out along `travel` (metres) and back again. */
 export interface Slide extends Timed {
@@ -39,25 +46,48 @@ export interface Spin extends Timed {
   readonly axis: Vec3;
   readonly turns: number;
 }
-export type Motion = Slide | Swing | Spin;
-
-/** A rigid placement: a point p goes to turn·p + shift. */
-export interface Pose {
-  readonly turn: Matrix3;
-  readonly shift: Vec3;
+/** Carried round a circle without turning: `out` is the way from its middle to the piece's place. */
+export interface Circle extends Timed {
+  readonly kind: 'circle';
+  readonly out: Vec3;
+  readonly axis: Vec3;
+  readonly turns: number;
 }
-
-export const STILL: Pose = { turn: NO_TURN, shift: [0, 0, 0] };
+/** Thrown up by `rise` and falling back, `along` being gone out with one hop and back with the next. */
+export interface Hop extends Timed {
+  readonly kind: 'hop';
+  readonly rise: Vec3;
+  readonly along: Vec3;
+}
+/** A way or poses, with the piece's turn and place that they are told from. */
+export type Placed = (Way | Poses) & { readonly turn: Matrix3; readonly at: Vec3 };
+export type Motion = Slide | Swing | Spin | Circle | Hop | Placed;
 
 /** Where a motion has carried its piece at a tick: a function of the tick alone. */
 export function poseAt(motion: Motion, tick: number): Pose {
-  const u = phaseAt(tick / TICKS_PER_SECOND, motion.period, motion.phase);
-  if (motion.kind === 'slide') {
-    return { turn: NO_TURN, shift: scale(motion.travel, outAndBack(u, motion.ease)) };
+  const seconds = tick / TICKS_PER_SECOND;
+  if (motion.kind === 'way') return shifted(rotate(motion.turn, wayAt(motion, seconds)));
+  if (motion.kind === 'poses') {
+    return poseInWorld(posesAt(motion, seconds), motion.turn, motion.at);
+  }
+  const u = phaseAt(seconds, motion.period, motion.phase);
+  if (motion.kind === 'slide') return shifted(scale(motion.travel, outAndBack(u, motion.ease)));
+  if (motion.kind === 'hop') {
+    const up = scale(motion.rise, 4 * u * (1 - u));
+    const turns = seconds / motion.period + motion.phase;
+    const back = Math.floor(turns) % 2 === 1;
+    return shifted(add(up, scale(motion.along, back ? 1 - u : u)));
+  }
+  if (motion.kind === 'circle') {
+    const turn = aboutAxis(motion.axis, 360 * motion.turns * u);
+    return shifted(sub(rotate(turn, motion.out), motion.out));
   }
   const turn = aboutAxis(motion.axis, angleAt(motion, u));
-  return { turn, shift: sub(motion.pivot, rotate(turn, motion.pivot)) };
+  return { turn, shift: sub(motion.pivot, rotate(turn, motion.pivot)), size: 1 };
 }
+
+const shifted = (shift: Vec3): Pose =>
+  shift[0] === 0 && shift[1] === 0 && shift[2] === 0 ? STILL : { turn: NO_TURN, shift, size: 1 };
 
 /** Degrees a turning motion has come to at a part of its period. */
 function angleAt(motion: Swing | Spin, u: number): number {
@@ -65,40 +95,90 @@ function angleAt(motion: Swing | Spin, u: number): number {
   return motion.angle * (motion.ease === 'even' ? triangle(u) : sinDeg(360 * u));
 }
 
-export const applyPose = (pose: Pose, p: Vec3): Vec3 => add(rotate(pose.turn, p), pose.shift);
+/** The same motion in the world, for a piece turned by `turn` and standing at `at`. */
+export const placeMotion = <M extends Motion>(motion: M, turn: Matrix3, at: Vec3): M =>
+  placed(motion, turn, at) as M;
 
-/** Rodrigues' rotation formula (1840) as a matrix; `axis` has length 1. */
-export function aboutAxis([x, y, z]: Vec3, degrees: number): Matrix3 {
-  const c = cosDeg(degrees);
-  const s = sinDeg(degrees);
-  const k = 1 - c;
-  // prettier-ignore
+function placed(motion: Motion, turn: Matrix3, at: Vec3): Motion {
+  switch (motion.kind) {
+    case 'slide':
+      return { ...motion, travel: rotate(turn, motion.travel) };
+    case 'hop':
+      return { ...motion, rise: rotate(turn, motion.rise), along: rotate(turn, motion.along) };
+    case 'circle':
+      return { ...motion, out: rotate(turn, motion.out), axis: rotate(turn, motion.axis) };
+    case 'way':
+    case 'poses':
+      return { ...motion, turn, at };
+    default:
+      return {
+        ...motion,
+        pivot: add(rotate(turn, motion.pivot), at),
+        axis: rotate(turn, motion.axis),
+      };
+  }
+}
+
+/** Seconds after which a motion begins anew; of one that is done once, when it is done. */
+export const periodOf = (motion: Motion): number =>
+  motion.kind === 'hop' ? 2 * motion.period : motion.period;
+
+/** Places over a period that are looked at for the box about a motion. */
+const SAMPLES = 48;
+
+/** Poses all over a motion's period, for what it may reach. */
+export function samplePoses(motion: Motion): Pose[] {
+  if (motion.kind === 'slide') return [STILL, shifted(motion.travel)];
+  if (motion.kind === 'way') {
+    return motion.legs.flatMap(({ points }) => points.map((p) => shifted(rotate(motion.turn, p))));
+  }
+  const ticks = periodOf(motion) * TICKS_PER_SECOND;
   return [
-    c + x * x * k, x * y * k - z * s, x * z * k + y * s,
-    y * x * k + z * s, c + y * y * k, y * z * k - x * s,
-    z * x * k - y * s, z * y * k + x * s, c + z * z * k,
+    STILL,
+    ...Array.from({ length: SAMPLES }, (_, i) => poseAt(motion, (ticks * i) / SAMPLES)),
   ];
 }
 
-/** The same motion in the world, for a piece turned by `turn` and standing at `at`. */
-export function placeMotion(motion: Motion, turn: Matrix3, at: Vec3): Motion {
-  if (motion.kind === 'slide') return { ...motion, travel: rotate(turn, motion.travel) };
-  return {
-    ...motion,
-    pivot: add(rotate(turn, motion.pivot), at),
-    axis: rotate(turn, motion.axis),
-  };
+/** The greatest speed in m/s that a point has which rests at `p`; of ways and poses as measured over them. */
+export function topSpeed(motion: Motion, p: Vec3): number {
+  switch (motion.kind) {
+    case 'slide': {
+      const pace = (2 * length(motion.travel)) / motion.period;
+      return motion.ease === 'even' ? pace : 1.5 * pace;
+    }
+    case 'hop':
+      return length([4 * length(motion.rise), length(motion.along), 0]) / motion.period;
+    case 'circle':
+      return (2 * Math.PI * length(motion.out) * Math.abs(motion.turns)) / motion.period;
+    case 'spin':
+      return (2 * Math.PI * Math.abs(motion.turns) * fromAxis(motion, p)) / motion.period;
+    case 'swing': {
+      const radians = (motion.angle * Math.PI) / 180;
+      const rate = (motion.ease === 'even' ? 4 : 2 * Math.PI) / motion.period;
+      return radians * rate * fromAxis(motion, p);
+    }
+    default:
+      return measured(motion, p);
+  }
 }
 
-/** The greatest speed in m/s of a point `reach` metres from a swing's axis, or of a slide. */
-export function topSpeed(motion: Motion, reach: number): number {
-  if (motion.kind === 'slide') {
-    const [x, y, z] = motion.travel;
-    const pace = (2 * Math.sqrt(x * x + y * y + z * z)) / motion.period;
-    return motion.ease === 'even' ? pace : 1.5 * pace;
+/** Metres from a point to a turning motion's axis. */
+const fromAxis = ({ pivot, axis }: Swing | Spin, p: Vec3): number => {
+  const d = sub(p, pivot);
+  const along = dot(d, axis);
+  return Math.sqrt(Math.max(0, dot(d, d) - along * along));
+};
+
+/** Most ticks of a period that are looked at for its speed. */
+const MOST_TICKS = 1000;
+
+function measured(motion: Motion, p: Vec3): number {
+  const ticks = Math.ceil(periodOf(motion) * TICKS_PER_SECOND);
+  const step = Math.max(1, Math.floor(ticks / MOST_TICKS));
+  let most = 0;
+  for (let tick = 0; tick < ticks; tick += step) {
+    const [a, b] = [applyPose(poseAt(motion, tick), p), applyPose(poseAt(motion, tick + 1), p)];
+    most = Math.max(most, distance(a, b));
   }
-  if (motion.kind === 'spin') return (2 * Math.PI * Math.abs(motion.turns) * reach) / motion.period;
-  const radians = (motion.angle * Math.PI) / 180;
-  const rate = (motion.ease === 'even' ? 4 : 2 * Math.PI) / motion.period;
-  return radians * rate * reach;
+  return most * TICKS_PER_SECOND;
 }

@@ -8,6 +8,7 @@ import {
   HAZARDS,
   MARKS,
   MOVERS,
+  REGIONS,
   SCENERY,
   STONES,
   TIMBER,
@@ -26,6 +27,7 @@ export const FAMILIES: readonly Family[] = [
   ...HAZARDS,
   ...MOVERS,
   ...MARKS,
+  ...REGIONS,
   ...SCENERY,
 ];
 

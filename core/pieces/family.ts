@@ -1,6 +1,6 @@
 import type { Material, Piece } from '../course';
 import type { Polyhedron, Vec3 } from '../geometry';
-import type { Motion } from '../motion';
+import type { Slide, Spin, Swing } from '../motion';
 
 /** What a facet is made of: a material, a tone of the catalogue's own, or a colour as `#rrggbb`. */
 export type Tone = Material | NamedTone | `#${string}`;
@@ -20,7 +20,28 @@ export type NamedTone =
   | 'tar';
 
 /** What a collision shape is to the runner. */
-export type Role = 'solid' | 'hazard' | 'pickup' | 'checkpoint' | 'goal' | 'portal' | 'switch';
+export type Role =
+  'solid' | 'hazard' | 'pickup' | 'checkpoint' | 'goal' | 'portal' | 'switch' | 'region';
+
+/** What a region does to a runner within it. Directions are the piece's own. */
+export type Field =
+  | { readonly kind: 'touch' | 'quiet' | 'hurt' | 'fall' }
+  /** Change of speed along a direction, m/s²; with `top`, up to that speed, whatever is usual. */
+  | { readonly kind: 'push'; readonly along: Vec3; readonly force: number; readonly top?: number }
+  /** Part of the usual top speed, or of the usual hold on the ground. */
+  | { readonly kind: 'slow' | 'slip'; readonly part: number }
+  /** Speed at which it throws off the ground, m/s. */
+  | { readonly kind: 'bounce'; readonly speed: number }
+  /** Times the usual weight, pulling along a direction. */
+  | { readonly kind: 'gravity'; readonly along: Vec3; readonly part: number }
+  | { readonly kind: 'size'; readonly part: number }
+  /** Worth gathered each second. */
+  | { readonly kind: 'points'; readonly rate: number }
+  | {
+      readonly kind: 'camera';
+      readonly camera: 'side' | 'behind' | 'above';
+      readonly distance: number;
+    };
 
 /** What ground does to a runner on it: how well it holds, how fast it lets go, how it throws up. */
 export interface Surface {
@@ -40,6 +61,8 @@ export interface Part {
   readonly moving?: boolean;
   /** A closed solid that is not convex. */
   readonly mesh?: boolean;
+  /** Drawn while building only. */
+  readonly unseen?: boolean;
 }
 
 /** A convex shape that touches: a solid, or a ball about a point. */
@@ -49,8 +72,10 @@ export interface Shape {
   readonly surface?: Surface;
   /** Gives way some time after it was stood on, or is away while its gate is open. */
   readonly lock?: 'gives' | 'barred';
+  readonly field?: Field;
   readonly form:
-    | { readonly kind: 'hull'; readonly solid: Polyhedron }
+    /** A convex solid, rounded by so much all about. */
+    | { readonly kind: 'hull'; readonly solid: Polyhedron; readonly round?: number }
     | { readonly kind: 'ball'; readonly centre: Vec3; readonly radius: number };
 }
 
@@ -66,21 +91,25 @@ export interface Socket {
   readonly kind: 'track' | 'rim' | 'wall';
 }
 
+/** How a part of a family moves within its piece. */
+export type OwnMotion = Slide | Swing | Spin;
+
 /** All that is known of a piece's form, in its own frame: foot's middle at the origin. */
 export interface PieceGeometry {
   readonly parts: readonly Part[];
   readonly shapes: readonly Shape[];
   readonly sockets: readonly Socket[];
-  readonly motion?: Motion;
+  readonly motion?: OwnMotion;
 }
 
 interface ParamBase {
   readonly key: string;
   readonly label: string;
 }
+export type Unit = 'm' | 's' | '°' | 'm/s' | 'm/s²' | '×' | '';
 export interface NumberParam extends ParamBase {
   readonly kind: 'number';
-  readonly unit: 'm' | 's' | '°' | '';
+  readonly unit: Unit;
   readonly min: number;
   readonly max: number;
   readonly step: number;
@@ -107,6 +136,7 @@ export const FAMILY_GROUPS = [
   'hazards',
   'movers',
   'marks',
+  'regions',
   'scenery',
 ] as const;
 export type FamilyGroup = (typeof FAMILY_GROUPS)[number];

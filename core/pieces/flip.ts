@@ -1,6 +1,5 @@
 import type { Polyhedron, Vec3 } from '../geometry';
-import type { Motion } from '../motion';
-import type { PieceGeometry } from './family';
+import type { OwnMotion, PieceGeometry } from './family';
 
 const across = ([x, y, z]: Vec3): Vec3 => [x, y, -z];
 
@@ -30,7 +29,7 @@ export function flipped(form: PieceGeometry): PieceGeometry {
   };
 }
 
-function flippedMotion(motion: Motion): Motion {
+function flippedMotion(motion: OwnMotion): OwnMotion {
   if (motion.kind === 'slide') return { ...motion, travel: across(motion.travel) };
   // A turn about an axis goes the other way in a mirror.
   const [x, y, z] = motion.axis;

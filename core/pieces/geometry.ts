@@ -11,10 +11,10 @@ import {
   type Vec2,
   type Vec3,
 } from '../geometry';
-import { placeMotion, type Motion } from '../motion';
+import { placeMotion } from '../motion';
 import { familyOf } from './catalogue';
 import { flipped } from './flip';
-import { specOf, type Part, type PieceGeometry, type Shape } from './family';
+import { specOf, type OwnMotion, type Part, type PieceGeometry } from './family';
 
 type Form = Pick<Piece, 'family' | 'size' | 'params' | 'look' | 'flip' | 'outline' | 'line'>;
 
@@ -81,20 +81,8 @@ export function worldParts(piece: Piece): Part[] {
   return known;
 }
 
-/** The shapes that touch, in the world, at rest. */
-export function worldShapes(piece: Piece): Shape[] {
-  const place = toWorld(piece);
-  return localGeometry(piece).shapes.map(({ form, ...shape }) => ({
-    ...shape,
-    form:
-      form.kind === 'ball'
-        ? { ...form, centre: place(form.centre) }
-        : { ...form, solid: mapPoints(form.solid, place) },
-  }));
-}
-
-/** The piece's motion in the world, if it moves. */
-export function worldMotion(piece: Piece): Motion | undefined {
+/** How the moving part of a piece moves in the world, if it has one. */
+export function worldMotion(piece: Piece): OwnMotion | undefined {
   const { motion } = localGeometry(piece);
   return motion && placeMotion(motion, turnOf(piece), piece.at);
 }

@@ -8,4 +8,5 @@ export { arcEnd, BED } from './families/track';
 export * from './tones';
 export * from './facets';
 export * from './touch';
+export * from './contact';
 export { registerModels } from './models';

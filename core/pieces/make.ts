@@ -10,10 +10,10 @@ import {
   cosDeg,
   sinDeg,
 } from '../geometry';
-import type { Motion } from '../motion';
 import type {
   ChoiceParam,
   NumberParam,
+  OwnMotion,
   Part,
   PieceGeometry,
   Role,
@@ -91,7 +91,7 @@ export function made(
   tone: Tone,
   bits: readonly Bit[],
   sockets: readonly Socket[] = [],
-  motion?: Motion,
+  motion?: OwnMotion,
 ): PieceGeometry {
   const parts: Part[] = [];
   const shapes: Shape[] = [];

@@ -2,7 +2,7 @@ import { endIndex, endsOf } from '../assemble';
 import type { Course, Piece } from '../course';
 import { distance, type Vec3 } from '../geometry';
 import { familyOf } from '../pieces';
-import { hopperOf, SECONDS_TO_TOP_SPEED } from '../run';
+import { runnerOf, SECONDS_TO_TOP_SPEED } from '../run';
 import { plainWay } from './profile';
 
 /** What a way asks of the runner. */
@@ -17,7 +17,7 @@ export interface Expectation {
 
 /** Length, climb and time of a way for the runner of a course. */
 export function expectationOf(course: Course, way: readonly Vec3[], closed = false): Expectation {
-  const { topSpeed } = hopperOf(course.runner.settings);
+  const { topSpeed } = runnerOf(course.runner);
   const ring = closed && way.length > 2 ? [...way, way[0]] : way;
   let [length, climb, flat] = [0, 0, 0];
   for (let i = 1; i < ring.length; i++) {

@@ -1,9 +1,17 @@
-export * from './hopper';
+export * from './runner';
+export * from './form';
+export * from './chance';
+export * from './mover';
 export * from './world';
 export * from './tide';
 export * from './state';
+export * from './begin';
 export * from './event';
 export * from './look';
 export * from './tick';
+export { FIELD_SIZE, F } from './field';
+export { isThere, missingCheckpoint } from './meet';
+export { mayStrike } from './roller';
+export { isOpen } from './lock';
 export * from './record';
 export * from './replay';

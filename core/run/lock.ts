@@ -5,37 +5,55 @@ import type { RunState } from './state';
 import type { World } from './world';
 
 /**
- * What takes a solid away for a time: a slab that gives way some ticks after it was first stood on and
- * is back later, or a gate while a switch of its number holds it open.
+ * What takes a solid away for a time, or keeps a goal shut: a slab that gives way some ticks after it was
+ * first stood on and is back later; or what opens by a switch of its number, by what was gathered, or by
+ * a link.
  */
 export type Lock =
   | { readonly kind: 'gives'; readonly hold: number; readonly back: number }
-  | { readonly kind: 'barred'; readonly pair: number };
+  | {
+      readonly kind: 'barred';
+      readonly opens: 'pair' | 'count' | 'worth' | 'link';
+      readonly pair: number;
+      readonly amount: number;
+    };
 
 /** Ticks a gate stays open when its switch lets it shut again. */
 const OPEN_FOR = 480;
+export const FOR_GOOD = 0x7fffffff;
 
 /** The lock of a piece's shapes that have one. */
 export function lockOf(piece: Piece, kind: Lock['kind']): Lock {
-  const { number } = specOf(familyOf(piece.family), piece);
+  const { number, choice } = specOf(familyOf(piece.family), piece);
   return kind === 'gives'
     ? {
         kind,
         hold: Math.round(number('hold') * 120),
         back: Math.round((number('hold') + number('back')) * 120),
       }
-    : { kind, pair: number('pair') };
+    : {
+        kind,
+        opens: choice('opens') as 'pair',
+        pair: number('pair') ?? 0,
+        amount: number('amount'),
+      };
 }
 
-/** Whether a collider is away at the state's tick. A lock holds the tick it was set off, or -1. */
-export function isAway(world: World, s: RunState, c: Collider): boolean {
-  if (c.lock < 0) return false;
-  const since = s.locks[c.lock];
-  if (since < 0) return false;
-  const lock = world.locks[c.lock];
-  if (lock.kind === 'barred') return s.tick < since;
-  return s.tick - since >= lock.hold && s.tick - since < lock.back;
+/** Whether a lock is open: what it bars may be passed. */
+export function isOpen(world: World, s: RunState, index: number): boolean {
+  const lock = world.locks[index];
+  const since = s.locks[index];
+  if (lock.kind === 'gives') {
+    return since >= 0 && s.tick - since >= lock.hold && s.tick - since < lock.back;
+  }
+  if (lock.opens === 'count' && s.gatheredCount >= lock.amount) return true;
+  if (lock.opens === 'worth' && s.worth >= lock.amount) return true;
+  return s.tick < since;
 }
+
+/** Whether a collider is away at the state's tick: hidden, broken, given way or open. */
+export const isAway = (world: World, s: RunState, c: Collider): boolean =>
+  s.away[c.piece] === 1 || (c.lock >= 0 && c.role === 'solid' && isOpen(world, s, c.lock));
 
 /** Sets off the lock of what is stood on, unless it is at work already. */
 export function standOn(world: World, s: RunState): void {
@@ -50,10 +68,10 @@ export function standOn(world: World, s: RunState): void {
 /** Opens the gates of a switch's number: for good, or for a few seconds. */
 export function openGates(world: World, s: RunState, piece: Piece): boolean {
   const { number, choice } = specOf(familyOf(piece.family), piece);
-  const until = choice('after') === 'shut' ? s.tick + OPEN_FOR : 0x7fffffff;
+  const until = choice('after') === 'shut' ? s.tick + OPEN_FOR : FOR_GOOD;
   let opened = false;
   world.locks.forEach((lock, i) => {
-    if (lock.kind !== 'barred' || lock.pair !== number('pair')) return;
+    if (lock.kind !== 'barred' || lock.opens !== 'pair' || lock.pair !== number('pair')) return;
     opened ||= s.locks[i] <= s.tick;
     s.locks[i] = Math.max(s.locks[i], until);
   });

@@ -1,19 +1,29 @@
-import { isAway } from './lock';
+import { isOpen } from './lock';
+import { isThere } from './meet';
 import type { RunState } from './state';
 import { newContact, trace } from './trace';
 import type { World } from './world';
 
 const below = newContact();
 
-/** Ids of the pieces that are not to be seen: pickups gathered, slabs that gave way, gates that stand open. */
+/**
+ * Ids of the pieces that are not to be seen: pickups gathered, slabs that gave way, gates that stand open,
+ * and what is hidden or broken.
+ */
 export function goneFrom(world: World, s: RunState): Set<string> {
   const gone = new Set<string>();
-  world.pickups.forEach((piece, i) => s.gathered[i] && gone.add(world.pieces[piece].id));
-  if (world.locks.length > 0) {
-    for (const c of world.colliders) {
-      if (c.lock >= 0 && isAway(world, s, c)) gone.add(world.pieces[c.piece].id);
+  world.pickups.forEach((piece, i) => {
+    if (!isThere(world, s, i)) gone.add(world.pieces[piece].id);
+  });
+  world.pieceLocks.forEach((lock, piece) => {
+    // A goal stands there, shut or open.
+    if (lock >= 0 && world.pieces[piece].family !== 'lantern' && isOpen(world, s, lock)) {
+      gone.add(world.pieces[piece].id);
     }
-  }
+  });
+  s.away.forEach((away, piece) => {
+    if (away) gone.add(world.pieces[piece].id);
+  });
   return gone;
 }
 

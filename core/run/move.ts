@@ -1,11 +1,16 @@
-import { DT, HOPPER_RADIUS } from './hopper';
+import { carriedAlong } from './collider';
+import { F } from './field';
+import { poseMover } from './mover';
 import { addLeg, type Path } from './path';
+import { DT, type Hopper } from './runner';
 import { SKIN, type RunState } from './state';
 import { newContact, trace, type Contact } from './trace';
 import type { World } from './world';
 
 /** Most surfaces a tick may slide along. */
 const MOST_SLIDES = 5;
+/** Least lean of what is no wall: the upward part of its normal. */
+const WALL = 0.3;
 /** Lengths under this are no way at all, m. */
 const NOTHING = 1e-9;
 
@@ -16,7 +21,7 @@ const probe = newContact();
  * Traces a displacement and moves the foot as far as it goes, keeping the skin's clearance.
  * @returns the part of the displacement that was made; 1 when nothing was touched
  */
-function advance(
+export function advance(
   world: World,
   s: RunState,
   dx: number,
@@ -32,12 +37,25 @@ function advance(
     return 1;
   }
   const closing = -(out.nx * dx + out.ny * dy + out.nz * dz);
+  touch(world, s, out);
   const t = Math.max(0, out.t - SKIN / closing);
   s.x += dx * t;
   s.y += dy * t;
   s.z += dz * t;
   flatten(world, out);
   return t;
+}
+
+/** Notes what was touched, and at what speed, for all that follows from being touched. */
+function touch(world: World, s: RunState, { collider, nx, ny, nz }: Contact): void {
+  const { pieces, speeds } = world.touching;
+  const { piece } = world.colliders[collider];
+  const speed = -(nx * s.vx + ny * s.vy + nz * s.vz);
+  const known = pieces.indexOf(piece);
+  if (known < 0) {
+    pieces.push(piece);
+    speeds.push(speed);
+  } else if (speeds[known] < speed) speeds[known] = speed;
 }
 
 /** On a side-on stage only what a normal says within the lane's plane counts. */
@@ -65,8 +83,7 @@ export function shove(
 }
 
 /** A tick on the ground: along it, up steps, against walls, and held to it downhill. */
-export function walk(world: World, s: RunState, path: Path): void {
-  const { hopper } = world;
+export function walk(world: World, s: RunState, hopper: Hopper, path: Path): void {
   let dx = s.vx * DT;
   let dz = s.vz * DT;
   let gx = s.gx;
@@ -88,7 +105,7 @@ export function walk(world: World, s: RunState, path: Path): void {
       continue;
     }
     const { nx, nz } = contact;
-    if (stepUp(world, s, dx, dz)) {
+    if (stepUp(world, s, hopper, dx, dz)) {
       addLeg(path, s.x, s.y, s.z);
       stepped = true;
       break;
@@ -107,15 +124,14 @@ export function walk(world: World, s: RunState, path: Path): void {
       s.vz -= uz * speed;
     }
   }
-  holdToGround(world, s, stepped, path);
+  holdToGround(world, s, hopper, stepped, path);
 }
 
 /**
  * Tries to get over what is in the way as a step: up, on, and down again onto something that can be
  * stood on no higher than a step above the last ground. Leaves the state alone when it cannot.
  */
-function stepUp(world: World, s: RunState, dx: number, dz: number): boolean {
-  const { hopper } = world;
+function stepUp(world: World, s: RunState, hopper: Hopper, dx: number, dz: number): boolean {
   const { x, y, z } = s;
   const restore = () => {
     s.x = x;
@@ -129,15 +145,20 @@ function stepUp(world: World, s: RunState, dx: number, dz: number): boolean {
   if (up < NOTHING || made * made * (dx * dx + dz * dz) < 1e-10) return restore();
   const made2 = advance(world, s, 0, -up - SKIN, 0, probe);
   if (made2 === 1 || Math.max(probe.top, probe.ny) < hopper.walkable) return restore();
-  const contactY = s.y + HOPPER_RADIUS - probe.ny * HOPPER_RADIUS;
+  const contactY = s.y + world.bodies[s.size].radius * (1 - probe.ny);
   // The skin lifts the body by up to its own thickness over the edge.
   if (contactY - s.baseY > hopper.stepHeight + 2 * SKIN) return restore();
   return true;
 }
 
 /** Finds the ground just below and stays on it, or leaves the ground. */
-function holdToGround(world: World, s: RunState, stepped: boolean, path: Path): void {
-  const { hopper } = world;
+function holdToGround(
+  world: World,
+  s: RunState,
+  hopper: Hopper,
+  stepped: boolean,
+  path: Path,
+): void {
   const reach = hopper.stepHeight + 2 * SKIN;
   const y = s.y;
   const hit = advance(world, s, 0, -reach, 0, contact) < 1;
@@ -147,7 +168,7 @@ function holdToGround(world: World, s: RunState, stepped: boolean, path: Path): 
     s.gx = firm ? contact.nx : 0;
     s.gy = firm ? contact.ny : 1;
     s.gz = firm ? contact.nz : 0;
-    if (firm) s.baseY = s.y + HOPPER_RADIUS * (1 - contact.ny);
+    if (firm) s.baseY = s.y + world.bodies[s.size].radius * (1 - contact.ny);
     addLeg(path, s.x, s.y, s.z);
     return;
   }
@@ -158,7 +179,7 @@ function holdToGround(world: World, s: RunState, stepped: boolean, path: Path): 
 
 /** Takes the speed of the mover stood on along into the air. */
 export function leaveGround(world: World, s: RunState): void {
-  const v = groundSpeed(world, s);
+  const v = speedOf(world, s, s.ground);
   s.vx += v[0];
   s.vy += Math.max(0, v[1]);
   s.vz += v[2];
@@ -167,24 +188,29 @@ export function leaveGround(world: World, s: RunState): void {
 
 const speed = new Float64Array(3);
 
-/** Speed of what is stood on, m/s, at the runner's foot; reused. */
-function groundSpeed(world: World, s: RunState): Float64Array {
+/** Speed of a collider, m/s, where the runner's foot is; reused. */
+export function speedOf(world: World, s: RunState, collider: number): Float64Array {
   speed.fill(0);
-  const c = world.colliders[s.ground];
-  if (!c?.motion || c.poseTick !== s.tick) return speed;
-  for (let axis = 0; axis < 3; axis++) {
-    speed[axis] = (c.pose.shift[axis] - c.before.shift[axis]) / DT;
-  }
+  const c = world.colliders[collider];
+  if (!c || c.mover < 0) return speed;
+  const m = poseMover(world.movers, s, c.mover);
+  if (m.pose === m.before) return speed;
+  const to = carriedAlong(m, s.x, s.y, s.z);
+  speed[0] = (to[0] - s.x) / DT;
+  speed[1] = (to[1] - s.y) / DT;
+  speed[2] = world.lane === null ? (to[2] - s.z) / DT : 0;
   return speed;
 }
 
 /** A tick in the air. Returns the downward speed of a landing in m/s, or -1 when still in the air. */
-export function fly(world: World, s: RunState, path: Path): number {
-  const { hopper } = world;
-  let dx = s.vx * DT;
-  let dy = (s.vy - 0.5 * hopper.gravity * DT) * DT;
-  let dz = s.vz * DT;
-  s.vy = Math.max(-hopper.fallSpeed, s.vy - hopper.gravity * DT);
+export function fly(world: World, s: RunState, hopper: Hopper, path: Path): number {
+  const [gx, gy, gz] = [s.field[F.gravityX], s.field[F.gravityY], s.field[F.gravityZ]];
+  let dx = (s.vx + 0.5 * gx * DT) * DT;
+  let dy = (s.vy + 0.5 * gy * DT) * DT;
+  let dz = (s.vz + 0.5 * gz * DT) * DT;
+  s.vx += gx * DT;
+  s.vy = Math.max(-hopper.fallSpeed, s.vy + gy * DT);
+  s.vz += gz * DT;
   let landed = -1;
   for (let i = 0; i < MOST_SLIDES && dx * dx + dy * dy + dz * dz > NOTHING * NOTHING; i++) {
     const made = advance(world, s, dx, dy, dz, contact);
@@ -200,6 +226,11 @@ export function fly(world: World, s: RunState, path: Path): number {
       touchDown(world, s);
       dy = -(nx * dx + nz * dz) / ny;
       continue;
+    }
+    if (ny < WALL && ny > -WALL) {
+      s.wallTick = s.tick;
+      s.wallX = nx;
+      s.wallZ = nz;
     }
     const into = nx * dx + ny * dy + nz * dz;
     if (into < 0) {
@@ -221,7 +252,7 @@ export function fly(world: World, s: RunState, path: Path): number {
 function touchDown(world: World, s: RunState): void {
   if (s.ground < 0) {
     s.ground = contact.collider;
-    const v = groundSpeed(world, s);
+    const v = speedOf(world, s, s.ground);
     s.vx -= v[0];
     s.vz -= v[2];
   }
@@ -229,8 +260,9 @@ function touchDown(world: World, s: RunState): void {
   s.gx = contact.nx;
   s.gy = contact.ny;
   s.gz = contact.nz;
-  s.baseY = s.y + HOPPER_RADIUS * (1 - contact.ny);
+  s.baseY = s.y + world.bodies[s.size].radius * (1 - contact.ny);
   s.vy = 0;
   s.rising = false;
   s.coyote = 0;
+  s.airJumps = 0;
 }

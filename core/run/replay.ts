@@ -1,7 +1,8 @@
 import { courseHash, type Course } from '../course';
 import type { RunEvent } from './event';
 import { CORE_VERSION, MAX_RUN_TICKS, type Run } from './record';
-import { startState, type RunState } from './state';
+import { startState } from './begin';
+import type { RunState } from './state';
 import { tick } from './tick';
 import { buildWorld, type World } from './world';
 

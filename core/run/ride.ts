@@ -1,10 +1,13 @@
-import { carriedAlong, poseCollider } from './collider';
+import { carriedAlong } from './collider';
+import { liftOf } from './form';
 import { isAway } from './lock';
 import { shove } from './move';
+import { poseMover } from './mover';
+import { nearBox } from './near';
 import type { Path } from './path';
 import { SKIN, type RunState } from './state';
-import { gapTo } from './trace';
-import { nearBox, type World } from './world';
+import { gapTo, isBefore } from './trace';
+import type { World } from './world';
 
 /** Overlap left after being pushed that counts as crushed, m. */
 const CRUSH = 0.03;
@@ -14,9 +17,10 @@ const TOUCHING = SKIN - 1e-6;
 /** Carries the runner along with the mover it stands on, without slip. */
 export function carry(world: World, s: RunState, path: Path): void {
   const c = world.colliders[s.ground];
-  if (!c?.motion) return;
-  poseCollider(c, s.tick);
-  const moved = carriedAlong(c, s.x, s.y, s.z);
+  if (!c || c.mover < 0) return;
+  const m = poseMover(world.movers, s, c.mover);
+  if (m.pose === m.before) return;
+  const moved = carriedAlong(m, s.x, s.y, s.z);
   shove(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
 }
 
@@ -25,13 +29,29 @@ export function carry(world: World, s: RunState, path: Path): void {
  * @returns the index of the mover that crushed it against something, or -1
  */
 export function pushedBy(world: World, s: RunState, path: Path): number {
-  const { movers, solids } = nearBox(world, s.x, s.y, s.z, s.x, s.y, s.z);
+  const body = world.bodies[s.size];
+  const { radius } = body;
+  const top = 2 * liftOf(body);
+  const { movers, solids } = nearBox(
+    world,
+    0,
+    s.x - radius,
+    s.y,
+    s.z - radius,
+    s.x + radius,
+    s.y + top,
+    s.z + radius,
+  );
   let pusher = -1;
   for (const c of movers) {
-    if (s.x < c.low[0] || s.x > c.high[0] || s.y < c.low[1] || s.y > c.high[1]) continue;
-    if (s.z < c.low[2] || s.z > c.high[2]) continue;
+    if (s.x + radius < c.low[0] || s.x - radius > c.high[0]) continue;
+    if (s.y + top < c.low[1] || s.y > c.high[1]) continue;
+    if (s.z + radius < c.low[2] || s.z - radius > c.high[2]) continue;
     if (isAway(world, s, c)) continue;
-    const gap = gapTo(c, s.tick, s.x, s.y, s.z);
+    const m = poseMover(world.movers, s, c.mover);
+    // One-way faces push only who was before them.
+    if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
+    const gap = gapTo(world, s, body, c, s.x, s.y, s.z);
     if (gap.distance >= TOUCHING) continue;
     let { nx, ny, nz } = gap;
     const out = SKIN - gap.distance;
@@ -54,9 +74,10 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
   }
   if (pusher < 0) return -1;
   for (const c of solids) {
-    if (s.x < c.low[0] || s.x > c.high[0] || s.y < c.low[1] || s.y > c.high[1]) continue;
-    if (isAway(world, s, c)) continue;
-    if (gapTo(c, s.tick, s.x, s.y, s.z).distance < -CRUSH) return pusher;
+    if (s.x + radius < c.low[0] || s.x - radius > c.high[0]) continue;
+    if (s.y + top < c.low[1] || s.y > c.high[1]) continue;
+    if (isAway(world, s, c) || c.oneWay) continue;
+    if (gapTo(world, s, body, c, s.x, s.y, s.z).distance < -CRUSH) return pusher;
   }
   return -1;
 }

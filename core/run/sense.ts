@@ -1,11 +1,14 @@
 import { newTouch } from '../collision';
-import { carriedAlong, poseCollider, type Collider } from './collider';
+import { carriedAlong, type Collider } from './collider';
+import { liftOf } from './form';
+import { isAway } from './lock';
+import { nearBox } from './near';
 import type { Path } from './path';
 import type { RunState } from './state';
-import { gapTo, sweepCollider } from './trace';
-import { nearBox, type World } from './world';
+import { gapTo, poseOf, sweepCollider } from './trace';
+import type { World } from './world';
 
-/** A sensor met within a tick, and the part of the tick's way after which it was met. */
+/** A sensor met within a tick, the part of the tick's way after which, and whether it is still within. */
 export interface Meeting {
   readonly collider: Collider;
   readonly part: number;
@@ -17,6 +20,7 @@ const NONE: readonly Meeting[] = [];
 /** The sensors and hazards the runner's body met along a tick's way, in the order it met them. */
 export function meetings(world: World, s: RunState, path: Path): readonly Meeting[] {
   const { points, count } = path;
+  const body = world.bodies[s.size];
   const end = 3 * count;
   let x0 = points[0];
   let x1 = x0;
@@ -32,7 +36,13 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
     z0 = Math.min(z0, points[i + 2]);
     z1 = Math.max(z1, points[i + 2]);
   }
-  const { sensors } = nearBox(world, x0, y0, z0, x1, y1, z1);
+  const r = body.radius;
+  x0 -= r;
+  x1 += r;
+  y1 += 2 * liftOf(body);
+  z0 -= r;
+  z1 += r;
+  const { sensors } = nearBox(world, 0, x0, y0, z0, x1, y1, z1);
   let found: Meeting[] | null = null;
   for (let i = 0; i < sensors.length; i++) {
     const c = sensors[i];
@@ -40,7 +50,8 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
     if (x1 < low[0] || x0 > high[0] || y1 < low[1] || y0 > high[1] || z1 < low[2] || z0 > high[2]) {
       continue;
     }
-    const part = meets(c, s.tick, path);
+    if (isAway(world, s, c)) continue;
+    const part = meets(world, s, c, path);
     if (part >= 0) (found ??= []).push({ collider: c, part });
   }
   if (!found) return NONE;
@@ -48,19 +59,22 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
 }
 
 /** The part of the way after which the body meets a collider, or -1. */
-function meets(c: Collider, tick: number, path: Path): number {
+function meets(world: World, s: RunState, c: Collider, path: Path): number {
   const { points, count } = path;
+  const body = world.bodies[s.size];
   const last = 3 * count;
-  if (c.motion) {
+  if (c.mover >= 0) {
     // Seen from the mover: the runner's last place goes along with it, and the rest is the way made
     // against it. Good to the turn within one tick.
-    poseCollider(c, tick);
-    const [x, y, z] = carriedAlong(c, points[0], points[1], points[2]);
+    const [x, y, z] = carriedAlong(poseOf(world, s, c), points[0], points[1], points[2]);
     const dx = points[last] - x;
     const dy = points[last + 1] - y;
     const dz = points[last + 2] - z;
     touch.t = 1;
-    if (dx * dx + dy * dy + dz * dz > 0 && sweepCollider(c, tick, x, y, z, dx, dy, dz, touch)) {
+    if (
+      dx * dx + dy * dy + dz * dz > 0 &&
+      sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, touch)
+    ) {
       return touch.t;
     }
   } else {
@@ -70,11 +84,15 @@ function meets(c: Collider, tick: number, path: Path): number {
       const dy = points[i + 4] - points[i + 1];
       const dz = points[i + 5] - points[i + 2];
       touch.t = 1;
-      if (sweepCollider(c, tick, points[i], points[i + 1], points[i + 2], dx, dy, dz, touch)) {
+      if (
+        sweepCollider(world, s, body, c, points[i], points[i + 1], points[i + 2], dx, dy, dz, touch)
+      ) {
         return (leg + touch.t) / count;
       }
     }
   }
   // Already within, moving out or not at all.
-  return gapTo(c, tick, points[last], points[last + 1], points[last + 2]).distance < 0 ? 1 : -1;
+  return gapTo(world, s, body, c, points[last], points[last + 1], points[last + 2]).distance < 0
+    ? 1
+    : -1;
 }

@@ -1,6 +1,4 @@
-import type { World } from './world';
-
-/** What a tick is told: the pad in whole steps from -16 to 16 along x and z, and the jump button. */
+/** What a tick is told: the pad in whole steps along x and z, and the button. */
 export interface Input {
   readonly x: number;
   readonly z: number;
@@ -9,6 +7,8 @@ export interface Input {
 
 export const NO_INPUT: Input = { x: 0, z: 0, jump: false };
 export const FULL_PAD = 16;
+/** Steps of the hardest stroke of a flick stone. */
+export const FULL_AIM = 1000;
 
 /** A pad push of -1 to 1 as the whole steps that runs are made of. */
 export const padSteps = (push: number): number =>
@@ -22,12 +22,18 @@ export interface RunState {
   x: number;
   y: number;
   z: number;
-  /** Speed in m/s; on a mover, relative to it. */
+  /** Speed in m/s; of a hopper or cart on a mover, relative to it. */
   vx: number;
   vy: number;
   vz: number;
   /** Where the runner looks, degrees about y; 0 is along x. */
   heading: number;
+  /** Where a cart points: a unit vector. */
+  fx: number;
+  fy: number;
+  fz: number;
+  /** Size of the runner's body: a place in World.bodies. */
+  size: number;
   /** The collider stood on, or -1 in the air. */
   ground: number;
   /** Normal of what is stood on. */
@@ -36,6 +42,9 @@ export interface RunState {
   gz: number;
   /** Height of the last ground that could be stood on: what steps are measured from. */
   baseY: number;
+  /** Ticks since what rolls last touched anything, and how hard that presses it, m/s². */
+  air: number;
+  press: number;
   /** Ticks in which a jump still counts after leaving the ground. */
   coyote: number;
   /** Ticks for which an early jump is still kept. */
@@ -43,76 +52,145 @@ export interface RunState {
   jumpHeld: boolean;
   /** Whether a jump is rising and can be cut short. */
   rising: boolean;
-  /** Place in World.checkpoints of the last one reached, or -1. */
+  /** Jumps made since the ground was left. */
+  airJumps: number;
+  /** Tick at which a wall was last touched in the air, and the way off it over the map. */
+  wallTick: number;
+  wallX: number;
+  wallZ: number;
+  /** The piece being dropped through, or -1, and since when. */
+  drop: number;
+  dropTick: number;
+  /** Place in World.checkpoints of the last one reached, or -1; and for each whether it was. */
   checkpoint: number;
-  /** One for each of World.pickups: 1 when gathered. */
-  gathered: Uint8Array;
+  passed: Uint8Array;
+  /** One for each of World.pickups: the tick after it was gathered, or 0. */
+  gathered: Int32Array;
   gatheredCount: number;
   /** Ticks for which inputs are still ignored. */
   rest: number;
   falls: number;
-  /** Jumps made: the strokes of a course that counts them. */
+  /** Jumps or strokes made. */
   jumps: number;
   /** Worth of what was gathered. */
   worth: number;
   /** Times round that are done. */
   lap: number;
+  /** The leg being run, when it began, and the strokes and ticks of those that are done. */
+  leg: number;
+  legTick: number;
+  legJumps: number;
+  legs: Int32Array;
   /** Ticks spent within the goal. */
   held: number;
   /** For each of World.locks the tick that set it off, or until which it is open; -1 for never. */
   locks: Int32Array;
+  /** For each piece: whether it is away; the tick it was last touched; how often it was. */
+  away: Uint8Array;
+  touched: Int32Array;
+  hits: Int16Array;
+  /** See Clocks. */
+  moverFrom: Int32Array;
+  moverAt: Int32Array;
+  drives: Float64Array;
+  /** Of each copy that may be thrown: the tick it was, its middle and its speed; the tick -1 for none. */
+  copies: Float64Array;
+  /** What the regions and links do to the runner now; see field. */
+  field: Float64Array;
+  /** Links' changes: times the usual gravity and speed, and the ticks until which they hold. */
+  gravityBy: number;
+  gravityUntil: number;
+  speedBy: number;
+  speedUntil: number;
+  sizeUntil: number;
+  stillUntil: number;
+  slowUntil: number;
+  /** Of each link: how often it acted, the tick it last did, the tick it will, ticks stood in it. */
+  links: Int32Array;
+  /** The tide's height from a tick on, so many ticks long, to another. */
+  tideFrom: number;
+  tideTo: number;
+  tideTick: number;
+  tideTicks: number;
   /** The portal come out of last that was not left yet, as a piece, or -1; and when it was last met. */
   portal: number;
   portalTick: number;
+  /** Which ways out of the portals by chance were taken since all of them were. */
+  mouths: Uint8Array;
   /** Tick at which the shut goal was last touched. */
   shutTick: number;
-  /** Seconds from start to goal, or -1 while running. */
+  /** What chance the run has left: 32 bits. */
+  seed: number;
+  /** Seconds from start to goal, or -1 while running; and whether it ended without. */
   finish: number;
+  over: boolean;
+  /** How things were when the last checkpoint that restores them was reached. */
+  kept: Kept | null;
 }
+
+/** What a checkpoint may restore. */
+export type Kept = Pick<
+  RunState,
+  'tick' | 'locks' | 'away' | 'hits' | 'moverFrom' | 'moverAt' | 'links'
+>;
 
 /** Clearance kept from every surface, m. */
 export const SKIN = 1e-3;
+/** Numbers kept of each link and each copy. */
+export const LINK_SIZE = 4;
+export const COPY_SIZE = 7;
 
-/** A fresh state, standing at the world's start. */
-export function startState(world: World): RunState {
-  const spot = world.start;
-  return {
-    tick: 0,
-    x: spot.at[0],
-    y: spot.at[1] + SKIN,
-    z: world.lane ?? spot.at[2],
-    vx: 0,
-    vy: 0,
-    vz: 0,
-    heading: spot.heading,
-    ground: -1,
-    gx: 0,
-    gy: 1,
-    gz: 0,
-    baseY: spot.at[1],
-    coyote: 0,
-    buffer: 0,
-    jumpHeld: false,
-    rising: false,
-    checkpoint: -1,
-    gathered: new Uint8Array(world.pickups.length),
-    gatheredCount: 0,
-    rest: 0,
-    falls: 0,
-    jumps: 0,
-    worth: 0,
-    lap: 0,
-    held: 0,
-    locks: new Int32Array(world.locks.length).fill(-1),
-    portal: -1,
-    portalTick: -1,
-    shutTick: -1e9,
-    finish: -1,
+/** A copy that shares nothing with the state that could change. */
+export const cloneState = (s: RunState): RunState => ({
+  ...s,
+  passed: s.passed.slice(),
+  gathered: s.gathered.slice(),
+  legs: s.legs.slice(),
+  locks: s.locks.slice(),
+  away: s.away.slice(),
+  touched: s.touched.slice(),
+  hits: s.hits.slice(),
+  moverFrom: s.moverFrom.slice(),
+  moverAt: s.moverAt.slice(),
+  drives: s.drives.slice(),
+  copies: s.copies.slice(),
+  field: s.field.slice(),
+  links: s.links.slice(),
+  mouths: s.mouths.slice(),
+});
+
+/** Keeps how things are, for the checkpoint just reached. */
+export const keepThings = (s: RunState): void => {
+  s.kept = {
+    tick: s.tick,
+    locks: s.locks.slice(),
+    away: s.away.slice(),
+    hits: s.hits.slice(),
+    moverFrom: s.moverFrom.slice(),
+    moverAt: s.moverAt.slice(),
+    links: s.links.slice(),
   };
+};
+
+/** Has things as they were when they were kept; what was under way goes on from there. */
+export function restoreThings(s: RunState): void {
+  const { kept } = s;
+  if (!kept) return;
+  const since = s.tick - kept.tick;
+  const later = (tick: number) => (tick < 0 ? tick : Math.min(0x7fffffff, tick + since));
+  s.locks.set(kept.locks.map(later));
+  s.away.set(kept.away);
+  s.hits.set(kept.hits);
+  s.moverFrom.set(kept.moverFrom.map(later));
+  s.moverAt.set(kept.moverAt);
+  s.links.set(
+    kept.links.map((v, i) => (i % LINK_SIZE === 1 || i % LINK_SIZE === 2 ? later(v) : v)),
+  );
 }
 
-export const cloneState = (state: RunState): RunState => ({
-  ...state,
-  gathered: state.gathered.slice(),
-  locks: state.locks.slice(),
-});
+/** Height of the tide line at the state's tick, m. */
+export function tideOf(s: RunState): number {
+  if (s.tideTicks === 0) return s.tideTo;
+  const part = Math.min(1, Math.max(0, (s.tick - s.tideTick) / s.tideTicks));
+  return s.tideFrom + (s.tideTo - s.tideFrom) * part;
+}

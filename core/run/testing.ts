@@ -1,7 +1,8 @@
 import { emptyCourse, type Course } from '../course';
 import { layPieces, type PieceInHand } from '../assemble';
 import type { RunEvent } from './event';
-import { NO_INPUT, startState, type Input, type RunState } from './state';
+import { startState } from './begin';
+import { NO_INPUT, type Input, type RunState } from './state';
 import { tick } from './tick';
 import { buildWorld, type World } from './world';
 
@@ -26,9 +27,9 @@ export class Trial {
   readonly state: RunState;
   readonly events: RunEvent[] = [];
 
-  constructor(course: Course) {
+  constructor(course: Course, seed = 0) {
     this.world = buildWorld(course);
-    this.state = startState(this.world);
+    this.state = startState(this.world, seed);
   }
 
   /** Goes on with one input for some ticks, or until a condition holds. */

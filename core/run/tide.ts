@@ -1,5 +1,8 @@
 import type { Course } from '../course';
-import { localGeometry, touches, toWorld, worldMotion } from '../pieces';
+import { mapPoints } from '../geometry';
+import { contactShapes, toWorld } from '../pieces';
+import { formBounds } from './form';
+import { moversOf, sinkOf } from './mover';
 
 /** How far below the lowest ground the tide stands when the maker says nothing, m. */
 const BELOW_GROUND = 1.2;
@@ -10,20 +13,21 @@ const BELOW_GROUND = 1.2;
  */
 export function tideLine(course: Course): number {
   if (course.tide !== undefined) return course.tide;
+  const { list, whole, part } = moversOf(course, course.pieces);
   let lowest = Infinity;
-  for (const piece of course.pieces) {
-    const place = toWorld(piece);
-    const motion = worldMotion(piece);
-    const sink = motion?.kind === 'slide' ? Math.min(0, motion.travel[1]) : 0;
+  course.pieces.forEach((piece, i) => {
     if (piece.family === 'start') lowest = Math.min(lowest, piece.at[1]);
-    if (!touches(course, piece)) continue;
-    for (const { role, form } of localGeometry(piece).shapes) {
+    const place = toWorld(piece);
+    for (const { role, form, moving } of contactShapes(course, piece)) {
       if (role !== 'solid') continue;
-      let top = -Infinity;
-      if (form.kind === 'ball') top = place(form.centre)[1] + form.radius;
-      else for (const p of form.solid.points) top = Math.max(top, place(p)[1]);
-      lowest = Math.min(lowest, top + sink);
+      const box = formBounds(
+        form.kind === 'ball'
+          ? { ...form, centre: place(form.centre) }
+          : { ...form, solid: mapPoints(form.solid, place) },
+      );
+      const mover = moving && part[i] >= 0 ? part[i] : whole[i];
+      lowest = Math.min(lowest, box.high[1] - (mover < 0 ? 0 : sinkOf(list, mover)));
     }
-  }
+  });
   return (lowest === Infinity ? 0 : lowest) - BELOW_GROUND;
 }

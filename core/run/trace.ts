@@ -1,9 +1,13 @@
 import { clearance, newClearance, newTouch, sweep, type Clearance, type Touch } from '../collision';
-import { poseCollider, posedBody, type Collider } from './collider';
-import { HOPPER_LIFT, HOPPER_RADIUS } from './hopper';
+import { STILL, onlyShifts, type Pose } from '../motion';
+import { rotate, NO_TURN } from '../geometry';
+import type { Collider } from './collider';
+import { liftOf, type Rounded } from './form';
 import { isAway } from './lock';
-import type { RunState } from './state';
-import { nearBox, type World } from './world';
+import { poseMover } from './mover';
+import { nearBox } from './near';
+import { SKIN, type RunState } from './state';
+import type { World } from './world';
 
 /** The first touch of a traced way, and what was touched. */
 export interface Contact extends Touch {
@@ -12,12 +16,17 @@ export interface Contact extends Touch {
 
 export const newContact = (): Contact => ({ ...newTouch(), collider: -1 });
 
+/** What moves a collider at the state's tick; one that stays has a still pose. */
+export const poseOf = (world: World, s: RunState, c: Collider): { pose: Pose; before: Pose } =>
+  c.mover < 0 ? REST : poseMover(world.movers, s, c.mover);
+const REST = { pose: STILL, before: STILL };
+
 /**
  * Moves the runner's body from a foot place by a displacement and finds the first solid it touches.
  * @param skip a collider to leave out, or -1
  * @returns whether anything is touched; `out` then holds the first touch
  */
-export function trace(
+export const trace = (
   world: World,
   s: RunState,
   x: number,
@@ -28,14 +37,36 @@ export function trace(
   dz: number,
   out: Contact,
   skip = -1,
+): boolean => traceBody(world, s, world.bodies[s.size], 0, x, y, z, dx, dy, dz, out, skip, -1);
+
+/**
+ * Moves any rounded body and finds the first solid it touches.
+ * @param keeper which neighbourhood is kept for it: 0 for the runner's own
+ * @param skip a collider, and `own` a piece, to leave out; or -1
+ */
+export function traceBody(
+  world: World,
+  s: RunState,
+  body: Rounded,
+  keeper: number,
+  x: number,
+  y: number,
+  z: number,
+  dx: number,
+  dy: number,
+  dz: number,
+  out: Contact,
+  skip: number,
+  own: number,
 ): boolean {
-  const x0 = dx < 0 ? x + dx : x;
-  const x1 = dx < 0 ? x : x + dx;
+  const { radius, half } = body;
+  const x0 = (dx < 0 ? x + dx : x) - radius;
+  const x1 = (dx < 0 ? x : x + dx) + radius;
   const y0 = dy < 0 ? y + dy : y;
-  const y1 = dy < 0 ? y : y + dy;
-  const z0 = dz < 0 ? z + dz : z;
-  const z1 = dz < 0 ? z : z + dz;
-  const { solids } = nearBox(world, x0, y0, z0, x1, y1, z1);
+  const y1 = (dy < 0 ? y : y + dy) + 2 * (radius + half);
+  const z0 = (dz < 0 ? z + dz : z) - radius;
+  const z1 = (dz < 0 ? z : z + dz) + radius;
+  const { solids } = nearBox(world, keeper, x0, y0, z0, x1, y1, z1);
   out.t = 1;
   out.top = -1;
   out.collider = -1;
@@ -45,17 +76,21 @@ export function trace(
     if (x1 < low[0] || x0 > high[0] || y1 < low[1] || y0 > high[1] || z1 < low[2] || z0 > high[2]) {
       continue;
     }
-    if (c.index === skip) continue;
-    if (c.lock >= 0 && isAway(world, s, c)) continue;
-    if (sweepCollider(c, s.tick, x, y, z, dx, dy, dz, out)) out.collider = c.index;
+    if (c.index === skip || c.piece === own) continue;
+    if (isAway(world, s, c)) continue;
+    if (c.oneWay) {
+      if (traceOneWay(world, s, body, c, x, y, z, dx, dy, dz, out)) out.collider = c.index;
+    } else if (sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, out)) out.collider = c.index;
   }
   return out.collider >= 0;
 }
 
-/** Sweeps the runner's body against one collider as it stands at a tick. */
+/** Sweeps a body against one collider as it stands at the state's tick. */
 export function sweepCollider(
+  world: World,
+  s: RunState,
+  body: Rounded,
   c: Collider,
-  tick: number,
   x: number,
   y: number,
   z: number,
@@ -64,44 +99,89 @@ export function sweepCollider(
   dz: number,
   out: Touch,
 ): boolean {
-  const cy = y + HOPPER_LIFT;
-  if (!c.motion) return sweep(posedBody(c), x, cy, z, dx, dy, dz, HOPPER_RADIUS, out);
-  poseCollider(c, tick);
-  if (c.motion.kind === 'slide') {
-    // A slide only shifts, so the resting body serves, seen from the shifted place.
-    const { shift } = c.pose;
-    return sweep(
-      posedBody(c),
-      x - shift[0],
-      cy - shift[1],
-      z - shift[2],
-      dx,
-      dy,
-      dz,
-      HOPPER_RADIUS,
-      out,
-    );
+  const cy = y + liftOf(body);
+  if (c.mover < 0) {
+    return sweep(c.bodies.at(STILL, body), x, cy, z, dx, dy, dz, body.radius, out);
   }
-  return sweep(posedBody(c), x, cy, z, dx, dy, dz, HOPPER_RADIUS, out);
+  const { pose } = poseMover(world.movers, s, c.mover);
+  const hull = c.bodies.at(pose, body);
+  if (!onlyShifts(pose)) return sweep(hull, x, cy, z, dx, dy, dz, body.radius, out);
+  // What only shifts is met at rest, seen from the shifted place.
+  const [ox, oy, oz] = pose.shift;
+  return sweep(hull, x - ox, cy - oy, z - oz, dx, dy, dz, body.radius, out);
 }
+
+/** How far within the plane of a one-way face a body still counts as before it, m. */
+const BEFORE = 1.5 * SKIN;
+/** Least part of its face's normal that a touch of a one-way face must have. */
+const FACING = 0.5;
+const passing = newTouch();
+
+/** Whether a body stands before a one-way face, so that the face may stop it; with a pose of its piece. */
+export function isBefore(
+  { oneWay }: Collider,
+  body: Rounded,
+  { turn, shift }: Pose,
+  x: number,
+  y: number,
+  z: number,
+): boolean {
+  const n = turn === NO_TURN ? oneWay!.normal : rotate(turn, oneWay!.normal);
+  const middle =
+    n[0] * (x - shift[0]) + n[1] * (y + liftOf(body) - shift[1]) + n[2] * (z - shift[2]);
+  return middle - body.radius - body.half * Math.abs(n[1]) - oneWay!.offset >= -BEFORE;
+}
+
+function traceOneWay(
+  world: World,
+  s: RunState,
+  body: Rounded,
+  c: Collider,
+  x: number,
+  y: number,
+  z: number,
+  dx: number,
+  dy: number,
+  dz: number,
+  out: Contact,
+): boolean {
+  if (s.drop === c.piece && s.tick - s.dropTick < DROP_TICKS) return false;
+  const { pose } = poseOf(world, s, c);
+  const n = pose.turn === NO_TURN ? c.oneWay!.normal : rotate(pose.turn, c.oneWay!.normal);
+  if (n[0] * dx + n[1] * dy + n[2] * dz >= 0) return false;
+  if (!isBefore(c, body, pose, x, y, z)) return false;
+  passing.t = out.t;
+  passing.top = out.top;
+  if (!sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, passing)) return false;
+  // Only its own side stops: who meets its rim from beside goes on.
+  if (passing.nx * n[0] + passing.ny * n[1] + passing.nz * n[2] < FACING) return false;
+  out.t = passing.t;
+  out.nx = passing.nx;
+  out.ny = passing.ny;
+  out.nz = passing.nz;
+  out.top = passing.top;
+  return true;
+}
+
+/** Ticks for which a runner that drops through a face is let through. */
+export const DROP_TICKS = 36;
 
 const scratch = newClearance();
 
-/** Signed distance from the runner's body to a collider at a tick; the result is reused. */
-export function gapTo(c: Collider, tick: number, x: number, y: number, z: number): Clearance {
-  const cy = y + HOPPER_LIFT;
-  if (!c.motion) return clearance(posedBody(c), x, cy, z, HOPPER_RADIUS, scratch);
-  poseCollider(c, tick);
-  if (c.motion.kind === 'slide') {
-    const { shift } = c.pose;
-    return clearance(
-      posedBody(c),
-      x - shift[0],
-      cy - shift[1],
-      z - shift[2],
-      HOPPER_RADIUS,
-      scratch,
-    );
-  }
-  return clearance(posedBody(c), x, cy, z, HOPPER_RADIUS, scratch);
+/** Signed distance from a body to a collider at the state's tick; the result is reused. */
+export function gapTo(
+  world: World,
+  s: RunState,
+  body: Rounded,
+  c: Collider,
+  x: number,
+  y: number,
+  z: number,
+): Clearance {
+  const cy = y + liftOf(body);
+  const { pose } = poseOf(world, s, c);
+  const hull = c.bodies.at(pose, body);
+  if (!onlyShifts(pose)) return clearance(hull, x, cy, z, body.radius, scratch);
+  const [ox, oy, oz] = pose.shift;
+  return clearance(hull, x - ox, cy - oy, z - oz, body.radius, scratch);
 }

@@ -1,23 +1,38 @@
-import type { Course, CourseKind, Piece } from '../course';
-import type { Vec3 } from '../geometry';
-import { STILL } from '../motion';
-import { cairnNumber, registerModels, touches, worldMotion, worldShapes } from '../pieces';
-import { reach, type Collider } from './collider';
+import type { Course, CourseKind, Link, Piece } from '../course';
+import { cosDeg, mapPoints, rotate, sinDeg, type Vec3 } from '../geometry';
+import {
+  cairnNumber,
+  contactShapes,
+  familyOf,
+  registerModels,
+  specOf,
+  toWorld,
+  turnOf,
+  type Shape,
+} from '../pieces';
+import type { Collider, Hurt, OneWay } from './collider';
+import { Bodies, formBounds, type Rounded } from './form';
 import { Grid } from './grid';
-import { hopperOf, type Hopper } from './hopper';
 import { lockOf, type Lock } from './lock';
+import { moversOf, reachOf, type Mover } from './mover';
+import { newNear, type Near } from './near';
+import { runnerOf, type Runner } from './runner';
+import { throwingOf, USUAL_MOST, type Throwing } from './throwing';
 import { tideLine } from './tide';
 
-/** Where a run begins or goes on: the foot's place and the heading in degrees about y. */
+/** Where a run begins or goes on: the foot's place, the heading in degrees about y, and the way ahead. */
 export interface Spot {
   readonly at: Vec3;
   readonly heading: number;
+  readonly ahead: Vec3;
 }
 
 /** A checkpoint: its piece's number in the course's order and where a run goes on from it. */
 export interface Checkpoint extends Spot {
   readonly piece: number;
   readonly number: number;
+  /** Whether a return to it has everything as it was then. */
+  readonly restores: boolean;
 }
 
 /**
@@ -28,43 +43,64 @@ export interface World {
   /** The course's pieces in order of id: the order in the file changes nothing. */
   readonly pieces: readonly Piece[];
   readonly colliders: readonly Collider[];
-  readonly hopper: Hopper;
+  readonly runner: Runner;
+  /** The runner's body, as large as usual first, then in each other size. */
+  readonly bodies: readonly Rounded[];
+  /** Downward acceleration, m/s². */
+  readonly gravity: number;
   readonly start: Spot;
+  /** Where each leg begins. */
+  readonly starts: readonly Spot[];
+  readonly legs: number;
   readonly checkpoints: readonly Checkpoint[];
-  /** Pickups by their piece, in order. */
+  /** Whether checkpoints must be taken in turn. */
+  readonly ordered: boolean;
+  /** Pickups by their piece, in order, and after how many ticks each is back; 0 for never. */
   readonly pickups: readonly number[];
+  readonly respawns: readonly number[];
   /** Portals by their piece, in order. */
   readonly portals: readonly number[];
   readonly locks: readonly Lock[];
+  /** For each piece its lock, or -1. */
+  readonly pieceLocks: Int32Array;
+  readonly movers: readonly Mover[];
+  /** For each piece what carries all of it, or -1. */
+  readonly pieceMovers: Int32Array;
+  /** Numbers that driven movers keep. */
+  readonly drives: number;
+  /** Movers that follow the runner, and those that sleep. */
+  readonly followers: readonly Mover[];
+  readonly wakers: readonly Mover[];
+  readonly throwers: readonly Throwing[];
+  /** Copies there may be at once. */
+  readonly copies: number;
+  readonly links: readonly Link[];
+  /** Whether anything breaks. */
+  readonly breaking: boolean;
+  /** Seconds of a beat and to the first. */
+  readonly beat: { readonly seconds: number; readonly offset: number };
   /** What ends a run. */
   readonly kind: CourseKind;
-  /** Times round, of laps; ticks within the goal, of holding it. */
+  /** Times round, of laps; ticks within the goal, of holding it; ticks a run may take, or 0. */
   readonly laps: number;
   readonly holdTicks: number;
+  readonly limit: number;
   /** Height of the tide line, m. */
   readonly tide: number;
   /** The depth (z) the runner keeps to, or null where it may go anywhere. */
   readonly lane: number | null;
-  readonly near: Near;
-}
-
-/** The colliders about the runner, kept until it leaves the box they were gathered for. */
-export interface Near {
+  /** Place in `bodies` of a size. */
+  readonly sizeOf: (part: number) => number;
   readonly grid: Grid;
-  x0: number;
-  y0: number;
-  z0: number;
-  x1: number;
-  y1: number;
-  z1: number;
-  solids: Collider[];
-  movers: Collider[];
-  sensors: Collider[];
+  readonly nears: Near[];
+  /** What was touched within the tick: pieces, and the closing speed of each, m/s. */
+  readonly touching: { readonly pieces: number[]; readonly speeds: number[] };
 }
 
 /** Times round and seconds within the goal when the maker says nothing. */
 export const DEFAULT_LAPS = 3;
 export const DEFAULT_HOLD = 10;
+export const DEFAULT_GRAVITY = 22;
 
 /** Thrown when a course cannot be run at all. */
 export class NotRunnable extends Error {
@@ -81,114 +117,169 @@ export class NotRunnable extends Error {
 export function buildWorld(course: Course): World {
   registerModels(course);
   const pieces = [...course.pieces].sort((a, b) => (a.id < b.id ? -1 : 1));
-  const first = pieces.find((piece) => piece.family === 'start');
-  if (!first) throw new NotRunnable('The course has no start.');
-  const lane = course.space === 'side-on' ? first.at[2] : null;
+  const numberOf = (piece: Piece, key: string) => specOf(familyOf(piece.family), piece).number(key);
+  const beginnings = pieces
+    .filter(({ family }) => family === 'start')
+    .map((piece) => ({ piece, leg: numberOf(piece, 'leg') }))
+    .sort((a, b) => a.leg - b.leg);
+  if (beginnings.length === 0) throw new NotRunnable('The course has no start.');
+  const lane = course.space === 'side-on' ? beginnings[0].piece.at[2] : null;
+  const starts = beginnings
+    .filter(({ leg }, i) => i === 0 || leg !== beginnings[i - 1].leg)
+    .map(({ piece }) => spotOf(piece, lane));
 
+  const movers = moversOf(course, pieces);
   const colliders: Collider[] = [];
   const checkpoints: Checkpoint[] = [];
   const pickups: number[] = [];
   const portals: number[] = [];
   const locks: Lock[] = [];
+  const pieceLocks = new Int32Array(pieces.length).fill(-1);
+  const parts = new Set<number>();
   pieces.forEach((piece, index) => {
-    const motion = worldMotion(piece) ?? null;
-    const shapes = touches(course, piece) ? worldShapes(piece) : [];
+    const shapes = contactShapes(course, piece);
+    const turn = turnOf(piece);
+    const place = toWorld(piece);
+    const barred = shapes.some(({ role }) => role === 'goal');
+    if (barred) pieceLocks[index] = locks.push(lockOf(piece, 'barred')) - 1;
     for (const shape of shapes) {
-      if (shape.lock) locks.push(lockOf(piece, shape.lock));
-      const moves = shape.moving ? motion : null;
+      if (shape.lock) pieceLocks[index] = locks.push(lockOf(piece, shape.lock)) - 1;
+      const form = placedForm(shape, place);
+      const mover =
+        shape.moving && movers.part[index] >= 0 ? movers.part[index] : movers.whole[index];
+      const { low, high } = reachOf(movers.list, mover, formBounds(form));
+      const { field } = shape;
+      if (field?.kind === 'size') parts.add(field.part);
       colliders.push({
         index: colliders.length,
         piece: index,
         role: shape.role,
-        form: shape.form,
+        form,
         surface: shape.surface,
-        lock: shape.lock ? locks.length - 1 : -1,
-        motion: moves,
-        ...reach(shape.form, moves),
-        body: null,
-        bodyTick: -1,
-        pose: STILL,
-        before: STILL,
-        poseTick: -1,
+        field: field && 'along' in field ? { ...field, along: rotate(turn, field.along) } : field,
+        hurt: hurtOf(piece),
+        oneWay: piece.oneWay && shape.role === 'solid' ? oneWayOf(piece, form) : null,
+        lock: pieceLocks[index],
+        mover,
+        low: low.map((v) => v - MARGIN) as unknown as Vec3,
+        high: high.map((v) => v + MARGIN) as unknown as Vec3,
+        bodies: new Bodies(form),
       });
     }
     if (piece.family === 'cairn') {
-      const number = cairnNumber(piece);
-      checkpoints.push({ ...spotOf(piece, lane), piece: index, number });
+      const restores = specOf(familyOf('cairn'), piece).choice('resets') === 'resets';
+      checkpoints.push({
+        ...spotOf(piece, lane),
+        piece: index,
+        number: cairnNumber(piece),
+        restores,
+      });
     }
     if (shapes.some(({ role }) => role === 'pickup')) pickups.push(index);
     if (shapes.some(({ role }) => role === 'portal')) portals.push(index);
   });
 
+  const runner = runnerOf(course.runner);
+  const links = course.links ?? [];
+  for (const { effects } of links) {
+    for (const { kind, value } of effects) if (kind === 'size' && value) parts.add(value);
+  }
+  const sizes = [...parts].sort((a, b) => a - b).slice(0, MOST_SIZES);
+  const bodies = [1, ...sizes].map((part, index): Rounded => ({
+    index,
+    radius: runner.body.radius * part,
+    half: runner.body.half * part,
+  }));
+
+  const throwers: Throwing[] = [];
+  let copies = 0;
+  pieces.forEach((piece, index) => {
+    if (!piece.thrower) return;
+    const [w, h] = specOf(familyOf(piece.family), piece).size;
+    const extents = { up: h * 0.75, ahead: w / 2 + piece.thrower.size / 2 };
+    const clock = movers.whole[index];
+    throwers.push(throwingOf(course, piece, index, copies, clock, bodies.length, extents));
+    copies += piece.thrower.most ?? USUAL_MOST;
+  });
+
   return {
     pieces,
     colliders,
-    hopper: hopperOf(course.runner.settings),
-    start: spotOf(first, lane),
+    runner,
+    bodies,
+    gravity: course.gravity ?? DEFAULT_GRAVITY,
+    start: starts[0],
+    starts,
+    legs: course.legs ? Math.min(course.legs.length, starts.length) : 0,
     checkpoints,
+    ordered: course.order !== 'free',
     pickups,
+    respawns: pickups.map((index) => Math.round((pieces[index].respawn ?? 0) * 120)),
     portals,
     locks,
+    pieceLocks,
+    movers: movers.list,
+    pieceMovers: movers.whole,
+    drives: movers.drives,
+    followers: movers.list.filter(({ driven }) => driven && driven.kind !== 'drift'),
+    wakers: movers.list.filter(({ wake }) => wake),
+    throwers,
+    copies,
+    links,
+    breaking: pieces.some(({ breaks }) => breaks),
+    beat: { seconds: 60 / (course.tempo?.beats ?? 120), offset: course.tempo?.offset ?? 0 },
     kind: course.kind,
     laps: course.laps ?? DEFAULT_LAPS,
     holdTicks: Math.round((course.hold ?? DEFAULT_HOLD) * 120),
+    limit: Math.round((course.limit ?? 0) * 120),
     tide: tideLine(course),
     lane,
-    near: {
-      grid: new Grid(colliders),
-      ...{ x0: 1, y0: 1, z0: 1, x1: 0, y1: 0, z1: 0 },
-      solids: [],
-      movers: [],
-      sensors: [],
-    },
+    sizeOf: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
+    grid: new Grid(colliders),
+    nears: Array.from({ length: 1 + copies }, newNear),
+    touching: { pieces: [], speeds: [] },
   };
 }
 
-const spotOf = (piece: Piece, lane: number | null): Spot => ({
-  at: [piece.at[0], piece.at[1], lane ?? piece.at[2]],
-  heading: piece.turn?.[1] ?? 0,
+/** Room left about every box, for touches at a skin's distance, m. */
+const MARGIN = 0.02;
+/** Most other sizes the runner may have in a course. */
+const MOST_SIZES = 8;
+
+/** A shape's form in the world, at rest. */
+const placedForm = ({ form }: Shape, place: (p: Vec3) => Vec3): Shape['form'] =>
+  form.kind === 'ball'
+    ? { ...form, centre: place(form.centre) }
+    : { ...form, solid: mapPoints(form.solid, place) };
+
+const hurtOf = ({ hurt }: Piece): Hurt => ({
+  does: hurt?.does ?? 'back',
+  force: hurt?.force ?? (hurt?.does === 'slow' ? 1.5 : 9),
 });
 
-/** How far beyond what is asked for the neighbourhood is gathered, m. */
-const MARGIN = 2;
-
-/** The colliders that may touch a runner whose foot stays within the box. */
-export function nearBox(
-  world: World,
-  x0: number,
-  y0: number,
-  z0: number,
-  x1: number,
-  y1: number,
-  z1: number,
-): Near {
-  const { near } = world;
-  if (
-    x0 >= near.x0 &&
-    y0 >= near.y0 &&
-    z0 >= near.z0 &&
-    x1 <= near.x1 &&
-    y1 <= near.y1 &&
-    z1 <= near.z1
-  ) {
-    return near;
-  }
-  near.x0 = x0 - MARGIN;
-  near.y0 = y0 - MARGIN;
-  near.z0 = z0 - MARGIN;
-  near.x1 = x1 + MARGIN;
-  near.y1 = y1 + MARGIN;
-  near.z1 = z1 + MARGIN;
-  near.solids = [];
-  near.movers = [];
-  near.sensors = [];
-  for (const index of near.grid.near(near.x0, near.y0, near.z0, near.x1, near.y1, near.z1)) {
-    const collider = world.colliders[index];
-    if (collider.role !== 'solid') near.sensors.push(collider);
-    else {
-      near.solids.push(collider);
-      if (collider.motion) near.movers.push(collider);
-    }
-  }
-  return near;
+function oneWayOf(piece: Piece, form: Shape['form']): OneWay {
+  const { side, drop } = piece.oneWay!;
+  const normal = rotate(turnOf(piece), [-sinDeg(side), cosDeg(side), 0]);
+  const points = form.kind === 'ball' ? [form.centre] : form.solid.points;
+  const own = form.kind === 'ball' ? form.radius : (form.round ?? 0);
+  const offset = Math.max(
+    ...points.map((p) => normal[0] * p[0] + normal[1] * p[1] + normal[2] * p[2]),
+  );
+  return { normal, offset: offset + own, drop: drop === true };
 }
+
+const spotOf = (piece: Piece, lane: number | null): Spot => {
+  const heading = piece.turn?.[1] ?? 0;
+  return {
+    at: [piece.at[0], piece.at[1], lane ?? piece.at[2]],
+    heading,
+    ahead: [cosDeg(heading), 0, -sinDeg(heading)],
+  };
+};
+
+/** A place to begin at. */
+export const spotAt = (at: Vec3, heading = 0): Spot => ({
+  at,
+  heading,
+  ahead: [cosDeg(heading), 0, -sinDeg(heading)],
+});

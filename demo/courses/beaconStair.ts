@@ -37,7 +37,6 @@ function stair(course: Course): Course {
     at: [0, 0, 0],
     size: [16.8, RISE, 16.8],
     params: { hole: 12, sweep: TREAD },
-    look: { material: 'slate' },
   };
   // A ring's part goes clockwise from x; turned back by its own width it begins there.
   const laid = layPieces(course, [{ ...first, turn: [0, TREAD, 0] }]);
@@ -47,7 +46,7 @@ function stair(course: Course): Course {
     new Set([id]),
     [0, 0],
     TREADS,
-    TREADS * TREAD * (1 - 1 / TREADS),
+    TREADS * TREAD,
     RISE,
   );
   const treads = whole.pieces.filter(({ family }) => family === 'ring');
@@ -62,7 +61,7 @@ function build(): Course {
     family: 'tower',
     at: [0, -1.6 + i * 5.9, 0],
     size: [11.2 - i * 0.4, 5.9, 11.2 - i * 0.4],
-    ...(i % 2 ? { look: { material: 'slate' as const } } : {}),
+    look: { material: 'slate' },
   }));
   const quay: PieceInHand[] = [
     { family: 'block', at: [9.4, -3.2, 4.4], size: [9, 3.2, 8], look: { material: 'slate' } },

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Course, CourseKind, CourseSpace, HopperSettings } from '@/core/course';
+import type { Course, CourseKind, CourseSpace } from '@/core/course';
 import { expectationOf, intendedWay } from '@/core/route';
-import { DEFAULT_HOLD, DEFAULT_LAPS, HOPPER_DEFAULTS, tideLine } from '@/core/run';
+import { DEFAULT_HOLD, DEFAULT_LAPS, tideLine } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { useLay } from './layStore';
+import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
 import { VersionsSheet } from './VersionsSheet';
 
@@ -19,11 +20,6 @@ const SPACES: readonly { value: CourseSpace; label: string }[] = [
   { value: 'side-on', label: 'Side-on' },
   { value: 'free', label: 'Free-roaming' },
 ];
-const DIALS = [
-  { key: 'topSpeed', label: 'Top speed', unit: 'm/s', step: 0.5, min: 1, max: 30 },
-  { key: 'jumpHeight', label: 'Jump height', unit: 'm', step: 0.1, min: 0.2, max: 10 },
-  { key: 'gravity', label: 'Gravity', unit: 'm/s²', step: 1, min: 3, max: 60 },
-] as const;
 const TARGETS = [
   { key: 'steady', label: 'Steady' },
   { key: 'brisk', label: 'Brisk' },
@@ -37,19 +33,6 @@ export function PlanPanel() {
   const sketching = useLay((s) => s.sketching !== null);
   const set = (change: Partial<Course>, merge?: string) =>
     edit((before) => ({ ...before, ...change }), merge);
-  const setRunner = (key: keyof HopperSettings, value: number) => {
-    const settings = { ...course.runner.settings, [key]: value };
-    if (value === HOPPER_DEFAULTS[key as keyof typeof HOPPER_DEFAULTS]) delete settings[key];
-    set(
-      {
-        runner: {
-          ...course.runner,
-          settings: Object.keys(settings).length > 0 ? settings : undefined,
-        },
-      },
-      `runner ${key}`,
-    );
-  };
   const targets = course.targets ?? { steady: 60, brisk: 45, swift: 30 };
   // What is drawn over the course and what is said of it belong together: the rest steps back.
   if (sketching) return <SketchPanel />;
@@ -100,19 +83,7 @@ export function PlanPanel() {
       />
       <Expected />
       <SketchPanel />
-      <View>
-        <Words as="smallStrong">Hopper</Words>
-        {DIALS.map(({ key, label, unit, step, min, max }) => (
-          <NumberField
-            key={key}
-            label={label}
-            unit={unit}
-            step={step}
-            value={Number(course.runner.settings?.[key] ?? HOPPER_DEFAULTS[key])}
-            onChange={(value) => setRunner(key, within(label, value, min, max, unit))}
-          />
-        ))}
-      </View>
+      <RunnerOptions />
       <View>
         <Words as="smallStrong">Targets</Words>
         {TARGETS.map(({ key, label }) => (

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Spot } from '@/core/run';
+import { spotAt, type Spot } from '@/core/run';
 import { Button, Fault, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { FinishPanel } from '../run/FinishPanel';
@@ -20,7 +20,7 @@ import { SPACE } from '../theme';
 function toSpot(from: string | undefined): Spot | undefined {
   const at = from?.split(',').map(Number);
   if (at?.length !== 3 || at.some((v) => !Number.isFinite(v))) return undefined;
-  return { at: [at[0], at[1], at[2]], heading: 0 };
+  return spotAt([at[0], at[1], at[2]]);
 }
 
 /** The maker's own run of the open course. */

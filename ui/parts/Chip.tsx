@@ -7,7 +7,7 @@ interface ChipProps {
   readonly on: boolean;
   readonly onPress: () => void;
   /** One of a set of answers, or one of a row of groups to look into. */
-  readonly role: 'radio' | 'tab';
+  readonly role: 'radio' | 'tab' | 'checkbox';
 }
 
 /** A rounded button that is one of several: outlined and filled when it is the one. */

@@ -10,14 +10,25 @@ const LEAST_LENGTH = 0.3;
  * linear problem (weighted least norm); what would become too short is held and the rest solved again.
  * @returns the steps closed, or null when they cannot be
  */
-export function closeRound(
+export const closeRound = (
   start: Pose,
   steps: readonly Step[],
   leastRadius: number,
+): Step[] | null =>
+  // Round radii are kept where the straights can do it alone.
+  closeBy(start, steps, leastRadius, (step) => step.kind === 'straight') ??
+  closeBy(start, steps, leastRadius, () => true);
+
+/** Closes the round by the steps that may change. */
+function closeBy(
+  start: Pose,
+  steps: readonly Step[],
+  leastRadius: number,
+  may: (step: Step) => boolean,
 ): Step[] | null {
   const rays = raysOf(start, steps);
   const values = steps.map((step) => (step.kind === 'straight' ? step.length : step.radius));
-  const held = new Set<number>();
+  const held = new Set(steps.flatMap((step, i) => (may(step) ? [] : [i])));
   for (let round = 0; round < 12; round++) {
     const [ex, ez] = endOffset(rays, values);
     if (ex * ex + ez * ez < 1e-24) break;

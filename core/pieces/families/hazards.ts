@@ -8,8 +8,8 @@ import {
   type Polyhedron,
   type Vec3,
 } from '../../geometry';
-import type { Ease, Motion } from '../../motion';
-import type { ChoiceParam, Family, NumberParam, Spec } from '../family';
+import type { Ease } from '../../motion';
+import type { ChoiceParam, Family, NumberParam, OwnMotion, Spec } from '../family';
 import {
   at,
   boxAt,
@@ -41,21 +41,31 @@ export const ease: ChoiceParam = oneOf('ease', 'Pace', {
   even: 'Even',
 });
 
+/** What the period is counted in. */
+export const counted: ChoiceParam = oneOf('counted', 'Period in', {
+  seconds: 'Seconds',
+  beats: 'Beats',
+});
+export const inBeats = ({ choice }: Spec) =>
+  choice('counted') === 'beats' ? { beats: true as const } : {};
+
 /** What every motion of a family is timed by. */
-export const timedBy = ({ number, choice }: Spec) => ({
-  period: number('period'),
-  phase: number('phase'),
-  ease: choice('ease') as Ease,
+export const timedBy = (spec: Spec) => ({
+  period: spec.number('period'),
+  phase: spec.number('phase'),
+  ease: spec.choice('ease') as Ease,
+  ...inBeats(spec),
 });
 /** Timing of something that goes round at one pace. */
-const roundBy = ({ number, choice }: Spec, axis: Vec3, pivot: Vec3): Motion => ({
+export const roundBy = (spec: Spec, axis: Vec3, pivot: Vec3): OwnMotion => ({
   kind: 'spin',
   axis,
   pivot,
-  turns: choice('way') === 'back' ? -1 : 1,
-  period: number('period'),
-  phase: number('phase'),
+  turns: spec.choice('way') === 'back' ? -1 : 1,
+  period: spec.number('period'),
+  phase: spec.number('phase'),
   ease: 'even',
+  ...inBeats(spec),
 });
 export const way = oneOf('way', 'Goes round', { on: 'Anticlockwise', back: 'Clockwise' });
 
@@ -124,7 +134,7 @@ const spikes: Family = {
   material: 'slate',
   size: [2, 0.9, 2],
   sizable: true,
-  params: [seconds('period', 'Period', 3), phase, ease],
+  params: [seconds('period', 'Period', 3), counted, phase, ease],
   build: (spec) => {
     const [w, h, d] = spec.size;
     const across = Math.max(1, Math.min(20, Math.round(w / 0.5)));
@@ -168,6 +178,7 @@ const arm: Family = {
     metres('length', 'Length', 2.6, 1.2, 14, 0.1),
     degrees('swing', 'Swing to each side', 60, 5, 170, 5),
     seconds('period', 'Period', 3.2),
+    counted,
     phase,
     ease,
   ],
@@ -218,6 +229,7 @@ const roller: Family = {
     metres('radius', 'Radius', 0.6, 0.2, 4, 0.1),
     metres('span', 'Length', 3, 0.4, 20),
     seconds('period', 'Period', 2),
+    counted,
     phase,
     way,
   ],
@@ -258,6 +270,7 @@ const saw: Family = {
   params: [
     metres('radius', 'Radius', 1, 0.3, 6, 0.1),
     seconds('period', 'Period', 1.2),
+    counted,
     phase,
     way,
   ],
@@ -301,6 +314,7 @@ const crusher: Family = {
     metres('height', 'Hangs at', 3.4, 1.2, 20),
     metres('drop', 'Comes down', 2.8, 0.2, 20),
     seconds('period', 'Period', 3),
+    counted,
     phase,
     ease,
   ],
@@ -343,7 +357,7 @@ const jet = (
   material,
   size: [1, 3, 1],
   sizable: true,
-  params: [seconds('period', 'Period', 4), phase, ease],
+  params: [seconds('period', 'Period', 4), counted, phase, ease],
   build: (spec) => {
     const [w, h, d] = spec.size;
     const base = Math.min(0.2, h / 6);
@@ -385,6 +399,7 @@ const lightBeam: Family = {
     metres('height', 'Height', 0.7, 0.2, 20, 0.1),
     degrees('swing', 'Sweeps to each side', 50, 5, 170, 5),
     seconds('period', 'Period', 5),
+    counted,
     phase,
     ease,
   ],
@@ -426,6 +441,7 @@ const barrel: Family = {
     metres('radius', 'Radius', 0.5, 0.2, 3, 0.1),
     metres('span', 'Rolls', 6, 0.5, 60),
     seconds('period', 'Period', 4),
+    counted,
     phase,
     ease,
   ],
@@ -468,6 +484,7 @@ const whirl: Family = {
     metres('height', 'Height', 0.6, 0.2, 10, 0.1),
     oneOf('arms', 'Arms', { two: 'Two', one: 'One', four: 'Four' }),
     seconds('period', 'Period', 3.5),
+    counted,
     phase,
     way,
   ],

@@ -6,6 +6,7 @@ export { TRACK } from './track';
 export { HAZARDS } from './hazards';
 export { MOVERS } from './movers';
 export { MARKS } from './marks';
+export { REGIONS } from './regions';
 export { SCENERY } from './scenery';
 export { DRAWN } from './drawn';
 export { cairn } from './marks';

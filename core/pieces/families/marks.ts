@@ -12,6 +12,12 @@ import {
 import type { Family, Part, Tone } from '../family';
 import { at, boxAt, count, cutSlab, made, metres, oneOf, seen } from '../make';
 
+/** Which leg of a course with several a start or goal belongs to. */
+const leg = count('leg', 'Leg', 1, 1, 18);
+
+/** What keeps a goal or gate shut, and how much of it is asked for. */
+const amount = count('amount', 'How many', 5, 1, 10_000);
+
 /** A pole with a pennant flying towards x, its foot at the place given. */
 const flag = (foot: Vec3, height: number): Part[] => [
   { solid: at(box([-0.045, 0, -0.045], [0.045, height, 0.045]), foot), tone: 'timber' },
@@ -39,7 +45,7 @@ const start: Family = {
   material: 'slate',
   size: [1.2, 2, 1.2],
   sizable: false,
-  params: [],
+  params: [leg],
   build: ({ tone }) => ({
     parts: [
       { solid: prism(regularOutline(8, 0.55), 0, 0.05), tone },
@@ -58,7 +64,14 @@ export const cairn: Family = {
   material: 'stone',
   size: [1.2, 3, 3],
   sizable: false,
-  params: [count('number', 'Number', 1, 1, 99), metres('gate', 'Gate height', 4, 1, 20, 0.5)],
+  params: [
+    count('number', 'Number', 1, 1, 99),
+    metres('gate', 'Gate height', 4, 1, 20, 0.5),
+    oneOf('resets', 'On a return', {
+      keeps: 'All stays as it is',
+      resets: 'All is as it was here',
+    }),
+  ],
   build: ({ tone, number }) => {
     const courses = [0.52, 0.43, 0.33, 0.23];
     const pile = courses.map((radius, i) =>
@@ -94,7 +107,16 @@ const lantern: Family = {
   material: 'timber',
   size: [1.2, 2.6, 2.4],
   sizable: false,
-  params: [],
+  params: [
+    leg,
+    oneOf('opens', 'Opens', {
+      always: 'Always',
+      count: 'When enough is gathered',
+      worth: 'When enough worth is gathered',
+      link: 'By a link',
+    }),
+    amount,
+  ],
   build: ({ tone }) => ({
     parts: [
       { solid: box([-0.09, 0, -0.79], [0.09, 1.9, -0.61]), tone },
@@ -191,7 +213,14 @@ const portal: Family = {
   material: 'slate',
   size: [0.4, 2.4, 2],
   sizable: false,
-  params: [pair],
+  params: [
+    pair,
+    oneOf('exits', 'Leads to', {
+      next: 'The next of its number',
+      chance: 'One by chance, each once before any again',
+    }),
+    oneOf('speed', 'Speed', { keeps: 'Kept', stops: 'Lost' }),
+  ],
   build: ({ tone }) => {
     const sides = [0, 1, 2, 3, 4, 5, 6, 7].map((i) => {
       const ring = regularOutline(8, 1.2);
@@ -220,7 +249,16 @@ const gate: Family = {
   material: 'timber',
   size: [0.4, 2.4, 2.4],
   sizable: true,
-  params: [pair],
+  params: [
+    pair,
+    oneOf('opens', 'Opens', {
+      pair: 'By a switch of its number',
+      count: 'When enough is gathered',
+      worth: 'When enough worth is gathered',
+      link: 'By a link',
+    }),
+    amount,
+  ],
   build: ({ size: [w, h, d], tone }) => {
     const post = Math.min(0.24, d / 6);
     const bars = Math.max(2, Math.round((d - 2 * post) / 0.35));

@@ -15,7 +15,7 @@ import {
   seen,
   standingBox,
 } from '../make';
-import { ease, phase, timedBy, way } from './hazards';
+import { counted, ease, phase, roundBy, timedBy, way } from './hazards';
 
 const directions: Record<string, Vec3> = { along: [1, 0, 0], up: [0, 1, 0], across: [0, 0, 1] };
 
@@ -31,6 +31,7 @@ const drift: Family = {
     metres('span', 'Travel', 4, 0.1, 60),
     oneOf('direction', 'Goes', { along: 'Along', up: 'Up', across: 'Across' }),
     seconds('period', 'Period', 6),
+    counted,
     phase,
     ease,
   ],
@@ -54,7 +55,13 @@ const lift: Family = {
   material: 'mover',
   size: [2, 0.4, 2],
   sizable: true,
-  params: [metres('span', 'Lifts', 4, 0.1, 60), seconds('period', 'Period', 6), phase, ease],
+  params: [
+    metres('span', 'Lifts', 4, 0.1, 60),
+    seconds('period', 'Period', 6),
+    counted,
+    phase,
+    ease,
+  ],
   build: (spec) => {
     const [w, h, d] = spec.size;
     const span = spec.number('span');
@@ -84,7 +91,7 @@ const turntable: Family = {
   material: 'mover',
   size: [4, 0.4, 4],
   sizable: true,
-  params: [seconds('period', 'Period', 8), phase, way],
+  params: [seconds('period', 'Period', 8), counted, phase, way],
   build: (spec) => {
     const [w, h, d] = spec.size;
     return made(
@@ -103,15 +110,7 @@ const turntable: Family = {
         ),
       ],
       [],
-      {
-        kind: 'spin',
-        axis: [0, 1, 0],
-        pivot: [0, 0, 0],
-        turns: spec.choice('way') === 'back' ? -1 : 1,
-        period: spec.number('period'),
-        phase: spec.number('phase'),
-        ease: 'even',
-      },
+      roundBy(spec, [0, 1, 0], [0, 0, 0]),
     );
   },
 };
@@ -124,7 +123,13 @@ const seesaw: Family = {
   material: 'mover',
   size: [5, 1, 1.6],
   sizable: true,
-  params: [degrees('swing', 'Tilts', 14, 2, 35, 1), seconds('period', 'Period', 4), phase, ease],
+  params: [
+    degrees('swing', 'Tilts', 14, 2, 35, 1),
+    seconds('period', 'Period', 4),
+    counted,
+    phase,
+    ease,
+  ],
   build: (spec) => {
     const [w, h, d] = spec.size;
     const thick = Math.min(0.2, h / 3);
@@ -162,7 +167,13 @@ const bob: Family = {
   material: 'timber',
   size: [2.4, 0.6, 2.4],
   sizable: true,
-  params: [metres('span', 'Bobs', 0.5, 0.1, 6, 0.1), seconds('period', 'Period', 3), phase, ease],
+  params: [
+    metres('span', 'Bobs', 0.5, 0.1, 6, 0.1),
+    seconds('period', 'Period', 3),
+    counted,
+    phase,
+    ease,
+  ],
   build: (spec) => {
     const [w, h, d] = spec.size;
     const logs = Math.max(2, Math.min(10, Math.round(d / 0.5)));
@@ -254,6 +265,7 @@ const windmill: Family = {
     metres('radius', 'Radius', 2.6, 1, 12, 0.1),
     metres('span', 'Width', 1.6, 0.4, 8),
     seconds('period', 'Period', 10),
+    counted,
     phase,
     way,
   ],
@@ -290,15 +302,7 @@ const windmill: Family = {
         ),
       ],
       [],
-      {
-        kind: 'spin',
-        axis: [0, 0, 1],
-        pivot: hub,
-        turns: spec.choice('way') === 'back' ? -1 : 1,
-        period: spec.number('period'),
-        phase: spec.number('phase'),
-        ease: 'even',
-      },
+      roundBy(spec, [0, 0, 1], hub),
     );
   },
 };

@@ -1,0 +1,44 @@
+import * as v from 'valibot';
+import { CourseSchema, RunnerSettingsSchema, type Course } from '../course';
+
+/** Settings of a runner that are numbers. */
+export type RunnerDial =
+  | 'topSpeed'
+  | 'acceleration'
+  | 'jumpHeight'
+  | 'grip'
+  | 'bounce'
+  | 'brake'
+  | 'turnRadius'
+  | 'air'
+  | 'strength'
+  | 'friction';
+
+/** The course for another runner; settings that say nothing are left out. */
+export function setRunner(course: Course, { kind, settings }: Course['runner']): Course {
+  const told = settings && Object.keys(settings).length > 0 ? { settings } : {};
+  return { ...course, runner: { kind, ...told } };
+}
+
+/**
+ * The course with one figure of its runner, or its gravity, set; left out when it is the usual one.
+ * @throws RangeError in words when the figure is out of its range
+ */
+export function setRunnerSetting(
+  course: Course,
+  key: RunnerDial | 'gravity',
+  value: number,
+  usual: number,
+): Course {
+  const entries: Record<string, v.GenericSchema> = RunnerSettingsSchema.entries;
+  const schema = key === 'gravity' ? CourseSchema.entries.gravity : entries[key];
+  const checked = v.safeParse(schema, value);
+  if (!checked.success) throw new RangeError(`The value ${checked.issues[0].message}.`);
+  if (key === 'gravity') {
+    const { gravity: _, ...rest } = course;
+    return value === usual ? (rest as Course) : { ...course, gravity: value };
+  }
+  const { [key]: _, ...rest } = course.runner.settings ?? {};
+  const settings = value === usual ? rest : { ...rest, [key]: value };
+  return setRunner(course, { ...course.runner, settings });
+}

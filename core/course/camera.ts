@@ -1,0 +1,29 @@
+import * as v from 'valibot';
+import { between, coordinate, oneOf, triple } from './values';
+
+export const CAMERAS = ['side', 'behind', 'above', 'fixed'] as const;
+
+/** How players see the course. */
+export const CameraSchema = v.looseObject({
+  kind: oneOf(CAMERAS, 'camera'),
+  /** Metres from the runner to the eye. */
+  distance: v.optional(between(2, 120)),
+  /** Degrees by which it looks down. */
+  pitch: v.optional(between(-20, 89)),
+  /** Metres it looks ahead of the runner. */
+  ahead: v.optional(between(0, 20)),
+  /** Where a camera that stays stands. */
+  at: v.optional(triple(coordinate)),
+});
+
+/** A view the maker keeps for the course's picture. */
+export const PictureViewSchema = v.looseObject({
+  at: triple(coordinate),
+  target: triple(coordinate),
+  /** Degrees of view from top to bottom. */
+  field: between(10, 100),
+});
+
+export type CourseCamera = v.InferOutput<typeof CameraSchema>;
+export type CameraKind = CourseCamera['kind'];
+export type PictureView = v.InferOutput<typeof PictureViewSchema>;

@@ -1,0 +1,125 @@
+import { add, scale, sub, type Vec3 } from '../geometry';
+import type { PathMotion } from '../course';
+import { eased, type Ease } from './wave';
+
+/** One stretch of a way: along chords of it within a time, or a wait. */
+interface Leg {
+  readonly from: number;
+  readonly time: number;
+  /** Points along it, and how far each is from the first, m. */
+  readonly points: readonly Vec3[];
+  readonly along: readonly number[];
+}
+
+/** A drawn way as a function of time: metres off the piece's place. */
+export interface Way {
+  readonly kind: 'way';
+  readonly legs: readonly Leg[];
+  /** Seconds from its first point to its last, and for all of it till it begins anew. */
+  readonly time: number;
+  readonly period: number;
+  readonly after: 'back' | 'round' | 'once';
+  readonly ease: Ease;
+  readonly phase: number;
+}
+
+/** Speed of a way that says none, m/s. */
+export const USUAL_SPEED = 2;
+/** Chords that a smooth leg is gone along in. */
+const CHORDS = 16;
+
+const lengthOf = (v: Vec3): number => Math.sqrt(v[0] * v[0] + v[1] * v[1] + v[2] * v[2]);
+
+/** Points of a way, its own place first; a round one comes back to it. */
+export function wayPoints({ points, after }: Pick<PathMotion, 'points' | 'after'>): Vec3[] {
+  const all: Vec3[] = [[0, 0, 0], ...points];
+  return after === 'round' ? [...all, [0, 0, 0]] : all;
+}
+
+/** The way a document describes, ready to be asked where it is at a time. */
+export function toWay(motion: PathMotion): Way {
+  const all = wayPoints(motion);
+  const after = motion.after ?? 'back';
+  const legs: Leg[] = [];
+  let from = 0;
+  const wait = (i: number) => {
+    const time = motion.waits?.[i] ?? 0;
+    if (time > 0) {
+      legs.push({ from, time, points: [all[i]], along: [0] });
+      from += time;
+    }
+  };
+  for (let i = 0; i + 1 < all.length; i++) {
+    wait(i);
+    const points = motion.smooth ? curve(all, i, after === 'round') : [all[i], all[i + 1]];
+    const along = [0];
+    for (let k = 1; k < points.length; k++) {
+      along.push(along[k - 1] + lengthOf(sub(points[k], points[k - 1])));
+    }
+    const length = along[along.length - 1];
+    const time = Math.max(1e-3, motion.times?.[i] ?? length / (motion.speed ?? USUAL_SPEED));
+    legs.push({ from, time, points, along });
+    from += time;
+  }
+  if (after !== 'round') wait(all.length - 1);
+  return {
+    kind: 'way',
+    legs,
+    time: from,
+    period: after === 'back' ? 2 * from : from,
+    after,
+    ease: motion.ease ?? 'even',
+    phase: motion.phase ?? 0,
+  };
+}
+
+/** A leg of the smooth curve through the points (Catmull and Rom, 1974), as chords. */
+function curve(all: readonly Vec3[], i: number, closed: boolean): Vec3[] {
+  const last = all.length - 1;
+  const at = (k: number): Vec3 => {
+    if (closed) return all[(((k % last) + last) % last) as number];
+    if (k < 0) return sub(scale(all[0], 2), all[1]);
+    return k > last ? sub(scale(all[last], 2), all[last - 1]) : all[k];
+  };
+  const [a, b, c, d] = [at(i - 1), all[i], all[i + 1], at(i + 2)];
+  return Array.from({ length: CHORDS + 1 }, (_, k): Vec3 => {
+    const t = k / CHORDS;
+    const w = [
+      -0.5 * t + t * t - 0.5 * t * t * t,
+      1 - 2.5 * t * t + 1.5 * t * t * t,
+      0.5 * t + 2 * t * t - 1.5 * t * t * t,
+      -0.5 * t * t + 0.5 * t * t * t,
+    ];
+    return [0, 1, 2].map((n) => a[n] * w[0] + b[n] * w[1] + c[n] * w[2] + d[n] * w[3]) as never;
+  });
+}
+
+/** Where a way is at a time in seconds since it began. */
+export function wayAt(way: Way, seconds: number): Vec3 {
+  const { legs, time } = way;
+  const t = wayTime(seconds + way.phase * way.period, time, way.after);
+  let leg = legs[legs.length - 1];
+  for (const one of legs) {
+    if (t < one.from + one.time) {
+      leg = one;
+      break;
+    }
+  }
+  const { points, along } = leg;
+  if (points.length === 1) return points[0];
+  const u = eased(Math.min(1, Math.max(0, (t - leg.from) / leg.time)), way.ease);
+  const far = u * along[along.length - 1];
+  let k = 1;
+  while (k < along.length - 1 && along[k] < far) k++;
+  const span = along[k] - along[k - 1];
+  const part = span > 0 ? (far - along[k - 1]) / span : 0;
+  return add(points[k - 1], scale(sub(points[k], points[k - 1]), part));
+}
+
+/** The time within a way that is gone back, round or once. */
+export function wayTime(seconds: number, time: number, after: Way['after']): number {
+  if (after === 'once') return Math.min(seconds, time);
+  const period = after === 'back' ? 2 * time : time;
+  const t = seconds - Math.floor(seconds / period) * period;
+  return after === 'back' && t > time ? period - t : t;
+}

@@ -1,0 +1,185 @@
+import type { Allowance, Course, DrawnShape, Piece, ShapePart } from '../course';
+import {
+  boundsOf,
+  box,
+  convexHull,
+  cosDeg,
+  extrude,
+  mapPoints,
+  sinDeg,
+  type Polyhedron,
+  type Vec2,
+  type Vec3,
+} from '../geometry';
+import { familyOf } from './catalogue';
+import { specOf, type Role, type Shape } from './family';
+import { localGeometry } from './geometry';
+import { touches } from './touch';
+
+type Rules = Pick<Course, 'collides' | 'shapes' | 'allowances'>;
+
+/** Roles a maker may give a piece another one of. */
+const OPEN_ROLES: readonly Role[] = ['solid', 'hazard', 'pickup'];
+
+/**
+ * The shapes of a piece that touch in a course, in its own frame: those of its family, or as drawn for
+ * the piece or its family; in the role it was given; larger or smaller by the allowance.
+ */
+export function contactShapes(course: Rules, piece: Piece): Shape[] {
+  if (piece.role === 'scenery' && piece.collision !== 'on') return [];
+  const given = piece.role && piece.role !== 'scenery';
+  if (!(given ? piece.collision !== 'off' : touches(course, piece))) return [];
+  const drawn = piece.shape ?? course.shapes?.[piece.family];
+  const own = localGeometry(piece).shapes;
+  const shapes = drawn ? drawnShapes(drawn, piece, own) : own;
+  const role = piece.role === 'scenery' ? undefined : piece.role;
+  return shapes.map((shape) => {
+    const named = role && OPEN_ROLES.includes(shape.role) ? { ...shape, role } : shape;
+    const allowance = allowanceOf(course, piece, named.role);
+    return allowance ? { ...named, form: grownForm(named, allowance) } : named;
+  });
+}
+
+/** The allowance of a piece's shapes in a role: its own, its family's, or its role's. */
+export function allowanceOf(
+  { allowances }: Pick<Course, 'allowances'>,
+  { allowance, family }: Pick<Piece, 'allowance' | 'family'>,
+  role: Role,
+): Allowance | undefined {
+  const roles = allowances?.roles as Partial<Record<Role, Allowance>> | undefined;
+  return allowance ?? allowances?.families?.[family] ?? roles?.[role];
+}
+
+/** Starting values a maker may choose between for all roles of a course at once. */
+export const KINDNESS: Readonly<Record<'kind' | 'exact' | 'strict', Course['allowances']>> = {
+  kind: {
+    roles: {
+      hazard: { by: 'cm', value: -8 },
+      pickup: { by: 'cm', value: 15 },
+      solid: { by: 'cm', value: 6 },
+    },
+  },
+  exact: undefined,
+  strict: { roles: { hazard: { by: 'cm', value: 6 }, pickup: { by: 'cm', value: -4 } } },
+};
+
+/** Half the thickness of what a capsule is rounded from, m. */
+const THIN = 0.001;
+/** Least extent that an allowance leaves, m. */
+const LEAST = 0.02;
+
+/**
+ * A form made larger or smaller on every side. Ground keeps its height: only its edges reach further.
+ */
+function grownForm({ form, role }: Shape, { by, value }: Allowance): Shape['form'] {
+  if (form.kind === 'ball') {
+    const radius = by === 'cm' ? form.radius + value / 100 : form.radius * (1 + value / 100);
+    return { ...form, radius: Math.max(LEAST, radius) };
+  }
+  const { low, high } = boundsOf(form.solid.points);
+  const factors = [0, 1, 2].map((axis) => {
+    if (role === 'solid' && axis === 1) return 1;
+    const extent = high[axis] - low[axis];
+    if (extent === 0) return 1;
+    const next = by === 'cm' ? extent + value / 50 : extent * (1 + value / 100);
+    return Math.max(LEAST, next) / extent;
+  });
+  const middle = [0, 1, 2].map((axis) => (low[axis] + high[axis]) / 2);
+  return {
+    ...form,
+    solid: mapPoints(form.solid, (p) => [
+      middle[0] + (p[0] - middle[0]) * factors[0],
+      middle[1] + (p[1] - middle[1]) * factors[1],
+      middle[2] + (p[2] - middle[2]) * factors[2],
+    ]),
+  };
+}
+
+/** Shapes as drawn on the profile, stretched to the piece's size; they are what the family's first is. */
+function drawnShapes(drawn: DrawnShape, piece: Piece, own: readonly Shape[]): Shape[] {
+  const family = familyOf(piece.family);
+  const size = specOf(family, piece).size;
+  const k: Vec3 = [0, 1, 2].map((axis) => size[axis] / drawn.size[axis]) as never;
+  const like = own.find(({ role }) => OPEN_ROLES.includes(role)) ?? own[0];
+  const { role, moving, surface, lock, field } = like ?? { role: 'solid' as const };
+  const kept = own.filter((shape) => !OPEN_ROLES.includes(shape.role));
+  const side = piece.flip ? -1 : 1;
+  return [
+    ...kept,
+    ...drawn.parts.map((part) => ({
+      role,
+      ...(moving ? { moving } : {}),
+      ...(surface ? { surface } : {}),
+      ...(lock ? { lock } : {}),
+      ...(field ? { field } : {}),
+      form: formOf(part, k, drawn.size[2], side),
+    })),
+  ];
+}
+
+/** The convex form of a drawn part, stretched along x, y and z. */
+export function formOf(part: ShapePart, k: Vec3, depth: number, side = 1): Shape['form'] {
+  if (part.kind === 'ball') {
+    const [x, y, z] = part.at;
+    const least = Math.min(k[0], k[1], k[2]);
+    return {
+      kind: 'ball',
+      centre: [x * k[0], y * k[1], z * k[2] * side],
+      radius: part.radius * least,
+    };
+  }
+  if (part.kind === 'box') {
+    const [x, y, z] = part.at;
+    const [w, h, d] = part.size.map((v) => v / 2);
+    const [c, s] = [cosDeg(part.turn ?? 0), sinDeg(part.turn ?? 0)];
+    const solid = mapPoints(box([-w, -h, -d], [w, h, d]), ([px, py, pz]) => [
+      (x + px * c - py * s) * k[0],
+      (y + px * s + py * c) * k[1],
+      (z + pz) * k[2] * side,
+    ]);
+    return { kind: 'hull', solid: side < 0 ? inside(solid) : solid };
+  }
+  if (part.kind === 'capsule') {
+    const radius = part.radius * Math.min(k[0], k[1]);
+    const deep = Math.max(2 * THIN, (part.depth ?? 0) - 2 * part.radius);
+    const [dx, dy] = [part.to[0] - part.from[0], part.to[1] - part.from[1]];
+    const length = Math.sqrt(dx * dx + dy * dy);
+    // A thin bar along its middle, rounded by all but that.
+    const [ux, uy] = length > 0 ? [(dx / length) * THIN, (dy / length) * THIN] : [THIN, 0];
+    const bar = [part.from, part.to].flatMap(([x, y], i): Vec2[] => {
+      const end = i === 0 ? -1 : 1;
+      return [
+        [x + ux * end - uy, y + uy * end + ux],
+        [x + ux * end + uy, y + uy * end - ux],
+      ];
+    });
+    return {
+      kind: 'hull',
+      solid: extruded(bar, deep, part.across ?? 0, k, side),
+      round: Math.max(LEAST, radius - THIN),
+    };
+  }
+  const outline = part.points.map(([x, y]): Vec2 => [x, y]);
+  return { kind: 'hull', solid: extruded(outline, part.depth ?? depth, part.across ?? 0, k, side) };
+}
+
+function extruded(
+  outline: readonly Vec2[],
+  depth: number,
+  across: number,
+  k: Vec3,
+  side: number,
+): Polyhedron {
+  const solid = mapPoints(extrude(convexHull(outline), depth), ([x, y, z]) => [
+    x * k[0],
+    y * k[1],
+    (z + across) * k[2] * side,
+  ]);
+  return side < 0 ? inside(solid) : solid;
+}
+
+/** Faces read the other way round, as a mirror leaves them. */
+const inside = ({ points, faces }: Polyhedron): Polyhedron => ({
+  points,
+  faces: faces.map((face) => [...face].reverse()),
+});

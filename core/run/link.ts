@@ -1,0 +1,281 @@
+import type { Effect, Link } from '../course';
+import { startMover, stopMover } from './drive';
+import { chance } from './chance';
+import { FOR_GOOD } from './lock';
+import { isThere, putAt, respawn } from './meet';
+import { DT } from './runner';
+import { LINK_SIZE, SKIN, tideOf, type RunState } from './state';
+import type { Say } from './tell';
+import { spotAt, type World } from './world';
+
+/** What happened within a tick that links wait for. */
+export interface Happened {
+  readonly touched: number[];
+  readonly broken: number[];
+  readonly checkpoints: number[];
+  gathered: boolean;
+}
+
+export const nothingHappened = (): Happened => ({
+  touched: [],
+  broken: [],
+  checkpoints: [],
+  gathered: false,
+});
+
+/** Most links that may act within one tick; more are a loop. */
+const MOST_ACTS = 64;
+/** Ticks without a touch after which what was touched counts as left. */
+const LEFT_TICKS = 3;
+
+// Places within a link's numbers.
+const [ACTED, LAST, DUE, STOOD] = [0, 1, 2, 3];
+
+/** A course's links with what they need to be asked quickly. */
+interface Asked {
+  readonly link: Link;
+  readonly pieces: readonly number[];
+}
+const askedOf = new WeakMap<World, readonly Asked[]>();
+
+function asked(world: World): readonly Asked[] {
+  let known = askedOf.get(world);
+  if (!known) {
+    const byId = placesOf(world);
+    known = world.links.map((link) => ({
+      link,
+      pieces: (link.cue.pieces ?? []).flatMap((id) => byId.get(id) ?? []),
+    }));
+    askedOf.set(world, known);
+  }
+  return known;
+}
+
+const placesByWorld = new WeakMap<World, Map<string, number>>();
+/** Places of pieces by their ids. */
+export function placesOf(world: World): Map<string, number> {
+  let known = placesByWorld.get(world);
+  if (!known) {
+    known = new Map(world.pieces.map(({ id }, i) => [id, i]));
+    placesByWorld.set(world, known);
+  }
+  return known;
+}
+
+/**
+ * Has every link act whose cue was given in this tick, and what is due. What effects themselves bring
+ * about is heard in the same tick; a loop of them ends the links' acting with a word that names them.
+ * @returns whether the tick ends with what a link did
+ */
+export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
+  const links = asked(world);
+  let acts = 0;
+  let ends = false;
+  const acted: string[] = [];
+  const act = (i: number) => {
+    acts++;
+    acted.push(links[i].link.id);
+    s.links[i * LINK_SIZE + DUE] = -1;
+    say('link', 1, -1, links[i].link.id);
+    for (const effect of links[i].link.effects) {
+      if (take(world, s, effect, happened, say)) ends = true;
+    }
+  };
+  for (let i = 0; i < links.length; i++) {
+    const due = s.links[i * LINK_SIZE + DUE];
+    if (due >= 0 && due <= s.tick) act(i);
+  }
+  // Links in their order; again as long as one of them brought about what another waits for.
+  let again = true;
+  for (let round = 0; again && acts <= MOST_ACTS; round++) {
+    again = false;
+    const heard = { ...happened, broken: happened.broken.splice(0) };
+    if (round > 0 && heard.broken.length === 0) break;
+    for (let i = 0; i < links.length && acts <= MOST_ACTS; i++) {
+      if (!cued(world, s, links[i], i, heard, round)) continue;
+      const { link } = links[i];
+      if (!mayAct(s, link, i)) continue;
+      s.links[i * LINK_SIZE + ACTED]++;
+      s.links[i * LINK_SIZE + LAST] = s.tick;
+      if (link.chance !== undefined && chance(s) >= link.chance) continue;
+      if (link.delay) s.links[i * LINK_SIZE + DUE] = s.tick + Math.round(link.delay * 120);
+      else {
+        act(i);
+        again ||= happened.broken.length > 0;
+      }
+    }
+  }
+  if (acts > MOST_ACTS) {
+    happened.broken.length = 0;
+    say('loop', 1, -1, [...new Set(acted)].join(', '));
+  }
+  return ends;
+}
+
+function mayAct(s: RunState, { once, rest }: Link, i: number): boolean {
+  const at = i * LINK_SIZE;
+  if (s.links[at + DUE] >= 0) return false;
+  if (s.links[at + ACTED] === 0) return true;
+  return !once && s.tick - s.links[at + LAST] >= Math.round((rest ?? 0) * 120);
+}
+
+/** Whether a link's cue was given. Only the first round hears of anything but what broke. */
+function cued(
+  world: World,
+  s: RunState,
+  { link, pieces }: Asked,
+  i: number,
+  happened: Happened,
+  round: number,
+): boolean {
+  const { kind, count = 1, seconds = 1 } = link.cue;
+  if (kind === 'broken') return pieces.some((piece) => happened.broken.includes(piece));
+  if (round > 0) return false;
+  switch (kind) {
+    case 'touched':
+      return pieces.some((piece) => happened.touched.includes(piece));
+    case 'left':
+      return pieces.some((piece) => s.tick - s.touched[piece] === LEFT_TICKS);
+    case 'stood': {
+      const at = i * LINK_SIZE + STOOD;
+      const within = pieces.some((piece) => s.tick - s.touched[piece] < LEFT_TICKS);
+      s.links[at] = within ? s.links[at] + 1 : 0;
+      return s.links[at] === Math.round(seconds * 120);
+    }
+    case 'gathered':
+      return happened.gathered && s.gatheredCount >= count && s.links[i * LINK_SIZE + ACTED] === 0;
+    case 'all-gathered':
+      return (
+        happened.gathered &&
+        s.links[i * LINK_SIZE + ACTED] === 0 &&
+        pieces.every((piece) => {
+          const place = world.pickups.indexOf(piece);
+          return place < 0 || s.gathered[place] > 0;
+        })
+      );
+    case 'checkpoint':
+      return happened.checkpoints.some((piece) => pieces.length === 0 || pieces.includes(piece));
+    case 'start':
+      return s.tick === 1;
+    case 'beat': {
+      const beat = world.beat.seconds * count;
+      const at = (tick: number) => Math.floor((tick / 120 - world.beat.offset) / beat + 1e-9);
+      return s.tick / 120 >= world.beat.offset - 1e-9 && at(s.tick) !== at(s.tick - 1);
+    }
+    case 'timer': {
+      const ticks = Math.max(1, Math.round(seconds * 120));
+      return s.tick % ticks === 0;
+    }
+  }
+}
+
+const until = (s: RunState, seconds: number | undefined): number =>
+  seconds ? s.tick + Math.round(seconds * 120) : FOR_GOOD;
+
+/** Does what an effect says. Returns whether the tick ends with it. */
+function take(world: World, s: RunState, effect: Effect, happened: Happened, say: Say): boolean {
+  const byId = placesOf(world);
+  const pieces = (effect.pieces ?? []).flatMap((id) => byId.get(id) ?? []);
+  const { kind, value = 1, seconds } = effect;
+  switch (kind) {
+    case 'show':
+      for (const piece of pieces) s.away[piece] = 0;
+      return false;
+    case 'hide':
+      for (const piece of pieces) s.away[piece] = 1;
+      return false;
+    case 'break':
+      for (const piece of pieces) breakPiece(world, s, piece, happened, say);
+      return false;
+    case 'open':
+    case 'shut':
+      for (const piece of pieces) {
+        const lock = world.pieceLocks[piece];
+        if (lock >= 0) s.locks[lock] = kind === 'open' ? until(s, seconds) : -1;
+        else s.away[piece] = kind === 'open' ? 1 : 0;
+      }
+      return false;
+    case 'start':
+    case 'stop':
+      for (const mover of world.movers) {
+        if (!pieces.includes(mover.piece)) continue;
+        if (kind === 'start') startMover(s, mover.index);
+        else stopMover(s, mover.index);
+      }
+      return false;
+    case 'carry': {
+      const [to] = pieces;
+      if (to === undefined) return false;
+      const { at, turn } = world.pieces[to];
+      putAt(world, s, spotAt([at[0], at[1] + SKIN, world.lane ?? at[2]], turn?.[1] ?? 0));
+      s.rest = 0;
+      return true;
+    }
+    case 'push': {
+      const [x, y, z] = effect.by ?? [0, value, 0];
+      s.vx += x;
+      s.vz += world.lane === null ? z : 0;
+      if (y !== 0) {
+        s.vy = y;
+        s.ground = -1;
+        s.coyote = 0;
+        s.rising = false;
+      }
+      return false;
+    }
+    case 'gravity':
+      s.gravityBy = value;
+      s.gravityUntil = until(s, seconds);
+      return false;
+    case 'speed':
+      s.speedBy = value;
+      s.speedUntil = until(s, seconds);
+      return false;
+    case 'size':
+      s.size = world.sizeOf(value);
+      s.sizeUntil = until(s, seconds);
+      return false;
+    case 'still':
+      s.stillUntil = s.tick + Math.round((seconds ?? 1) * 120);
+      return false;
+    case 'tide':
+      s.tideFrom = tideOf(s);
+      s.tideTo = value;
+      s.tideTick = s.tick;
+      s.tideTicks = Math.round((seconds ?? 1) * 120);
+      return false;
+    case 'message':
+      say('message', 1, -1, effect.text ?? '');
+      return false;
+    case 'sound':
+      say('sound', 1, -1, effect.sound ?? 'bell');
+      return false;
+    case 'points':
+      s.worth += value;
+      return false;
+    case 'win':
+      s.finish = s.tick * DT;
+      say('goal');
+      return true;
+    case 'back':
+      s.falls++;
+      respawn(world, s, say);
+      return true;
+  }
+}
+
+/** Breaks a piece: it is away from now on. */
+export function breakPiece(
+  world: World,
+  s: RunState,
+  piece: number,
+  happened: Happened,
+  say: Say,
+): void {
+  if (s.away[piece] === 1) return;
+  s.away[piece] = 1;
+  happened.broken.push(piece);
+  say('break', 1, piece);
+  const pickup = world.pickups.indexOf(piece);
+  if (pickup >= 0 && isThere(world, s, pickup)) s.gathered[pickup] = s.tick + 1;
+}

@@ -1,0 +1,289 @@
+import { BOUNDS, type Course, type Piece, type Wake } from '../course';
+import { add, NO_TURN, rotate, scale, type Matrix3, type Vec3 } from '../geometry';
+import {
+  applyPose,
+  composePoses,
+  inTempo,
+  isDriven,
+  placeMotion,
+  poseAt,
+  poseInWorld,
+  poseOf,
+  samplePoses,
+  STILL,
+  toldMotion,
+  type Driven,
+  type Motion,
+  type Pose,
+} from '../motion';
+import { localGeometry, turnOf } from '../pieces';
+
+/**
+ * What carries a piece, or the moving part of one: motions one within the other, all on one clock, and
+ * what carries the mover itself. Its caches hold no decision.
+ */
+export interface Mover {
+  readonly index: number;
+  /** Place in World.pieces. */
+  readonly piece: number;
+  /** In the world, the outermost first: what shifts goes over what turns. */
+  readonly motions: readonly Motion[];
+  /** The mover that carries this one, or -1. */
+  readonly parent: number;
+  readonly wake: Wake | null;
+  /** What the run itself decides, with the piece's place and turn; and where its numbers begin. */
+  readonly driven: Driven | null;
+  readonly drive: number;
+  readonly at: Vec3;
+  readonly turn: Matrix3;
+  pose: Pose;
+  before: Pose;
+  readonly cached: Cached;
+}
+
+/** What the kept poses were made from. */
+interface Cached {
+  now: number;
+  last: number;
+  over: Pose;
+  overBefore: Pose;
+  drive: readonly number[];
+}
+
+/** The part of a run's state that says where movers are. */
+export interface Clocks {
+  readonly tick: number;
+  /** The tick from which each has been running, or -1 while it sleeps. */
+  readonly moverFrom: Int32Array;
+  /** The tick of its own at which each is held, or -1 while it runs. */
+  readonly moverAt: Int32Array;
+  /** Of each driven mover six numbers: now, and at the tick before. */
+  readonly drives: Float64Array;
+}
+
+/** The movers of a course's pieces, and which of them carries a piece and its moving parts. */
+export interface Movers {
+  readonly list: Mover[];
+  /** For each piece the mover of all of it, and that of its moving parts; -1 for none. */
+  readonly whole: Int32Array;
+  readonly part: Int32Array;
+  /** Numbers the driven ones need. */
+  readonly drives: number;
+}
+
+/** Finds what moves in a course. Pieces are in order of id. */
+export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
+  const list: Mover[] = [];
+  const whole = new Int32Array(pieces.length).fill(-1);
+  const part = new Int32Array(pieces.length).fill(-1);
+  const byId = new Map(pieces.map(({ id }, i) => [id, i]));
+  let drives = 0;
+  const open = new Set<number>();
+  const done = new Set<number>();
+  const addMover = (
+    piece: number,
+    motions: readonly Motion[],
+    parent: number,
+    driven: Driven | null,
+  ): number => {
+    const { at, wake } = pieces[piece];
+    const rank = (motion: Motion) =>
+      motion.kind === 'swing' || motion.kind === 'spin' || motion.kind === 'poses' ? 1 : 0;
+    list.push({
+      index: list.length,
+      piece,
+      motions: [...motions].sort((a, b) => rank(a) - rank(b)),
+      parent,
+      wake: wake ?? null,
+      driven,
+      drive: driven ? drives : -1,
+      at,
+      turn: turnOf(pieces[piece]),
+      pose: STILL,
+      before: STILL,
+      cached: { now: -1, last: -1, over: STILL, overBefore: STILL, drive: [] },
+    });
+    if (driven) drives += 6;
+    return list.length - 1;
+  };
+  const settle = (i: number): void => {
+    if (done.has(i) || open.has(i)) return;
+    open.add(i);
+    const piece = pieces[i];
+    const turn = turnOf(piece);
+    let parent = -1;
+    const host = piece.attach === undefined ? undefined : byId.get(piece.attach);
+    if (host !== undefined && host !== i) {
+      settle(host);
+      // Two that are attached to each other stay where they are.
+      if (!open.has(host)) parent = part[host] >= 0 ? part[host] : whole[host];
+    }
+    const told = piece.motion ?? [];
+    const driven = told.find(isDriven) ?? null;
+    const motions = told.flatMap((motion) =>
+      isDriven(motion)
+        ? []
+        : [placeMotion(inTempo(toldMotion(motion), course.tempo), turn, piece.at)],
+    );
+    whole[i] = motions.length > 0 || driven ? addMover(i, motions, parent, driven) : parent;
+    const own = localGeometry(piece).motion;
+    if (own) {
+      part[i] = addMover(
+        i,
+        [placeMotion(inTempo(own, course.tempo), turn, piece.at)],
+        whole[i],
+        null,
+      );
+    }
+    open.delete(i);
+    done.add(i);
+  };
+  pieces.forEach((_, i) => settle(i));
+  return { list, whole, part, drives };
+}
+
+/** The mover's own tick at a tick of the run. */
+export function moverTick(s: Clocks, mover: number, tick: number): number {
+  const held = s.moverAt[mover];
+  if (held >= 0) return held;
+  const from = s.moverFrom[mover];
+  return from < 0 || tick <= from ? 0 : tick - from;
+}
+
+/** Brings a mover's pose, and the one before it, to the state's tick. */
+export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mover {
+  const m = list[index];
+  const cached = m.cached;
+  let over = STILL;
+  let overBefore = STILL;
+  if (m.parent >= 0) {
+    const parent = poseMover(list, s, m.parent);
+    over = parent.pose;
+    overBefore = parent.before;
+  }
+  const now = moverTick(s, index, s.tick);
+  const last = moverTick(s, index, s.tick - 1);
+  if (
+    cached.now === now &&
+    cached.last === last &&
+    cached.over === over &&
+    cached.overBefore === overBefore &&
+    (m.drive < 0 || sameDrive(cached.drive, s.drives, m.drive))
+  ) {
+    return m;
+  }
+  const goesOn = cached.now === last && cached.over === overBefore && m.drive < 0;
+  const before = goesOn ? m.pose : poseThen(m, s, last, overBefore, 3);
+  m.pose =
+    now === last && over === overBefore && m.drive < 0 ? before : poseThen(m, s, now, over, 0);
+  m.before = before;
+  cached.now = now;
+  cached.last = last;
+  cached.over = over;
+  cached.overBefore = overBefore;
+  if (m.drive >= 0) cached.drive = Array.from(s.drives.subarray(m.drive, m.drive + 6));
+  return m;
+}
+
+const sameDrive = (kept: readonly number[], drives: Float64Array, from: number): boolean =>
+  kept.length === 6 && kept.every((v, i) => v === drives[from + i]);
+
+/** A mover's pose at a tick of its own; `back` is 3 for the numbers of the tick before. */
+function poseThen(m: Mover, s: Clocks, own: number, over: Pose, back: 0 | 3): Pose {
+  let pose = over;
+  if (m.driven) pose = composePoses(pose, drivenPose(m, s, own, back));
+  for (const motion of m.motions) pose = composePoses(pose, poseAt(motion, own));
+  return pose;
+}
+
+function drivenPose(m: Mover, s: Clocks, own: number, back: 0 | 3): Pose {
+  const i = m.drive + back;
+  const [x, y, z] = [s.drives[i], s.drives[i + 1], s.drives[i + 2]];
+  const { driven } = m;
+  if (driven!.kind === 'drift') {
+    // Its speed is drawn once, when the run begins.
+    const seconds = own / 120;
+    return { turn: NO_TURN, shift: [x * seconds, y * seconds, z * seconds], size: 1 };
+  }
+  if (driven!.kind === 'chase') return { turn: NO_TURN, shift: [x, y, z], size: 1 };
+  const part = 1 - x * x * (3 - 2 * x);
+  const arrive = driven as Extract<Driven, { kind: 'arrive' }>;
+  const turn = arrive.turn ?? [0, 0, 0];
+  return poseInWorld(poseOf(scale(arrive.from, part), scale(turn, part), 1), m.turn, m.at);
+}
+
+/** The boxes that a form's box may come to lie in, over all the motion of what carries it. */
+export function reachOf(
+  list: readonly Mover[],
+  index: number,
+  box: { readonly low: Vec3; readonly high: Vec3 },
+): { low: Vec3; high: Vec3 } {
+  let { low, high } = box;
+  for (let i = index; i >= 0; i = list[i].parent) {
+    const m = list[i];
+    for (const motion of [...m.motions].reverse())
+      ({ low, high } = swept(samplePoses(motion), low, high, turnsAbout(motion)));
+    if (m.driven) ({ low, high } = driven(m, low, high));
+  }
+  return { low, high };
+}
+
+/** How far a mover's shifting takes things down, m; turning, the runner and chance are left aside. */
+export function sinkOf(list: readonly Mover[], index: number): number {
+  let low = 0;
+  for (let i = index; i >= 0; i = list[i].parent) {
+    for (const motion of list[i].motions) {
+      if (turnsAbout(motion)) continue;
+      low += Math.min(0, ...samplePoses(motion).map(({ shift }) => shift[1]));
+    }
+  }
+  return -low;
+}
+
+const turnsAbout = ({ kind }: Motion): boolean =>
+  kind !== 'slide' && kind !== 'hop' && kind !== 'way';
+
+/** The box about a box in all of some poses; between two of those that turn it strays by under 2 %. */
+function swept(poses: readonly Pose[], low: Vec3, high: Vec3, turning: boolean) {
+  const l = [Infinity, Infinity, Infinity];
+  const h = [-Infinity, -Infinity, -Infinity];
+  for (const pose of poses) {
+    for (let corner = 0; corner < 8; corner++) {
+      const p = applyPose(pose, [
+        corner & 1 ? high[0] : low[0],
+        corner & 2 ? high[1] : low[1],
+        corner & 4 ? high[2] : low[2],
+      ]);
+      for (let axis = 0; axis < 3; axis++) {
+        l[axis] = Math.min(l[axis], p[axis]);
+        h[axis] = Math.max(h[axis], p[axis]);
+      }
+    }
+  }
+  const span = Math.max(h[0] - l[0], h[1] - l[1], h[2] - l[2]);
+  const margin = turning ? 0.02 * span : 0.03 * span;
+  return {
+    low: l.map((v) => v - margin) as unknown as Vec3,
+    high: h.map((v) => v + margin) as unknown as Vec3,
+  };
+}
+
+function driven(m: Mover, low: Vec3, high: Vec3): { low: Vec3; high: Vec3 } {
+  const { driven: told } = m;
+  if (told!.kind === 'arrive') {
+    const far = rotate(m.turn, told!.from);
+    const spins = told!.turn ? Math.max(...high.map((v, i) => v - low[i])) : 0;
+    return {
+      low: low.map((v, i) => Math.min(v, v + far[i]) - spins) as unknown as Vec3,
+      high: high.map((v, i) => Math.max(v, v + far[i]) + spins) as unknown as Vec3,
+    };
+  }
+  const reach = told!.kind === 'chase' ? CHASE_REACH * told!.range : 2 * BOUNDS;
+  return {
+    low: add(low, [-reach, -reach, -reach]),
+    high: add(high, [reach, reach, reach]),
+  };
+}
+
+/** How many times its range something that chases may get from home. */
+export const CHASE_REACH = 3;

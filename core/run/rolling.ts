@@ -1,0 +1,136 @@
+import { F } from './field';
+import { advance, speedOf } from './move';
+import { addLeg, type Path } from './path';
+import { DT } from './runner';
+import type { RunState } from './state';
+import { newContact } from './trace';
+import type { World } from './world';
+
+// How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back
+// from what they run into.
+
+const contact = newContact();
+
+/** Most surfaces a tick may go along. */
+const MOST_SLIDES = 6;
+/** Impacts slower than this do not bounce, m/s. */
+const LEAST_BOUNCE = 0.9;
+/** Ticks without a touch after which what rolls is in the air. */
+export const AIR_TICKS = 5;
+/**
+ * Sine of the steepest edge, seen along the way, that ground made of flat faces may turn by and still be
+ * gone along as the curve it stands for, without loss.
+ */
+const CURVE = 0.5;
+
+/**
+ * Moves a ball by its speed for a tick, with what it runs into. On something that moves its speed is told
+ * relative to that.
+ * @param bounce what is left of the speed of an impact
+ * @returns the greatest speed at which it met anything head on, m/s
+ */
+export function roll(world: World, s: RunState, bounce: number, path: Path): number {
+  let rest = DT;
+  let hardest = 0;
+  let impulse = 0;
+  // What the speed is relative to: a collider, or -1 for the world.
+  let frame = -1;
+  const rolling = s.air <= AIR_TICKS;
+  if (s.ground >= 0) frame = s.ground;
+  s.ground = -1;
+  s.air++;
+  for (let i = 0; i < MOST_SLIDES && rest > 1e-9; i++) {
+    const made = advance(world, s, s.vx * rest, s.vy * rest, s.vz * rest, contact);
+    addLeg(path, s.x, s.y, s.z);
+    if (made === 1) break;
+    rest *= 1 - made;
+    const { nx, ny, nz, collider } = contact;
+    seenFrom(world, s, frame, collider);
+    frame = collider;
+    s.ground = collider;
+    const into = s.vx * nx + s.vy * ny + s.vz * nz;
+    s.air = 0;
+    if (into < 0) {
+      const before = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
+      s.vx -= into * nx;
+      s.vy -= into * ny;
+      s.vz -= into * nz;
+      impulse -= into;
+      // The turn from face to face of one curve, unlike an impact, costs nothing.
+      const bends = s.gx * nx + s.gy * ny + s.gz * nz > 1 - CURVE;
+      if (rolling && bends && -into < CURVE * before) {
+        const after = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
+        if (after > 1e-6 && -into > GRAVITY_SINK) {
+          const k = before / after;
+          s.vx *= k;
+          s.vy *= k;
+          s.vz *= k;
+        }
+      } else if (-into > LEAST_BOUNCE) {
+        hardest = Math.max(hardest, -into);
+        s.vx -= into * bounce * nx;
+        s.vy -= into * bounce * ny;
+        s.vz -= into * bounce * nz;
+      }
+      if (world.lane !== null) s.vz = 0;
+    }
+    s.gx = nx;
+    s.gy = ny;
+    s.gz = nz;
+  }
+  if (s.ground < 0) seenFrom(world, s, frame, -1);
+  s.press += (impulse / DT - s.press) * 0.2;
+  return hardest;
+}
+
+/** Tells the speed, given relative to one collider, relative to another; -1 is the world. */
+function seenFrom(world: World, s: RunState, from: number, to: number): void {
+  if (from === to) return;
+  for (const [collider, sign] of [
+    [from, 1],
+    [to, -1],
+  ]) {
+    if (collider < 0 || world.colliders[collider].mover < 0) continue;
+    const v = speedOf(world, s, collider);
+    s.vx += sign * v[0];
+    s.vy += sign * v[1];
+    s.vz += sign * v[2];
+  }
+}
+
+/** Speed into the ground that a tick of gravity alone gives, m/s; more than that is a bend of the ground. */
+const GRAVITY_SINK = 0.25;
+
+/** The pull of gravity along what is rolled on and into it, m/s². `out` gets x, y, z along it, and into. */
+export function pull(s: RunState, out: Float64Array): Float64Array {
+  const [x, y, z] = [s.field[F.gravityX], s.field[F.gravityY], s.field[F.gravityZ]];
+  const into = x * s.gx + y * s.gy + z * s.gz;
+  out[0] = x - into * s.gx;
+  out[1] = y - into * s.gy;
+  out[2] = z - into * s.gz;
+  out[3] = -into;
+  return out;
+}
+
+/** Gravity for a tick in the air. */
+export function fall(s: RunState, fallSpeed: number): void {
+  s.vx += s.field[F.gravityX] * DT;
+  s.vy = Math.max(-fallSpeed, s.vy + s.field[F.gravityY] * DT);
+  s.vz += s.field[F.gravityZ] * DT;
+}
+
+/** Presses it on to the ground by what pulls it there, so that the next tick touches it again. */
+export function settle(s: RunState, pulled: Float64Array): void {
+  s.vx -= s.gx * pulled[3] * DT;
+  s.vy -= s.gy * pulled[3] * DT;
+  s.vz -= s.gz * pulled[3] * DT;
+}
+
+/** Slows it by so much, m/s; never past standing. */
+export function slow(s: RunState, by: number): void {
+  const speed = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
+  const k = speed <= by ? 0 : 1 - by / speed;
+  s.vx *= k;
+  s.vy *= k;
+  s.vz *= k;
+}

@@ -1,0 +1,129 @@
+import { cosDeg, sinDeg } from '../geometry';
+import { applyPose } from '../motion';
+import { chance } from './chance';
+import { liftOf } from './form';
+import { moverTick, poseMover } from './mover';
+import { COPY_SIZE, SKIN, tideOf, type RunState } from './state';
+import type { Throwing } from './throwing';
+import { newContact, traceBody } from './trace';
+import type { World } from './world';
+
+/** What is left of a copy's speed when it bounces. */
+const USUAL_BOUNCE = 0.35;
+/** Part of a rolling copy's weight that holds it back. */
+const ROLLING = 0.02;
+
+const contact = newContact();
+
+/** Throws what is due and moves every copy on by a tick. Returns the thrower of one that met the runner. */
+export function throwCopies(world: World, s: RunState): Throwing | null {
+  let met: Throwing | null = null;
+  for (const throwing of world.throwers) {
+    if (s.away[throwing.piece] === 0 && isDue(s, throwing)) launch(world, s, throwing);
+    for (let k = 0; k < throwing.most; k++) {
+      const i = (throwing.first + k) * COPY_SIZE;
+      if (s.copies[i] < 0) continue;
+      if (s.tick - s.copies[i] >= throwing.life || !moveCopy(world, s, throwing, i, k)) {
+        s.copies[i] = -1;
+      } else if (meetsRunner(world, s, throwing, i)) met ??= throwing;
+    }
+  }
+  return met;
+}
+
+function isDue(s: RunState, { clock, interval, phase }: Throwing): boolean {
+  if (clock >= 0 && (s.moverFrom[clock] < 0 || s.moverAt[clock] >= 0)) return false;
+  const own = clock >= 0 ? moverTick(s, clock, s.tick) : s.tick;
+  return (own + phase) % interval === 0;
+}
+
+function launch(world: World, s: RunState, throwing: Throwing): void {
+  const { told, first, most } = throwing;
+  const free = Array.from({ length: most }, (_, k) => (first + k) * COPY_SIZE).find(
+    (i) => s.copies[i] < 0,
+  );
+  if (free === undefined) return;
+  const spread = told.spread ?? 0;
+  const off = (k: number) => (k === 0 ? 0 : k * (2 * chance(s) - 1));
+  const rise = (told.rise ?? 0) + off(spread) / 2;
+  // On a side-on stage all stays in its plane.
+  const yaw = world.lane === null ? throwing.heading + off(spread) : throwing.heading;
+  const level = cosDeg(rise) * told.speed;
+  const [ux, uz] = [cosDeg(yaw), -sinDeg(yaw)];
+  const mover = world.pieceMovers[throwing.piece];
+  const { at } = world.pieces[throwing.piece];
+  const c = mover < 0 ? at : applyPose(poseMover(world.movers, s, mover).pose, at);
+  s.copies.set(
+    [
+      s.tick,
+      c[0] + throwing.ahead * cosDeg(throwing.heading),
+      c[1] + throwing.up - throwing.body.radius,
+      (world.lane ?? c[2]) - throwing.ahead * (world.lane === null ? sinDeg(throwing.heading) : 0),
+      ux * level,
+      sinDeg(rise) * told.speed,
+      world.lane === null ? uz * level : 0,
+    ],
+    free,
+  );
+}
+
+/** Moves a copy on by a tick. Returns whether it is still there. Its place is its lowest point. */
+function moveCopy(world: World, s: RunState, t: Throwing, i: number, k: number): boolean {
+  const { copies } = s;
+  const g = world.gravity;
+  const bounce = t.told.bounce ?? USUAL_BOUNCE;
+  copies[i + 5] -= g / 120;
+  let [dx, dy, dz] = [copies[i + 4] / 120, copies[i + 5] / 120, copies[i + 6] / 120];
+  for (let slide = 0; slide < 3 && dx * dx + dy * dy + dz * dz > 1e-18; slide++) {
+    const { body } = t;
+    const hit = traceBody(
+      world,
+      s,
+      body,
+      1 + t.first + k,
+      copies[i + 1],
+      copies[i + 2],
+      copies[i + 3],
+      dx,
+      dy,
+      dz,
+      contact,
+      -1,
+      t.piece,
+    );
+    const closing = hit ? -(contact.nx * dx + contact.ny * dy + contact.nz * dz) : 0;
+    const part = hit ? Math.max(0, contact.t - SKIN / Math.max(closing, 1e-9)) : 1;
+    copies[i + 1] += dx * part;
+    copies[i + 2] += dy * part;
+    copies[i + 3] += dz * part;
+    if (!hit) break;
+    const { nx, ny } = contact;
+    const nz = world.lane === null ? contact.nz : 0;
+    const into = nx * copies[i + 4] + ny * copies[i + 5] + nz * copies[i + 6];
+    // Small impacts are rolling: they would else never come to rest.
+    const back = into < 0 ? -into * (1 + (into < -1.2 ? bounce : 0)) : 0;
+    copies[i + 4] += nx * back;
+    copies[i + 5] += ny * back;
+    copies[i + 6] += nz * back;
+    if (ny > 0.3) {
+      const hold =
+        1 - (ROLLING * g) / 120 / Math.max(1, Math.abs(copies[i + 4]) + Math.abs(copies[i + 6]));
+      copies[i + 4] *= hold;
+      copies[i + 6] *= hold;
+    }
+    const rest = (1 - part) / 120;
+    [dx, dy, dz] = [copies[i + 4] * rest, copies[i + 5] * rest, copies[i + 6] * rest];
+  }
+  return copies[i + 2] + 2 * t.body.radius > tideOf(s);
+}
+
+/** Whether a copy touches the runner where both have got to: the upright capsule against the ball. */
+function meetsRunner(world: World, s: RunState, t: Throwing, i: number): boolean {
+  const runner = world.bodies[s.size];
+  const [bx, by, bz] = [s.copies[i + 1], s.copies[i + 2] + t.body.radius, s.copies[i + 3]];
+  const middle = s.y + liftOf(runner);
+  const up = Math.min(runner.half, Math.max(-runner.half, by - middle));
+  const [dx, dy, dz] = [bx - s.x, by - middle - up, bz - s.z];
+  const reach = t.body.radius + runner.radius;
+  return dx * dx + dy * dy + dz * dz < reach * reach;
+}
