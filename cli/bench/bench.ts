@@ -4,13 +4,22 @@ import { gzipSync } from 'node:zlib';
 import { onWorkPlane, refusal, snapToGrid } from '@/core/assemble';
 import { courseHash } from '@/core/course';
 import { buildWorld, Recorder, replay, startState, tick, type Run, type World } from '@/core/run';
-import { keepsForward, measuringCourse, paceInput } from './courses';
+import { RUNNERS, type RunnerKind } from '@/core/course';
+import { keepsForward, measuringCourse, measuringField, paceInput, roundInput } from './courses';
 import { median, type Figure } from './figures';
 import { laying } from './laying';
 
 /** Measures and prints: a table, or with `json` one object with a key a figure. Returns 0. */
 export function bench(json: boolean): number {
-  const figures = [...speed(), verification(), building(), ghost(), ...laying(), ...firstLoad()];
+  const figures = [
+    ...speed(),
+    ...runners(),
+    verification(),
+    building(),
+    ghost(),
+    ...laying(),
+    ...firstLoad(),
+  ];
   if (json) {
     console.log(JSON.stringify(Object.fromEntries(figures.map(({ key, value }) => [key, value]))));
   } else {
@@ -79,6 +88,37 @@ function speed(): Figure[] {
       goal: 'at least 0.75',
     },
   ];
+}
+
+/** Ticks a second of each runner among movers, links and throwers. */
+function runners(): Figure[] {
+  return RUNNERS.map((kind): Figure => {
+    const world = buildWorld(
+      measuringField(kind, { pieces: 600, movers: 40, links: 20, throwers: 4 }),
+    );
+    const rates = Array.from({ length: 4 }, () => roundsPerSecond(world, kind)).slice(1);
+    return {
+      key: `ticksPerSecond_${kind}`,
+      label: `${kind}, 600 pieces, 40 movers, 20 links, 4 throwers`,
+      value: median(rates),
+      unit: 'ticks/s',
+      goal: 'at least 200,000',
+    };
+  });
+}
+
+function roundsPerSecond(world: World, kind: RunnerKind): number {
+  const state = startState(world);
+  let way = 0;
+  const from = performance.now();
+  for (let i = 0; i < STRETCH; i++) {
+    const { x, z } = state;
+    tick(world, state, roundInput(kind, state), () => {});
+    way += Math.hypot(state.x - x, state.z - z);
+  }
+  const rate = (STRETCH / (performance.now() - from)) * 1000;
+  if (way < STRETCH / 120) throw new Error(`The measured ${kind} did not get about.`);
+  return rate;
 }
 
 function verification(): Figure {

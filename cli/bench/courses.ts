@@ -1,6 +1,6 @@
 import { layPieces, type PieceInHand } from '@/core/assemble';
-import { emptyCourse, type Course } from '@/core/course';
-import type { Input, RunState } from '@/core/run';
+import { emptyCourse, type Course, type Link, type RunnerKind } from '@/core/course';
+import { mayStrike, type Input, type RunState } from '@/core/run';
 
 /** Metres from one lane of the measuring course to the next. */
 const LANE = 12;
@@ -44,3 +44,100 @@ export function paceInput(state: RunState, forward: boolean): Input {
 /** Turns round near the ends of the first lane. */
 export const keepsForward = (state: RunState, forward: boolean): boolean =>
   state.x > 190 ? false : state.x < 6 ? true : forward;
+
+/** Pieces along one side of the measuring field. */
+const SIDE = 24;
+
+/**
+ * A field of slabs with everything that tuning can set among them: movers of every kind, links, throwers.
+ * Roomy enough for what rolls to go round and round in.
+ */
+export function measuringField(
+  kind: RunnerKind,
+  { pieces, movers, links, throwers }: Record<'pieces' | 'movers' | 'links' | 'throwers', number>,
+): Course {
+  const list: PieceInHand[] = [{ family: 'start', at: [0, 0, 0] }];
+  const motions = [
+    [
+      {
+        kind: 'path',
+        points: [
+          [4, 0, 0],
+          [4, 0, 4],
+        ],
+        speed: 2,
+        after: 'round',
+      },
+    ],
+    [{ kind: 'spin', axis: 'y', period: 5 }],
+    [{ kind: 'bob', height: 0.2, period: 3 }],
+    [{ kind: 'circle', axis: 'y', radius: 2, period: 6 }],
+  ] as PieceInHand['motion'][];
+  for (let i = 0; i < movers; i++) {
+    const angle = (i * 2 * Math.PI) / movers;
+    const reach = i % 2 ? 20 : 9;
+    list.push({
+      family: 'crate',
+      at: [reach * Math.cos(angle), 0.1, reach * Math.sin(angle)],
+      motion: motions[i % motions.length],
+      ...(i % 5 === 4 ? { wake: { by: 'near' as const, range: 8, sleep: 12 } } : {}),
+    });
+  }
+  for (let i = 0; i < throwers; i++) {
+    list.push({
+      family: 'cask',
+      at: [i % 2 ? 18 : -18, 0, i < 2 ? 18 : -18],
+      turn: [0, 45 + 90 * i, 0],
+      thrower: { what: 'boulder', size: 0.5, interval: 1.5, speed: 7, life: 5, does: 'push' },
+    });
+  }
+  for (let i = 0; i < links; i++) {
+    list.push({
+      family: 'touch',
+      at: [(i % 5) * 8 - 16, 0, Math.floor(i / 5) * 8 - 16],
+      size: [2, 2, 2],
+    });
+  }
+  for (let i = 0; list.length < pieces; i++) {
+    list.push({
+      family: 'slab',
+      at: [((i % SIDE) - SIDE / 2) * 2 + 1, -0.5, (Math.floor(i / SIDE) - SIDE / 2) * 2 + 1],
+    });
+  }
+  const course = layPieces({ ...emptyCourse('Field', 'free'), runner: { kind } }, list);
+  const regions = course.pieces.filter(({ family }) => family === 'touch');
+  return {
+    ...course,
+    tide: -6,
+    links: regions.map(({ id }, i): Link => ({
+      id: `l${i + 1}`,
+      cue: { kind: (['touched', 'left', 'stood'] as const)[i % 3], pieces: [id], seconds: 0.2 },
+      effects: [{ kind: 'points', value: 1 }],
+    })),
+  };
+}
+
+/** Goes round and round the field, each runner in its own way. */
+export function roundInput(kind: RunnerKind, s: RunState): Input {
+  if (kind === 'cart') return { x: 6, z: -10, jump: false };
+  const angle = s.tick / 400;
+  if (kind === 'flick') {
+    if (!mayStrike(s)) return { x: 0, z: 0, jump: false };
+    return {
+      x: Math.round(-s.x * 50 + 400 * Math.cos(angle)),
+      z: Math.round(-s.z * 50 + 400 * Math.sin(angle)),
+      jump: s.tick % 2 === 0,
+    };
+  }
+  // Along the circle, drawn in towards the middle from far out.
+  const far = Math.hypot(s.x, s.z);
+  const [ax, az] = [
+    -Math.sin(angle) - (far > 14 ? s.x / far : 0),
+    Math.cos(angle) - (far > 14 ? s.z / far : 0),
+  ];
+  return {
+    x: Math.round(16 * Math.max(-1, Math.min(1, ax))),
+    z: Math.round(16 * Math.max(-1, Math.min(1, az))),
+    jump: kind === 'hopper' && s.tick % 120 < 20,
+  };
+}

@@ -32,9 +32,6 @@ export function undoPose({ turn, shift, size }: Pose, p: Vec3): Vec3 {
   return size === 1 ? q : scale(q, 1 / size);
 }
 
-/** Whether a pose only shifts. */
-export const onlyShifts = (pose: Pose): boolean => pose.turn === NO_TURN && pose.size === 1;
-
 /** The pose `a` after `b`. */
 export function composePoses(a: Pose, b: Pose): Pose {
   if (a === STILL) return b;

@@ -1,6 +1,6 @@
 import { ballBody, hullBody, type Body } from '../collision';
-import { mapPoints, type Vec3 } from '../geometry';
-import { applyPose, onlyShifts, STILL, type Pose } from '../motion';
+import { mapPoints, NO_TURN, type Vec3 } from '../geometry';
+import { applyPose, STILL, type Pose } from '../motion';
 import type { Shape } from '../pieces';
 
 /**
@@ -27,6 +27,15 @@ export function bodyOf(form: Shape['form'], pose: Pose, half: number): Body {
   return hullBody(solid, half, (form.round ?? 0) * pose.size);
 }
 
+/**
+ * Whether a rounded body is met by what is in a pose as by the same thing at rest, seen from its frame: a
+ * ball always is, an upright capsule as long as upright stays upright.
+ */
+export const seenAtRest = ({ turn, size }: Pose, { half }: Rounded): boolean =>
+  size === 1 && (half === 0 || turn === NO_TURN || turn[4] > UPRIGHT);
+/** Cosine of the lean that an upright axis may have and count as upright. */
+const UPRIGHT = 1 - 1e-15;
+
 /** A form's bodies for each size of what is moved against it, made when first asked for. */
 export class Bodies {
   private readonly still: (Body | undefined)[] = [];
@@ -35,9 +44,13 @@ export class Bodies {
 
   constructor(private readonly form: Shape['form']) {}
 
-  /** The body at rest for what only shifts, else the one in its pose. */
+  /** The body as it rests. */
+  rest({ index, half }: Rounded): Body {
+    return (this.still[index] ??= bodyOf(this.form, STILL, half));
+  }
+
+  /** The body in a pose. */
   at(pose: Pose, { index, half }: Rounded): Body {
-    if (onlyShifts(pose)) return (this.still[index] ??= bodyOf(this.form, STILL, half));
     if (this.pose !== pose) {
       this.pose = pose;
       this.posed.length = 0;

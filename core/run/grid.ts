@@ -16,8 +16,12 @@ interface Boxed {
 export class Grid {
   private readonly cells = new Map<number, number[]>();
   private readonly everywhere: number[] = [];
+  /** For each box the search that last came upon it. */
+  private readonly seen: Int32Array;
+  private search = 0;
 
   constructor(boxes: readonly Boxed[]) {
+    this.seen = new Int32Array(boxes.reduce((most, { index }) => Math.max(most, index + 1), 0));
     for (const { index, low, high } of boxes) {
       const cells = this.cover(low[0], low[1], low[2], high[0], high[1], high[2]);
       if (!cells) {
@@ -34,10 +38,18 @@ export class Grid {
 
   /** Indices of the boxes that may meet the box given, each once, in rising order. */
   near(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): number[] {
-    const found = new Set(this.everywhere);
-    const cells = this.cover(x0, y0, z0, x1, y1, z1) ?? this.cells.keys();
-    for (const key of cells) for (const index of this.cells.get(key) ?? []) found.add(index);
-    return [...found].sort((a, b) => a - b);
+    const found = [...this.everywhere];
+    const search = ++this.search;
+    for (const key of this.cover(x0, y0, z0, x1, y1, z1) ?? this.cells.keys()) {
+      const cell = this.cells.get(key);
+      if (!cell) continue;
+      for (const index of cell) {
+        if (this.seen[index] === search) continue;
+        this.seen[index] = search;
+        found.push(index);
+      }
+    }
+    return found.sort((a, b) => a - b);
   }
 
   private cover(

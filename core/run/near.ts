@@ -57,6 +57,9 @@ export function nearBox(
   near.sensors = [];
   for (const index of grid.near(near.x0, near.y0, near.z0, near.x1, near.y1, near.z1)) {
     const collider = colliders[index];
+    const { low, high } = collider;
+    if (near.x1 < low[0] || near.x0 > high[0] || near.y1 < low[1] || near.y0 > high[1]) continue;
+    if (near.z1 < low[2] || near.z0 > high[2]) continue;
     if (collider.role !== 'solid') near.sensors.push(collider);
     else {
       near.solids.push(collider);

@@ -93,7 +93,7 @@ export interface RunState {
   moverFrom: Int32Array;
   moverAt: Int32Array;
   drives: Float64Array;
-  /** Of each copy that may be thrown: the tick it was, its middle and its speed; the tick -1 for none. */
+  /** Of each copy that may be thrown: the tick it was, or -1, its lowest point, speed and ground. */
   copies: Float64Array;
   /** What the regions and links do to the runner now; see field. */
   field: Float64Array;
@@ -138,7 +138,7 @@ export type Kept = Pick<
 export const SKIN = 1e-3;
 /** Numbers kept of each link and each copy. */
 export const LINK_SIZE = 4;
-export const COPY_SIZE = 7;
+export const COPY_SIZE = 8;
 
 /** A copy that shares nothing with the state that could change. */
 export const cloneState = (s: RunState): RunState => ({

@@ -2,10 +2,11 @@ import { cosDeg, sinDeg } from '../geometry';
 import { applyPose } from '../motion';
 import { chance } from './chance';
 import { liftOf } from './form';
+import { isAway } from './lock';
 import { moverTick, poseMover } from './mover';
 import { COPY_SIZE, SKIN, tideOf, type RunState } from './state';
 import type { Throwing } from './throwing';
-import { newContact, traceBody } from './trace';
+import { gapTo, newContact, traceBody } from './trace';
 import type { World } from './world';
 
 /** What is left of a copy's speed when it bounces. */
@@ -23,7 +24,9 @@ export function throwCopies(world: World, s: RunState): Throwing | null {
     for (let k = 0; k < throwing.most; k++) {
       const i = (throwing.first + k) * COPY_SIZE;
       if (s.copies[i] < 0) continue;
-      if (s.tick - s.copies[i] >= throwing.life || !moveCopy(world, s, throwing, i, k)) {
+      const age = s.tick - s.copies[i];
+      const moves = age % 2 === 1;
+      if (age >= throwing.life || (moves && !moveCopy(world, s, throwing, i, k))) {
         s.copies[i] = -1;
       } else if (meetsRunner(world, s, throwing, i)) met ??= throwing;
     }
@@ -62,35 +65,35 @@ function launch(world: World, s: RunState, throwing: Throwing): void {
       ux * level,
       sinDeg(rise) * told.speed,
       world.lane === null ? uz * level : 0,
+      -1,
     ],
     free,
   );
 }
 
-/** Moves a copy on by a tick. Returns whether it is still there. Its place is its lowest point. */
+/**
+ * Moves a copy on by two ticks: copies take turns, for they need be no finer. Returns whether it is still
+ * there. Its place is its lowest point.
+ */
 function moveCopy(world: World, s: RunState, t: Throwing, i: number, k: number): boolean {
   const { copies } = s;
-  const g = world.gravity;
+  const fall = world.gravity * STEP;
   const bounce = t.told.bounce ?? USUAL_BOUNCE;
-  copies[i + 5] -= g / 120;
-  let [dx, dy, dz] = [copies[i + 4] / 120, copies[i + 5] / 120, copies[i + 6] / 120];
-  for (let slide = 0; slide < 3 && dx * dx + dy * dy + dz * dz > 1e-18; slide++) {
-    const { body } = t;
-    const hit = traceBody(
-      world,
-      s,
-      body,
-      1 + t.first + k,
-      copies[i + 1],
-      copies[i + 2],
-      copies[i + 3],
-      dx,
-      dy,
-      dz,
-      contact,
-      -1,
-      t.piece,
-    );
+  // Rolling on ground it goes along it, and falls once there is none.
+  const ground = copies[i + 7];
+  const rolls = ground >= 0 && restsOn(world, s, t, i, ground);
+  if (!rolls) {
+    copies[i + 7] = -1;
+    copies[i + 5] -= fall;
+  }
+  let time = STEP;
+  for (let slide = 0; slide < 3 && time > 1e-9; slide++) {
+    const [vx, vy, vz] = [copies[i + 4], copies[i + 5], copies[i + 6]];
+    if (vx * vx + vy * vy + vz * vz < 1e-6) break;
+    const [x, y, z] = [copies[i + 1], copies[i + 2], copies[i + 3]];
+    const [dx, dy, dz] = [vx * time, vy * time, vz * time];
+    const keeper = 1 + t.first + k;
+    const hit = traceBody(world, s, t.body, keeper, x, y, z, dx, dy, dz, contact, -1, t.piece);
     const closing = hit ? -(contact.nx * dx + contact.ny * dy + contact.nz * dz) : 0;
     const part = hit ? Math.max(0, contact.t - SKIN / Math.max(closing, 1e-9)) : 1;
     copies[i + 1] += dx * part;
@@ -99,22 +102,46 @@ function moveCopy(world: World, s: RunState, t: Throwing, i: number, k: number):
     if (!hit) break;
     const { nx, ny } = contact;
     const nz = world.lane === null ? contact.nz : 0;
-    const into = nx * copies[i + 4] + ny * copies[i + 5] + nz * copies[i + 6];
+    const into = nx * vx + ny * vy + nz * vz;
     // Small impacts are rolling: they would else never come to rest.
-    const back = into < 0 ? -into * (1 + (into < -1.2 ? bounce : 0)) : 0;
+    const back = into < 0 ? -into * (1 + (into < -LEAST_BOUNCE ? bounce : 0)) : 0;
     copies[i + 4] += nx * back;
     copies[i + 5] += ny * back;
     copies[i + 6] += nz * back;
-    if (ny > 0.3) {
-      const hold =
-        1 - (ROLLING * g) / 120 / Math.max(1, Math.abs(copies[i + 4]) + Math.abs(copies[i + 6]));
-      copies[i + 4] *= hold;
-      copies[i + 6] *= hold;
-    }
-    const rest = (1 - part) / 120;
-    [dx, dy, dz] = [copies[i + 4] * rest, copies[i + 5] * rest, copies[i + 6] * rest];
+    if (ny > FLAT && into >= -LEAST_BOUNCE) copies[i + 7] = contact.collider;
+    time *= 1 - part;
   }
   return copies[i + 2] + 2 * t.body.radius > tideOf(s);
+}
+
+/** Seconds a copy moves on at a time. */
+const STEP = 2 / 120;
+/** Impacts slower than this do not bounce, m/s. */
+const LEAST_BOUNCE = 1.2;
+/** Least upward part of the normal of ground that a copy rolls on. */
+const FLAT = 0.3;
+
+/** Has a rolling copy gain and lose speed by its ground. Returns whether it still lies on it. */
+function restsOn(world: World, s: RunState, t: Throwing, i: number, ground: number): boolean {
+  const { copies } = s;
+  const c = world.colliders[ground];
+  if (isAway(world, s, c)) return false;
+  const gap = gapTo(world, s, t.body, c, copies[i + 1], copies[i + 2], copies[i + 3]);
+  const { distance, nx, ny, nz } = gap;
+  if (distance > 3 * SKIN || ny < FLAT) return false;
+  const g = world.gravity * STEP;
+  // A sphere that rolls gains 5/7 of what pulls it along.
+  copies[i + 4] += g * ny * nx * (5 / 7);
+  copies[i + 5] += g * (ny * ny - 1) * (5 / 7);
+  copies[i + 6] += world.lane === null ? g * ny * nz * (5 / 7) : 0;
+  const [vx, vy, vz] = [copies[i + 4], copies[i + 5], copies[i + 6]];
+  const speed = Math.sqrt(vx * vx + vy * vy + vz * vz);
+  const hold = speed > 0 ? Math.max(0, 1 - (ROLLING * g) / speed) : 0;
+  const into = vx * nx + vy * ny + vz * nz;
+  copies[i + 4] = (vx - into * nx) * hold;
+  copies[i + 5] = (vy - into * ny) * hold;
+  copies[i + 6] = (vz - into * nz) * hold;
+  return true;
 }
 
 /** Whether a copy touches the runner where both have got to: the upright capsule against the ball. */

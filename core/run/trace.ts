@@ -1,8 +1,8 @@
 import { clearance, newClearance, newTouch, sweep, type Clearance, type Touch } from '../collision';
-import { STILL, onlyShifts, type Pose } from '../motion';
-import { rotate, NO_TURN } from '../geometry';
+import { NO_TURN, rotate, type Matrix3 } from '../geometry';
+import { STILL, type Pose } from '../motion';
 import type { Collider } from './collider';
-import { liftOf, type Rounded } from './form';
+import { liftOf, seenAtRest, type Rounded } from './form';
 import { isAway } from './lock';
 import { poseMover } from './mover';
 import { nearBox } from './near';
@@ -100,15 +100,42 @@ export function sweepCollider(
   out: Touch,
 ): boolean {
   const cy = y + liftOf(body);
-  if (c.mover < 0) {
-    return sweep(c.bodies.at(STILL, body), x, cy, z, dx, dy, dz, body.radius, out);
-  }
+  const { radius } = body;
+  if (c.mover < 0) return sweep(c.bodies.rest(body), x, cy, z, dx, dy, dz, radius, out);
   const { pose } = poseMover(world.movers, s, c.mover);
-  const hull = c.bodies.at(pose, body);
-  if (!onlyShifts(pose)) return sweep(hull, x, cy, z, dx, dy, dz, body.radius, out);
-  // What only shifts is met at rest, seen from the shifted place.
-  const [ox, oy, oz] = pose.shift;
-  return sweep(hull, x - ox, cy - oy, z - oz, dx, dy, dz, body.radius, out);
+  if (!seenAtRest(pose, body)) {
+    return sweep(c.bodies.at(pose, body), x, cy, z, dx, dy, dz, radius, out);
+  }
+  const { turn: m, shift } = pose;
+  const hull = c.bodies.rest(body);
+  const [ox, oy, oz] = [x - shift[0], cy - shift[1], z - shift[2]];
+  if (m === NO_TURN) return sweep(hull, ox, oy, oz, dx, dy, dz, radius, out);
+  // Seen from the frame that turns with it; the normal is turned back.
+  if (
+    !sweep(
+      hull,
+      m[0] * ox + m[3] * oy + m[6] * oz,
+      m[1] * ox + m[4] * oy + m[7] * oz,
+      m[2] * ox + m[5] * oy + m[8] * oz,
+      m[0] * dx + m[3] * dy + m[6] * dz,
+      m[1] * dx + m[4] * dy + m[7] * dz,
+      m[2] * dx + m[5] * dy + m[8] * dz,
+      radius,
+      out,
+    )
+  ) {
+    return false;
+  }
+  turnBack(m, out);
+  return true;
+}
+
+/** A normal found in a turned frame, in the world's. */
+function turnBack(m: Matrix3, out: { nx: number; ny: number; nz: number }): void {
+  const { nx, ny, nz } = out;
+  out.nx = m[0] * nx + m[1] * ny + m[2] * nz;
+  out.ny = m[3] * nx + m[4] * ny + m[5] * nz;
+  out.nz = m[6] * nx + m[7] * ny + m[8] * nz;
 }
 
 /** How far within the plane of a one-way face a body still counts as before it, m. */
@@ -180,8 +207,21 @@ export function gapTo(
 ): Clearance {
   const cy = y + liftOf(body);
   const { pose } = poseOf(world, s, c);
-  const hull = c.bodies.at(pose, body);
-  if (!onlyShifts(pose)) return clearance(hull, x, cy, z, body.radius, scratch);
-  const [ox, oy, oz] = pose.shift;
-  return clearance(hull, x - ox, cy - oy, z - oz, body.radius, scratch);
+  if (!seenAtRest(pose, body)) {
+    return clearance(c.bodies.at(pose, body), x, cy, z, body.radius, scratch);
+  }
+  const { turn: m, shift } = pose;
+  const hull = c.bodies.rest(body);
+  const [ox, oy, oz] = [x - shift[0], cy - shift[1], z - shift[2]];
+  if (m === NO_TURN) return clearance(hull, ox, oy, oz, body.radius, scratch);
+  clearance(
+    hull,
+    m[0] * ox + m[3] * oy + m[6] * oz,
+    m[1] * ox + m[4] * oy + m[7] * oz,
+    m[2] * ox + m[5] * oy + m[8] * oz,
+    body.radius,
+    scratch,
+  );
+  turnBack(m, scratch);
+  return scratch;
 }

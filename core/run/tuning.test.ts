@@ -282,7 +282,7 @@ test('a thrower sends copies at its interval, no more than it may, and they hurt
   const thrower = { what: 'boulder', size: 0.6, interval: 0.5, speed: 8, life: 4, most: 3 };
   const course = free({ family: 'crate', at: [12, 0, 0], turn: [0, 180, 0], thrower });
   const trial = new Trial(course);
-  const live = () => [0, 7, 14].filter((i) => trial.state.copies[i] >= 0).length;
+  const live = () => [0, 8, 16].filter((i) => trial.state.copies[i] >= 0).length;
   trial.go(NO_INPUT, 62);
   expect(live()).toBe(1);
   expect(trial.go(NO_INPUT, 60) && live()).toBe(2);
