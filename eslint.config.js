@@ -86,7 +86,7 @@ module.exports = defineConfig([
   },
   {
     // Tests may stand on anything below them.
-    files: ['**/*.test.ts', '**/*.test.tsx', '**/testing.ts'],
+    files: ['**/*.test.ts', '**/*.test.tsx', '**/testing.ts', '**/*.testing.ts'],
     rules: { 'import/no-restricted-paths': 'off' },
   },
   // The browser tests' fixtures have a function called use, and it is no hook.

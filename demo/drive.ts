@@ -1,4 +1,4 @@
-import { courseHash, type Course } from '@/core/course';
+import { courseHash, type Course, type RunnerKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
   buildWorld,
@@ -48,12 +48,12 @@ export function drive(course: Course, route: readonly Vec3[], manner: Manner): R
   for (let beats = 0; beats * manner.beat < LONGEST * 120; beats++) {
     const seen = new Map<string, Way>();
     for (const way of ways) {
-      for (const input of choices(way.state, route[way.next], manner.push)) {
+      for (const input of choices(course.runner.kind, way.state, route[way.next], manner.push)) {
         const state = cloneState(way.state);
         for (let i = 0; i < manner.beat && state.finish < 0; i++)
           tick(world, state, input, () => {});
         if (state.falls > 0) continue;
-        const next = advance(state, route, way.next);
+        const next = advance(state, route, way.next, NEAR[course.runner.kind]);
         const left = flat([state.x, state.y, state.z], route[next]) + tail[next];
         const on = { state, next, left, from: way, input };
         if (state.finish >= 0) return record(course, on, manner.beat);
@@ -77,23 +77,52 @@ export function drive(course: Course, route: readonly Vec3[], manner: Manner): R
 
 const STAND: Input = { x: 0, z: 0, jump: false };
 
-function choices(state: RunState, towards: Vec3, push: number): Input[] {
+/** How near a place counts as reached, m. What rolls takes wide turns. */
+const NEAR: Record<RunnerKind, number> = { hopper: 0.9, roller: 1.3, cart: 2.2, flick: 1.6 };
+
+/** What somebody might do next, by the runner they have. */
+function choices(kind: RunnerKind, state: RunState, towards: Vec3, push: number): Input[] {
   const dx = towards[0] - state.x;
   const dz = towards[2] - state.z;
   const l = Math.hypot(dx, dz) || 1;
-  const pad = (part: number, jump: boolean): Input => ({
-    x: padSteps((dx / l) * part * push),
-    z: padSteps((dz / l) * part * push),
-    jump,
-  });
+  if (kind === 'cart') return pedals(state, dx / l, dz / l, push);
+  const pad = (part: number, jump: boolean, turn = 0): Input => {
+    const [c, s] = [Math.cos(turn), Math.sin(turn)];
+    return {
+      x: padSteps(((dx * c - dz * s) / l) * part * push),
+      z: padSteps(((dx * s + dz * c) / l) * part * push),
+      jump,
+    };
+  };
+  if (kind === 'roller') {
+    return [
+      pad(1, false),
+      pad(1, false, 0.6),
+      pad(1, false, -0.6),
+      pad(0, true),
+      pad(-1, false),
+      pad(0.4, false),
+    ];
+  }
   return [pad(1, false), pad(1, true), pad(0, false), pad(0, true), pad(0.5, true), pad(-1, false)];
 }
 
-function advance(state: RunState, route: readonly Vec3[], next: number): number {
+/** A cart is steered towards the place, more or less, and driven, let roll or braked. */
+function pedals(s: RunState, dx: number, dz: number, push: number): Input[] {
+  // Above 0 the place lies to the right of the way ahead.
+  const side = s.fx * dz - s.fz * dx;
+  const ahead = s.fx * dx + s.fz * dz;
+  const wanted = Math.max(-1, Math.min(1, Math.atan2(side, ahead) * 2));
+  return [wanted, wanted * 0.5, Math.sign(wanted)].flatMap((steer) =>
+    [-push, -0.3, 0.6].map((pedal) => ({ x: padSteps(steer), z: padSteps(pedal), jump: false })),
+  );
+}
+
+function advance(state: RunState, route: readonly Vec3[], next: number, near: number): number {
   const close =
-    state.ground >= 0 &&
-    flat([state.x, state.y, state.z], route[next]) < 0.9 &&
-    Math.abs(state.y - route[next][1]) < 0.8;
+    (state.ground >= 0 || near > 1) &&
+    flat([state.x, state.y, state.z], route[next]) < near &&
+    Math.abs(state.y - route[next][1]) < Math.max(0.8, near * 0.7);
   return close && next < route.length - 1 ? next + 1 : next;
 }
 

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { replay } from '@/core/run';
 import { DEMO_COURSES } from './courses';
 import { drive, type Manner } from './drive';
+import { strike } from './strike';
 
 /** Who runs the demo courses, and how; the first run of each course is its maker's own. */
 const RUNNERS: readonly { name: string; manner: Manner }[] = [
@@ -18,7 +19,8 @@ function main(): void {
   for (const { slug, maker, course, route } of DEMO_COURSES) {
     if (only && slug !== only) continue;
     const runs = RUNNERS.map(({ name, manner }) => {
-      const run = drive(course, route, manner);
+      const play = course.runner.kind === 'flick' ? strike : drive;
+      const run = play(course, route, manner);
       const { time, gathered, pickups } = replay(course, run);
       const player = name === 'maker' ? maker : name;
       console.log(

@@ -10,6 +10,7 @@ import { courses } from './api/courses';
 import { kits } from './api/kits';
 import { makers } from './api/makers';
 import { published } from './api/published';
+import { recordings } from './api/recordings';
 import { HttpError } from './http';
 
 /** Most bytes a request may carry. */
@@ -68,7 +69,7 @@ function api(context: Context) {
     .use(limit(readsPerMinute, false), limit(writesPerMinute, true))
     .use(cookieParser())
     .use(express.json({ limit: BODY_LIMIT }))
-    .use(makers(context), courses(context), kits(context), published(context))
+    .use(makers(context), courses(context), kits(context), recordings(context), published(context))
     .use(() => {
       throw new HttpError(404, 'not-found', 'There is nothing at this address.');
     });
@@ -107,7 +108,7 @@ function toHttpError(error: unknown): HttpError {
     return new HttpError(
       413,
       'too-large',
-      'That is more than 8 MB, which is more than a course may have.',
+      'That is more than is kept: a course has at most 8 MB, a recording 15 MB.',
     );
   }
   if (type === 'entity.parse.failed') {

@@ -24,5 +24,8 @@ export * from './scatter';
 export * from './paint';
 export * from './kit';
 export * from './rules';
+export * from './tuning';
+export * from './links';
+export * from './shapes';
 export * from './sketch';
 export * from './fit';

@@ -2,6 +2,7 @@ import { create } from 'mutative';
 import type { Course, Piece } from '../course';
 import { cairnNumber, familyOf } from '../pieces';
 import { freshIds } from './ids';
+import { withoutTies } from './links';
 import { tidy } from './place';
 
 /** A piece before it is laid: everything but its id. */
@@ -73,7 +74,8 @@ function nextCairnNumber(course: Course): number {
   return Math.max(0, ...numbers) + 1;
 }
 
-/** The course without the pieces. */
+/** The course without the pieces, and without what was tied to them alone. */
 export function removePieces(course: Course, choice: ReadonlySet<string>): Course {
-  return { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
+  const left = { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
+  return withoutTies(left, choice);
 }

@@ -16,16 +16,20 @@ export function pickPiece(
   ray: Ray,
 ): { id: string; t: number } | null {
   let best: { id: string; t: number } | null = null;
+  // What is only felt is chosen where there is nothing to be seen.
+  let felt: { id: string; t: number } | null = null;
   for (const piece of course.pieces) {
     const { low, high } = pieceBounds(piece);
     const near = meetsBox(ray, low, high);
     if (near === null || (best && near > best.t)) continue;
-    for (const { solid, mesh } of worldParts(piece)) {
+    for (const { solid, mesh, unseen } of worldParts(piece)) {
       const t = mesh ? meetsMesh(ray, solid) : meetsSolid(ray, solid);
-      if (t !== null && (!best || t < best.t)) best = { id: piece.id, t };
+      if (t === null) continue;
+      if (unseen) felt = !felt || t < felt.t ? { id: piece.id, t } : felt;
+      else if (!best || t < best.t) best = { id: piece.id, t };
     }
   }
-  return best;
+  return best ?? felt;
 }
 
 /** How far above a place ground is still looked for, m: it may lie within a stone. */

@@ -1,4 +1,12 @@
-import { movePieces, removePieces, setTurn, changePieces } from '../assemble';
+import {
+  changePieces,
+  movePieces,
+  removeLink,
+  removePieces,
+  setTuned,
+  setTurn,
+  type TunedKey,
+} from '../assemble';
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { addStart } from './start';
@@ -23,14 +31,25 @@ export type Rule =
   | 'open-end'
   | 'pattern'
   | 'bounds'
-  | 'heavy';
+  | 'heavy'
+  | 'path'
+  | 'range'
+  | 'attach'
+  | 'thrower'
+  | 'link'
+  | 'link-loop'
+  | 'cairn-gap'
+  | 'leg'
+  | 'unlike';
 
 /** What a fix does, as data: findings made elsewhere can be mended here. */
 export type FixEdit =
   | { readonly do: 'start' }
   | { readonly do: 'remove'; readonly id: string }
   | { readonly do: 'move'; readonly id: string; readonly by: Vec3 }
-  | { readonly do: 'turn'; readonly id: string; readonly turn: Vec3 };
+  | { readonly do: 'turn'; readonly id: string; readonly turn: Vec3 }
+  | { readonly do: 'untune'; readonly id: string; readonly key: TunedKey }
+  | { readonly do: 'unlink'; readonly id: string };
 
 export interface Fix {
   readonly label: string;
@@ -71,6 +90,8 @@ export function applyFix(course: Course, { edit }: Fix): Course {
   if (edit.do === 'start') return addStart(course);
   const one = new Set([edit.id]);
   if (edit.do === 'remove') return removePieces(course, one);
+  if (edit.do === 'untune') return setTuned(course, one, edit.key, undefined);
+  if (edit.do === 'unlink') return removeLink(course, edit.id);
   if (edit.do === 'move') return movePieces(course, one, edit.by);
   return changePieces(course, one, (piece) => setTurn(piece, edit.turn));
 }

@@ -12,6 +12,7 @@ import {
 import { buildWorld, startState, STEP_HEIGHT, tick, NO_INPUT } from '../run';
 import { about, type Check, type Finding } from './finding';
 import { JOINTS } from './joints';
+import { TUNED } from './tuned';
 
 /** Fastest a mover may carry or hit a runner, m/s: within a tick it then stays thinner than a body. */
 export const FASTEST_MOVER = 30;
@@ -70,8 +71,11 @@ const settings: Check = ({ pieces }) =>
 
 const start: Check = (course) => {
   const starts = course.pieces.filter(({ family }) => family === 'start');
-  if (starts.length > 1) {
-    return [about(starts[1], 'starts', 'error', 'There are two starts; one has to go.')];
+  const legOf = ({ params }: Piece) => Number(params?.leg ?? 1);
+  const twice = starts.find((a, i) => starts.findIndex((b) => legOf(b) === legOf(a)) < i);
+  if (twice) {
+    const where = course.legs ? ` on leg ${legOf(twice)}` : '';
+    return [about(twice, 'starts', 'error', `There are two starts${where}; one has to go.`)];
   }
   if (starts.length === 1) return [];
   return [
@@ -230,5 +234,6 @@ const RULES: readonly Check[] = [
   belowTide,
   laps,
   pairs,
+  ...TUNED,
   ...JOINTS,
 ];

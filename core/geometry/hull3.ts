@@ -1,5 +1,6 @@
 import quickHull from 'quickhull3d/dist/quickhull3d.js';
 import type { Polyhedron } from './polyhedron';
+import { facetedBall } from './solids';
 import type { Vec3 } from './vec';
 
 /**
@@ -15,4 +16,12 @@ export function convexSolid(points: readonly Vec3[]): Polyhedron {
     points: used.map((i) => points[i]),
     faces: triangles.map((face) => face.map((i) => place.get(i)!)),
   };
+}
+
+/** A convex solid grown by a radius all about, its corners rounded as far as a faceted ball is round. */
+export function rounded(solid: Polyhedron, radius: number): Polyhedron {
+  const ball = facetedBall([0, 0, 0], radius).points;
+  return convexSolid(
+    solid.points.flatMap(([x, y, z]) => ball.map((p): Vec3 => [x + p[0], y + p[1], z + p[2]])),
+  );
 }

@@ -4,3 +4,4 @@ export * from './way';
 export * from './poses';
 export * from './motion';
 export * from './told';
+export * from './chart';

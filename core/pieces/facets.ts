@@ -21,7 +21,8 @@ const place = ([x, y, z]: Vec3): string =>
  * stretches of a bend do, neither is kept, and an edge between faces that go on smoothly is no edge.
  */
 export function facetsOf(parts: readonly Part[]): Facet[] {
-  const faces = parts.flatMap(({ solid, tone, moving = false }) => {
+  const faces = parts.flatMap(({ solid, tone, moving = false, unseen }) => {
+    if (unseen) return [];
     const names = solid.points.map(place);
     return solid.faces.map((face) => ({
       points: face.map((i) => solid.points[i]),

@@ -9,4 +9,5 @@ export * from './tones';
 export * from './facets';
 export * from './touch';
 export * from './contact';
+export * from './difference';
 export { registerModels } from './models';

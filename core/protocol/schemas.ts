@@ -99,3 +99,8 @@ export type PublishedCourse = v.InferOutput<typeof PublishedAnswer>;
 
 /** What a maker or player without a name is called. */
 export const UNNAMED = 'Somebody';
+
+export const RecordingAnswer = v.object({
+  /** Its name, which follows from what it holds. */
+  file: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}\.(wav|mp3|ogg)$/)),
+});

@@ -1,2 +1,3 @@
 export * from './profile';
 export * from './expected';
+export * from './eye';

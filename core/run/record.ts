@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { FULL_PAD, type Input } from './state';
+import { FULL_AIM, type Input } from './state';
 
 export const RUN_FORMAT = 'stone-hop-run';
 /** Version of the simulation. A run is only replayed by the version it was made with. */
@@ -8,7 +8,7 @@ export const CORE_VERSION = 1;
 /** Longest run that is kept, ticks: half an hour. */
 export const MAX_RUN_TICKS = 30 * 60 * 120;
 
-const step = v.pipe(v.number(), v.integer(), v.minValue(-FULL_PAD), v.maxValue(FULL_PAD));
+const step = v.pipe(v.number(), v.integer(), v.minValue(-FULL_AIM), v.maxValue(FULL_AIM));
 const StretchSchema = v.strictTuple([
   v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(MAX_RUN_TICKS)),
   step,

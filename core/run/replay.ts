@@ -24,6 +24,10 @@ export interface RunResult {
   readonly pickups: number;
   readonly falls: number;
   readonly jumps: number;
+  /** Worth of all that was gathered. */
+  readonly worth: number;
+  /** Of a course in legs, the strokes and seconds each took. */
+  readonly legs: readonly { readonly strokes: number; readonly time: number }[];
   readonly events: readonly RunEvent[];
   /** Foot places, x y z for each tick, the start first, m. */
   readonly path: Float64Array;
@@ -61,13 +65,13 @@ export function replay(course: Course, run: Run, world: World = buildWorld(cours
   if (total > MAX_RUN_TICKS) {
     throw new ReplayRefused('too-long', 'The run is longer than half an hour.');
   }
-  const state = startState(world);
+  const state = startState(world, run.seed);
   const events: RunEvent[] = [];
   const path = new Float64Array(3 * (total + 1));
   path.set([state.x, state.y, state.z]);
   for (const [ticks, x, z, jump] of run.inputs) {
     const input = { x, z, jump: jump === 1 };
-    for (let i = 0; i < ticks && state.finish < 0; i++) {
+    for (let i = 0; i < ticks && state.finish < 0 && !state.over; i++) {
       tick(world, state, input, (event) => events.push(event));
       path[3 * state.tick] = state.x;
       path[3 * state.tick + 1] = state.y;
@@ -97,6 +101,11 @@ export function summarise(
     pickups: world.pickups.length,
     falls: state.falls,
     jumps: state.jumps,
+    worth: state.worth,
+    legs: Array.from({ length: world.legs }, (_, i) => ({
+      strokes: state.legs[2 * i],
+      time: state.legs[2 * i + 1] / 120,
+    })),
     events,
     path,
     poses: poseHash(path),

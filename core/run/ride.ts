@@ -34,7 +34,6 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
   const top = 2 * liftOf(body);
   const { movers, solids } = nearBox(
     world,
-    0,
     s.x - radius,
     s.y,
     s.z - radius,

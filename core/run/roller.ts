@@ -1,7 +1,7 @@
 import { F } from './field';
 import { headingOf, pushed } from './hopper';
 import type { Path } from './path';
-import { AIR_TICKS, fall, pull, roll, settle, slow } from './rolling';
+import { AIR_TICKS, alongOf, fall, pull, roll, settle, slow } from './rolling';
 import { DT, type Flick, type Roller } from './runner';
 import { FULL_AIM, FULL_PAD, type Input, type RunState } from './state';
 import type { Say } from './tell';
@@ -39,7 +39,7 @@ export function tickRoller(
   if (length > 0.1) s.heading = headingOf(px, pz, s.heading);
   if (grounded) {
     pull(s, pulled);
-    const along = Math.sqrt(pulled[0] ** 2 + pulled[1] ** 2 + pulled[2] ** 2);
+    const along = alongOf(pulled);
     const press = Math.max(pulled[3], 0);
     // With too little hold it slides, and the hold there is works against the slide.
     const part =
@@ -102,7 +102,7 @@ export function tickFlick(
       say('stroke', 0);
     }
     pull(s, pulled);
-    const along = Math.sqrt(pulled[0] ** 2 + pulled[1] ** 2 + pulled[2] ** 2);
+    const along = alongOf(pulled);
     const hold = friction * Math.max(pulled[3], s.press > 2 * pulled[3] ? s.press : 0);
     // Lying still it is held by as much as it takes.
     if (!(along <= hold && isStill(s))) {

@@ -112,6 +112,10 @@ export function pull(s: RunState, out: Float64Array): Float64Array {
   return out;
 }
 
+/** How hard it is pulled along, m/s². */
+export const alongOf = (pulled: Float64Array): number =>
+  Math.sqrt(pulled[0] * pulled[0] + pulled[1] * pulled[1] + pulled[2] * pulled[2]);
+
 /** Gravity for a tick in the air. */
 export function fall(s: RunState, fallSpeed: number): void {
   s.vx += s.field[F.gravityX] * DT;

@@ -42,7 +42,7 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
   y1 += 2 * liftOf(body);
   z0 -= r;
   z1 += r;
-  const { sensors } = nearBox(world, 0, x0, y0, z0, x1, y1, z1);
+  const { sensors } = nearBox(world, x0, y0, z0, x1, y1, z1);
   let found: Meeting[] | null = null;
   for (let i = 0; i < sensors.length; i++) {
     const c = sensors[i];

@@ -26,7 +26,7 @@ export function throwCopies(world: World, s: RunState): Throwing | null {
       if (s.copies[i] < 0) continue;
       const age = s.tick - s.copies[i];
       const moves = age % 2 === 1;
-      if (age >= throwing.life || (moves && !moveCopy(world, s, throwing, i, k))) {
+      if (age >= throwing.life || (moves && !moveCopy(world, s, throwing, i))) {
         s.copies[i] = -1;
       } else if (meetsRunner(world, s, throwing, i)) met ??= throwing;
     }
@@ -75,7 +75,7 @@ function launch(world: World, s: RunState, throwing: Throwing): void {
  * Moves a copy on by two ticks: copies take turns, for they need be no finer. Returns whether it is still
  * there. Its place is its lowest point.
  */
-function moveCopy(world: World, s: RunState, t: Throwing, i: number, k: number): boolean {
+function moveCopy(world: World, s: RunState, t: Throwing, i: number): boolean {
   const { copies } = s;
   const fall = world.gravity * STEP;
   const bounce = t.told.bounce ?? USUAL_BOUNCE;
@@ -92,8 +92,7 @@ function moveCopy(world: World, s: RunState, t: Throwing, i: number, k: number):
     if (vx * vx + vy * vy + vz * vz < 1e-6) break;
     const [x, y, z] = [copies[i + 1], copies[i + 2], copies[i + 3]];
     const [dx, dy, dz] = [vx * time, vy * time, vz * time];
-    const keeper = 1 + t.first + k;
-    const hit = traceBody(world, s, t.body, keeper, x, y, z, dx, dy, dz, contact, -1, t.piece);
+    const hit = traceBody(world, s, t.body, x, y, z, dx, dy, dz, contact, -1, t.piece);
     const closing = hit ? -(contact.nx * dx + contact.ny * dy + contact.nz * dz) : 0;
     const part = hit ? Math.max(0, contact.t - SKIN / Math.max(closing, 1e-9)) : 1;
     copies[i + 1] += dx * part;

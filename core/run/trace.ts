@@ -37,18 +37,16 @@ export const trace = (
   dz: number,
   out: Contact,
   skip = -1,
-): boolean => traceBody(world, s, world.bodies[s.size], 0, x, y, z, dx, dy, dz, out, skip, -1);
+): boolean => traceBody(world, s, world.bodies[s.size], x, y, z, dx, dy, dz, out, skip, -1);
 
 /**
  * Moves any rounded body and finds the first solid it touches.
- * @param keeper which neighbourhood is kept for it: 0 for the runner's own
  * @param skip a collider, and `own` a piece, to leave out; or -1
  */
 export function traceBody(
   world: World,
   s: RunState,
   body: Rounded,
-  keeper: number,
   x: number,
   y: number,
   z: number,
@@ -66,7 +64,7 @@ export function traceBody(
   const y1 = (dy < 0 ? y : y + dy) + 2 * (radius + half);
   const z0 = (dz < 0 ? z + dz : z) - radius;
   const z1 = (dz < 0 ? z : z + dz) + radius;
-  const { solids } = nearBox(world, keeper, x0, y0, z0, x1, y1, z1);
+  const { solids } = nearBox(world, x0, y0, z0, x1, y1, z1);
   out.t = 1;
   out.top = -1;
   out.collider = -1;

@@ -15,7 +15,7 @@ import { Bodies, formBounds, type Rounded } from './form';
 import { Grid } from './grid';
 import { lockOf, type Lock } from './lock';
 import { moversOf, reachOf, type Mover } from './mover';
-import { newNear, type Near } from './near';
+import { Neighbourhoods } from './near';
 import { runnerOf, type Runner } from './runner';
 import { throwingOf, USUAL_MOST, type Throwing } from './throwing';
 import { tideLine } from './tide';
@@ -66,6 +66,8 @@ export interface World {
   readonly movers: readonly Mover[];
   /** For each piece what carries all of it, or -1. */
   readonly pieceMovers: Int32Array;
+  /** For each piece what carries its moving part, or -1. */
+  readonly partMovers: Int32Array;
   /** Numbers that driven movers keep. */
   readonly drives: number;
   /** Movers that follow the runner, and those that sleep. */
@@ -91,8 +93,7 @@ export interface World {
   readonly lane: number | null;
   /** Place in `bodies` of a size. */
   readonly sizeOf: (part: number) => number;
-  readonly grid: Grid;
-  readonly nears: Near[];
+  readonly near: Neighbourhoods;
   /** What was touched within the tick: pieces, and the closing speed of each, m/s. */
   readonly touching: { readonly pieces: number[]; readonly speeds: number[] };
 }
@@ -220,6 +221,7 @@ export function buildWorld(course: Course): World {
     pieceLocks,
     movers: movers.list,
     pieceMovers: movers.whole,
+    partMovers: movers.part,
     drives: movers.drives,
     followers: movers.list.filter(({ driven }) => driven && driven.kind !== 'drift'),
     wakers: movers.list.filter(({ wake }) => wake),
@@ -235,8 +237,7 @@ export function buildWorld(course: Course): World {
     tide: tideLine(course),
     lane,
     sizeOf: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
-    grid: new Grid(colliders),
-    nears: Array.from({ length: 1 + copies }, newNear),
+    near: new Neighbourhoods(new Grid(colliders), colliders),
     touching: { pieces: [], speeds: [] },
   };
 }

@@ -41,14 +41,7 @@ function stair(course: Course): Course {
   // A ring's part goes clockwise from x; turned back by its own width it begins there.
   const laid = layPieces(course, [{ ...first, turn: [0, TREAD, 0] }]);
   const id = laid.pieces[laid.pieces.length - 1].id;
-  const { course: whole } = ringCopies(
-    laid,
-    new Set([id]),
-    [0, 0],
-    TREADS,
-    TREADS * TREAD,
-    RISE,
-  );
+  const { course: whole } = ringCopies(laid, new Set([id]), [0, 0], TREADS, TREADS * TREAD, RISE);
   const treads = whole.pieces.filter(({ family }) => family === 'ring');
   const gone = new Set(treads.filter((_, i) => GAPS.has(i)).map((piece) => piece.id));
   return { ...whole, pieces: whole.pieces.filter((piece) => !gone.has(piece.id)) };
@@ -68,6 +61,7 @@ function build(): Course {
     { family: 'start', at: [11.6, 0, 6], turn: [0, 150, 0] },
     { family: 'lamp', at: [12.8, 0, 7.6] },
     { family: 'banner', at: [6, 0, 7.8] },
+    { family: 'portal', at: [9.2, 0, 7.2], turn: [0, 90, 0], name: 'Boat stair' },
     { family: 'creels', at: [13, 0, 2.2], turn: [0, 20, 0] },
     { family: 'boat', at: [17, -1.1, 5], turn: [0, 70, 0] },
     { family: 'board', at: [8.2, 0, 7.4], turn: [0, 15, 0], params: { text: 'Up to the beacon' } },
@@ -83,10 +77,20 @@ function build(): Course {
   );
   const hazards = [
     at(12, { family: 'thorns', size: [0.9, 0.5, 0.9] }, 0, 6.6),
-    at(20, { family: 'spikes', size: [1.4, 0.8, 2.2], params: { period: 2.6 } }),
+    at(20, {
+      family: 'spikes',
+      size: [1.4, 0.8, 2.2],
+      params: { period: 2.6 },
+      wake: { by: 'near', range: 6, sleep: 9 },
+    }),
     at(36, { family: 'thorns', size: [0.9, 0.5, 0.9] }, 0, 7.9),
     at(44, { family: 'arm', params: { height: 3.2, length: 2.6, swing: 60, period: 2.8 } }, 90),
-    at(58, { family: 'spikes', size: [1.4, 0.8, 2.2], params: { period: 2.2, phase: 0.4 } }),
+    at(58, {
+      family: 'spikes',
+      size: [1.4, 0.8, 2.2],
+      params: { period: 2.2, phase: 0.4 },
+      wake: { by: 'near', range: 6, sleep: 9 },
+    }),
     at(68, { family: 'thorns', size: [0.9, 0.5, 0.9] }, 0, 6.6),
   ];
   const cairns = [25, 50, 73].map((tread) => at(tread, { family: 'cairn' }));
@@ -111,7 +115,18 @@ function build(): Course {
       params: { turn: 180, count: 9, core: 2.6 },
     },
     { family: 'column', at: [0, TOP + 0.02, 0], size: [2.4, 2.5, 2.4] },
-    { family: 'lantern', at: two([2.25 * cosDeg(370), TOP + 2.54, -2.25 * sinDeg(370)]) },
+    {
+      family: 'lantern',
+      at: two([2.25 * cosDeg(370), TOP + 2.54, -2.25 * sinDeg(370)]),
+      params: { opens: 'count', amount: 5 },
+    },
+    {
+      family: 'light-beam',
+      at: [-4.2, TOP + 0.02, -1.6],
+      turn: [0, 40, 0],
+      params: { reach: 5, height: 0.6, swing: 40, period: 8, counted: 'beats' },
+      name: 'Beacon beam',
+    },
     { family: 'banner', at: [-3.6, TOP + 0.02, 3] },
   ];
   const lift: PieceInHand = {
@@ -136,6 +151,7 @@ function build(): Course {
     ...lamps,
     ...hazards,
     ...cairns,
+    at(26, { family: 'portal', params: { speed: 'stops' } }, 90, 7.9),
     lift,
     ...ring,
     ...head,
@@ -149,6 +165,7 @@ export const beaconStair: DemoCourse = {
   maker: 'Tamsin',
   course: {
     ...build(),
+    tempo: { beats: 96, plays: true },
     sky: { hour: 18, sound: 'shore' },
     welcome: 'Seventy-eight treads, less five. Mind the spikes.',
     targets: { steady: 60, brisk: 48, swift: 40 },

@@ -1,6 +1,7 @@
 import type { DemoCourse } from './demoCourse';
 import { beaconStair } from './beaconStair';
 import { kilnYard } from './kilnYard';
+import { netLoftLinks } from './netLoftLinks';
 import { lowTideSteps } from './lowTideSteps';
 import { saltPanHop } from './saltPanHop';
 import { saltPanSlalom } from './saltPanSlalom';
@@ -14,4 +15,5 @@ export const DEMO_COURSES: readonly DemoCourse[] = [
   saltPanSlalom,
   beaconStair,
   kilnYard,
+  netLoftLinks,
 ];

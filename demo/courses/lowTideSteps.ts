@@ -1,13 +1,29 @@
-import { layPieces } from '@/core/assemble';
-import { emptyCourse } from '@/core/course';
+import { layPieces, type PieceInHand } from '@/core/assemble';
+import { emptyCourse, type Course, type Link } from '@/core/course';
 import type { DemoCourse } from './demoCourse';
 import { shells, stone } from './stones';
+
+/** The tide comes in once the second cairn is reached. */
+function flooded(course: Course): Course {
+  const mark = course.pieces.find(({ name }) => name === 'Flood mark')!;
+  const flood: Link = {
+    id: 'l1',
+    cue: { kind: 'touched', pieces: [mark.id] },
+    effects: [
+      { kind: 'tide', value: 4.2, seconds: 30 },
+      { kind: 'message', text: 'The tide is coming in' },
+      { kind: 'sound', sound: 'horn' },
+    ],
+    once: true,
+  };
+  return { ...course, links: [flood] };
+}
 
 /** A side-on stage from the harbour stairs over the flats to the beacon quay. */
 export const lowTideSteps: DemoCourse = {
   slug: 'low-tide-steps',
   maker: 'Isla',
-  course: {
+  course: flooded({
     ...layPieces(emptyCourse('Low Tide Steps'), [
       stone(0, 0, 6),
       { family: 'start', at: [-1.8, 0, 0] },
@@ -63,11 +79,24 @@ export const lowTideSteps: DemoCourse = {
       { family: 'pillar', at: [14.8, -1.8, -3], size: [0.9, 4, 0.9] },
       { family: 'pillar', at: [41, -1.6, -3.2], size: [1.2, 4.8, 1.2] },
       { family: 'pillar', at: [65, 0.4, -3], size: [1, 5.2, 1] },
+      // Ledges passed from below: the way over the thorns.
+      ...[
+        [15.6, 2.7],
+        [18.4, 3.9],
+        [21, 2.7],
+      ].map(([x, y]): PieceInHand => ({
+        family: 'slab',
+        at: [x, y, 0],
+        size: [1.9, 0.22, 2],
+        oneWay: { side: 0, drop: true },
+        look: { material: 'timber' },
+      })),
+      { family: 'touch', at: [81, 5.2, 0], size: [3, 3, 2.4], name: 'Flood mark' },
       ...shells(
         [7.3, 1.4, 0],
         [10.7, 1.9, 0],
         [14.1, 2.3, 0],
-        [18.4, 3, 0],
+        [18.4, 4.5, 0],
         [25, 2, 0],
         [40, 2.6, 0],
         [54.4, 3.4, 0],
@@ -81,7 +110,7 @@ export const lowTideSteps: DemoCourse = {
     welcome: 'Mind the beam by the kiln. The ferry slab waits for nobody.',
     notes: 'Harbour stairs, over the flats, ferry slab, up past the kiln, lift to the beacon quay.',
     targets: { steady: 40, brisk: 33, swift: 28 },
-  },
+  }),
   route: [
     [5.6, 0.4, 0],
     [9, 0.9, 0],

@@ -117,7 +117,7 @@ function course() {
       ...emptyCourse('Salt Pan Slalom', 'free'),
       kind: 'laps',
       laps: 2,
-      runner: { kind: 'hopper', settings: { topSpeed: 9 } },
+      runner: { kind: 'cart', settings: { topSpeed: 10, turnRadius: 2.5, grip: 1.8 } },
     },
     [
       ...laid,
@@ -134,6 +134,16 @@ function course() {
       cairn(a),
       cairn(b),
       cairn(c),
+      ...[0.14, 0.68].map((k): PieceInHand => {
+        const spot = place(Math.round(9 + (laid.length - 9) * k));
+        return {
+          family: 'boost',
+          at: top(spot.at),
+          turn: [0, spot.turn, 0],
+          size: [3, 1.5, 3],
+          params: { force: 18, top: 13 },
+        };
+      }),
       { family: 'hut', at: [30, -0.8, -12], turn: [0, 200, 0], name: 'Pan house' },
       { family: 'lugger', at: [-8, -1.2, -22], turn: [0, 30, 0] },
       { family: 'boat', at: [4, -0.9, 9], turn: [0, -20, 0] },

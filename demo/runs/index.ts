@@ -2,6 +2,7 @@ import type { Run } from '@/core/run';
 import beaconStair from './beacon-stair.json';
 import kilnYard from './kiln-yard.json';
 import lowTideSteps from './low-tide-steps.json';
+import netLoftLinks from './net-loft-links.json';
 import saltPanHop from './salt-pan-hop.json';
 import saltPanSlalom from './salt-pan-slalom.json';
 
@@ -18,4 +19,5 @@ export const DEMO_RUNS: Record<string, readonly DemoRun[]> = {
   'salt-pan-slalom': saltPanSlalom as unknown as DemoRun[],
   'beacon-stair': beaconStair as unknown as DemoRun[],
   'kiln-yard': kilnYard as unknown as DemoRun[],
+  'net-loft-links': netLoftLinks as unknown as DemoRun[],
 };

@@ -91,6 +91,20 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.dropTable('kits');
     },
   },
+  '005_recordings': {
+    async up(knex) {
+      await knex.schema.createTable('recordings', (t) => {
+        t.text('file').primary();
+        t.text('maker').notNullable().references('makers.id').onDelete('CASCADE');
+        t.binary('data').notNullable();
+        t.integer('made').notNullable();
+        t.index(['maker']);
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTable('recordings');
+    },
+  },
 };
 
 /** The migrations as code, so that their names are the same bundled or not. */

@@ -46,3 +46,9 @@ export interface KitRow {
   document: string;
   changed: number;
 }
+export interface RecordingRow {
+  file: string;
+  maker: string;
+  data: Buffer;
+  made: number;
+}

@@ -2,15 +2,19 @@ import { useEffect, useMemo, useRef } from 'react';
 import { View } from 'react-native';
 import { isHidden, type PieceInHand } from '@/core/assemble';
 import type { Piece } from '@/core/course';
-import { tideLine } from '@/core/run';
+import { findFamily } from '@/core/pieces';
+import { livelyPieces, tideLine } from '@/core/run';
 import {
   BoardTexts,
   Canvas,
   Chosen,
+  ContactShapes,
   Ghost,
   Ghosts,
   MovingPieces,
   PlaneGrid,
+  Regions,
+  restingMoment,
   StillPieces,
   Surroundings,
   UnderPicture,
@@ -22,14 +26,19 @@ import {
 import { useCourse } from '../state/courseStore';
 import { planeOf, useLay, type LayTool } from './layStore';
 import { Overlay } from './overlay/Overlay';
+import { TuneOverlay } from './overlay/TuneOverlay';
+import { Scrubbed } from './Scrubbed';
 import { sketchTool, TOOLS } from './tools';
+import { pathTool, pickTool } from './tools/tuneTools';
+import { useTune } from './tune/tuneStore';
 import { useGhost } from './useGhost';
 
 /** What is being done over the scene: looked at, built, tuned, or sketched. */
 export type Work = 'look' | 'lay' | 'tune' | 'sketch';
 
-const toolFor = (work: Work, tool: LayTool): Tool => {
+const toolFor = (work: Work, tool: LayTool, tuning: 'pick' | 'path' | null): Tool => {
   if (work === 'look') return {};
+  if (tuning && work !== 'sketch') return tuning === 'pick' ? pickTool() : pathTool();
   if (work === 'sketch') return sketchTool();
   return TOOLS[work === 'tune' ? 'pieces' : tool]();
 };
@@ -46,7 +55,9 @@ export function CourseScene({ work }: { work: Work }) {
   const target = useView((s) => s.target);
   const tide = useMemo(() => tideLine(course), [course]);
   const plane = planeOf(mode, { level, depth });
-  const moment = useRef<Moment>({ tick: 0, gathered: new Set(), lively: false });
+  const moment = useRef<Moment>(restingMoment());
+  const showShapes = useTune((s) => s.shapes);
+  const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
   const { pieces, layers } = course;
   const building = work === 'lay' || work === 'tune';
   // What is hidden while building is there in every run.
@@ -59,10 +70,19 @@ export function CourseScene({ work }: { work: Work }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [pieces, layers],
   );
+  const lively = useMemo(
+    () => livelyPieces({ pieces, links: course.links }),
+    [pieces, course.links],
+  );
+  const still = useMemo(() => shown.filter(({ id }) => !lively.has(id)), [shown, lively]);
+  const felt = useMemo(
+    () => shown.filter(({ family }) => findFamily(family)?.group === 'regions'),
+    [shown],
+  );
   const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
   useGestures(
     host,
-    useMemo(() => toolFor(work, tool), [work, tool]),
+    useMemo(() => toolFor(work, tool, tuning), [work, tool, tuning]),
   );
   const gridded =
     (building && inHand) || work === 'sketch' || (work === 'lay' && tool !== 'pieces');
@@ -77,14 +97,18 @@ export function CourseScene({ work }: { work: Work }) {
             shown={work === 'sketch' ? 0.9 : (course.sketch.shown ?? 0.6)}
           />
         )}
-        <StillPieces pieces={shown} tide={tide} />
-        <MovingPieces pieces={shown} moment={moment} />
+        <Scrubbed course={course} moment={moment} />
+        <StillPieces pieces={still} tide={tide} />
+        <MovingPieces pieces={shown} lively={lively} moment={moment} />
+        {building && felt.length > 0 && <Regions pieces={felt} />}
+        {building && showShapes && <ContactShapes course={course} pieces={shown} moment={moment} />}
         <BoardTexts pieces={shown} />
         {gridded && <PlaneGrid plane={plane} step={steps[0]} about={target} />}
         {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
         {building && chosen.length > 0 && <Chosen pieces={chosen} />}
       </Canvas>
       {work !== 'look' && <Overlay sketchOnly={work === 'sketch'} />}
+      {building && <TuneOverlay />}
       {work === 'lay' && <KeyHold />}
     </View>
   );

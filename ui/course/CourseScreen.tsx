@@ -23,7 +23,10 @@ import { SharePanel } from './SharePanel';
 import { TopBar } from './TopBar';
 import { Sheets } from './sheets/Sheets';
 import { Tray } from './tray/Tray';
-import { PieceList, TunePanel } from './TunePanel';
+import { CourseTuning, TunePanel } from './TunePanel';
+import { Scrubber } from './tune/Scrubber';
+import { ShapeSheet } from './tune/ShapeSheet';
+import { endTuning } from './tune/tuneStore';
 import { Ambience } from './Ambience';
 import { useBuildKeys } from './useBuildKeys';
 import { useFindings } from './useFindings';
@@ -115,6 +118,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
     (next: Phase) => {
       if (next === 'run') return run();
       if (next !== 'lay') take(null);
+      endTuning();
       takeTool(next === 'lay' ? useLay.getState().tool : 'pieces');
       useLay.getState().set({ sketching: null });
       router.setParams({ phase: next });
@@ -167,6 +171,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
           {(phase === 'lay' || work === 'sketch') && <ViewTools />}
         </View>
         <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
+          {phase === 'tune' && <Scrubber />}
           {phase === 'lay' && (
             <HandOrChoice onTune={() => goTo('tune')} onRunHere={() => run(true)} />
           )}
@@ -184,7 +189,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
             {phase === 'lay' ? (
               <Tray wide />
             ) : (
-              <Panel>{phase === 'tune' ? <PieceList /> : panel}</Panel>
+              <Panel>{phase === 'tune' ? <CourseTuning /> : panel}</Panel>
             )}
           </View>
           <View style={{ flex: 1 }}>
@@ -212,6 +217,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
       )}
       <ConflictSheet />
       <Sheets />
+      <ShapeSheet />
       <Sheet title="The course has no start" open={missing} onClose={() => setMissing(false)}>
         <Words>
           A run begins at a start. One can be laid on the piece furthest to the left; you can move

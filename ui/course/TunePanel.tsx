@@ -7,19 +7,22 @@ import {
   setChoiceParam,
   paintPieces,
   pullEdge,
-  setCollision,
   setDial,
-  setFamilyCollision,
   type BlockSide,
   type Dial,
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
-import { cairnNumber, familyOf, localGeometry } from '@/core/pieces';
-import { Button, Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
+import { cairnNumber, familyOf } from '@/core/pieces';
+import { Button, Chip, Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { buildCommands } from './commands';
+import { ContactSection } from './tune/ContactSection';
+import { CourseRules } from './tune/CourseRules';
+import { AllLinks, PieceLinks } from './tune/LinksSection';
+import { MotionSection } from './tune/MotionSection';
+import { TUNE_TABS, useTune, type TuneTab } from './tune/tuneStore';
 
 const MATERIAL_NAMES: Record<Material, string> = {
   stone: 'Stone',
@@ -32,11 +35,70 @@ const MATERIAL_NAMES: Record<Material, string> = {
   glow: 'Glow',
 };
 
-/** The chosen piece in exact figures, or the list of what there is to tune. */
+const TAB_WORDS: Record<TuneTab, string> = {
+  place: 'Figures',
+  contact: 'Contact',
+  motion: 'Motion',
+  links: 'Links',
+};
+
+/** The chosen piece in all that can be set of it, or what there is to tune in the course. */
 export function TunePanel() {
   const { course, choice } = useCourse();
   const piece = course.pieces.find(({ id }) => choice.has(id));
-  return piece ? <PieceDials key={piece.id} piece={piece} /> : <PieceList />;
+  return piece ? <PieceTuning key={piece.id} piece={piece} /> : <CourseTuning />;
+}
+
+function PieceTuning({ piece }: { piece: Piece }) {
+  const tab = useTune((s) => s.tab);
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <View
+        accessibilityRole="tablist"
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
+      >
+        {TUNE_TABS.map((value) => (
+          <Chip
+            key={value}
+            role="tab"
+            label={TAB_WORDS[value]}
+            on={tab === value}
+            onPress={() => useTune.getState().set({ tab: value, drawingPath: false, link: null })}
+          />
+        ))}
+      </View>
+      {tab === 'place' && <PieceDials piece={piece} />}
+      {tab === 'contact' && <ContactSection piece={piece} />}
+      {tab === 'motion' && <MotionSection piece={piece} />}
+      {tab === 'links' && <PieceLinks piece={piece} />}
+    </View>
+  );
+}
+
+const COURSE_TABS = { pieces: 'Pieces', links: 'Links', course: 'Course' } as const;
+type CourseTab = keyof typeof COURSE_TABS;
+
+/** What there is to tune: the pieces that act, the links, and what holds for the whole course. */
+export function CourseTuning() {
+  const [tab, setTab] = useState<CourseTab>('pieces');
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <View accessibilityRole="tablist" style={{ flexDirection: 'row', gap: SPACE.xs }}>
+        {(Object.keys(COURSE_TABS) as CourseTab[]).map((value) => (
+          <Chip
+            key={value}
+            role="tab"
+            label={COURSE_TABS[value]}
+            on={tab === value}
+            onPress={() => setTab(value)}
+          />
+        ))}
+      </View>
+      {tab === 'pieces' && <PieceList />}
+      {tab === 'links' && <AllLinks />}
+      {tab === 'course' && <CourseRules />}
+    </View>
+  );
 }
 
 function PieceDials({ piece }: { piece: Piece }) {
@@ -146,7 +208,6 @@ function PieceDials({ piece }: { piece: Piece }) {
         }
       />
       {(family.id === 'ashlar' || family.id === 'block' || family.id === 'slab') && <Edges />}
-      <Touching piece={piece} />
       {chosen.length === 1 && (
         <Field
           label="Name"
@@ -183,37 +244,6 @@ function Edges() {
   );
 }
 
-/** Whether the piece touches, by itself, and all of its family in this course. */
-function Touching({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
-  const family = familyOf(piece.family);
-  if (localGeometry(piece).shapes.every(({ role }) => role !== 'solid')) return null;
-  const usual = course.collides?.[family.id] ?? family.group !== 'scenery';
-  return (
-    <View style={{ gap: SPACE.s }}>
-      <Choices
-        label="Collision"
-        value={piece.collision ?? 'usual'}
-        options={[
-          { value: 'usual', label: usual ? 'Usual: on' : 'Usual: off' },
-          { value: 'on', label: 'On' },
-          { value: 'off', label: 'Off' },
-        ]}
-        onChange={(value) =>
-          edit((now) => setCollision(now, choice, value as 'on' | 'off' | 'usual'))
-        }
-      />
-      <Button
-        title={`${usual ? 'Off' : 'On'} for every ${family.label.toLowerCase()}`}
-        onPress={() => {
-          const own = family.group !== 'scenery';
-          edit((now) => setFamilyCollision(now, family.id, !usual === own ? null : !usual));
-        }}
-      />
-    </View>
-  );
-}
-
 /** What a family is to the runner, in words. */
 function roleWords(id: string): string {
   const { group } = familyOf(id);
@@ -223,6 +253,7 @@ function roleWords(id: string): string {
   if (id === 'portal') return 'Carries to the next of its number';
   if (id === 'gate') return 'Shut until its switch is touched';
   if (id === 'switch') return 'Opens the gates of its number';
+  if (group === 'regions') return 'Region, felt and not seen';
   if (group === 'scenery') return 'Scenery';
   if (id === 'cairn') return 'Checkpoint';
   if (id === 'lantern') return 'Goal';
@@ -234,9 +265,12 @@ function roleWords(id: string): string {
 export function PieceList() {
   const { course, choice, choose } = useCourse();
   const acting = course.pieces.filter(
-    ({ family }) =>
-      ['hazards', 'movers', 'marks'].includes(familyOf(family).group) &&
-      familyOf(family).worth === undefined,
+    (piece) =>
+      (['hazards', 'movers', 'marks', 'regions'].includes(familyOf(piece.family).group) &&
+        familyOf(piece.family).worth === undefined) ||
+      piece.motion ||
+      piece.thrower ||
+      piece.role,
   );
   return (
     <View>

@@ -32,7 +32,7 @@ export function snapNow(): SnapSettings {
     ends: on && ends,
     corners: on && corners,
     surface: on && surface && !upright,
-    reach: Math.min(2, metresAPixel(view, view.target) * REACH),
+    reach: Math.min(1.2, metresAPixel(view, view.target) * REACH),
   };
 }
 

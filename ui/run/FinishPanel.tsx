@@ -24,6 +24,11 @@ export function FinishPanel({ result, best, targets, children }: FinishPanelProp
       time: split.time,
       best: best?.splits.find(({ piece }) => piece === split.piece)?.time,
     })),
+    ...result.legs.map(({ strokes, time }, i) => ({
+      name: `Leg ${i + 1}, ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'}`,
+      time,
+      best: undefined,
+    })),
     { name: 'Lantern', time: result.time, best: best?.time },
   ];
   return (

@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
+import type { Course } from '@/core/course';
+import { missingCheckpoint } from '@/core/run';
 import { Card, IconButton, PiecePicture, runTime, timeGap, Words } from '../parts';
 import { RADIUS, SPACE, useColours } from '../theme';
 import type { LiveRun } from './liveRun';
@@ -7,6 +9,7 @@ import type { Best } from './RunView';
 
 interface RunHudProps {
   readonly live: LiveRun;
+  readonly course: Course;
   readonly best?: Best;
   readonly held: boolean;
   readonly onPause: () => void;
@@ -17,7 +20,7 @@ const SHELL = { family: 'shell' };
 const SPLIT_SHOWN = 4;
 
 /** Pause, clock, split and what is gathered, over the scene. */
-export function RunHud({ live, best, held, onPause }: RunHudProps) {
+export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
   const colours = useColours();
   const { width } = useWindowDimensions();
   const [, redraw] = useState(0);
@@ -31,8 +34,11 @@ export function RunHud({ live, best, held, onPause }: RunHudProps) {
   }, [held, live]);
 
   const { state, world, events } = live;
-  const seconds = state.finish >= 0 ? state.finish : state.tick / 120;
+  const passed = state.finish >= 0 ? state.finish : state.tick / 120;
+  // Where there is a limit, what is left of it is what one has to know.
+  const seconds = world.limit > 0 ? Math.max(0, world.limit / 120 - passed) : passed;
   const word = latestWord(live, best);
+  const tally = tallyOf(live, course);
   const reached = new Set(
     events.filter(({ kind }) => kind === 'checkpoint').map(({ piece }) => piece),
   );
@@ -67,6 +73,11 @@ export function RunHud({ live, best, held, onPause }: RunHudProps) {
           >
             {word?.words ?? ' '}
           </Words>
+          {tally && (
+            <Words as="smallFigures" testID="run-tally" style={{ color: '#1F2A2E' }}>
+              {tally}
+            </Words>
+          )}
         </View>
         {world.pickups.length > 0 ? (
           <Card
@@ -149,7 +160,8 @@ export function RunHud({ live, best, held, onPause }: RunHudProps) {
 }
 
 /** The last thing worth a word: a split against the best, a fall, a shut goal. */
-function latestWord({ events, state, world }: LiveRun, best: RunHudProps['best']) {
+function latestWord(live: LiveRun, best: RunHudProps['best']) {
+  const { events, state, world } = live;
   for (let i = events.length - 1; i >= 0; i--) {
     const event = events[i];
     if (state.tick / 120 - event.time > SPLIT_SHOWN) return null;
@@ -162,13 +174,17 @@ function latestWord({ events, state, world }: LiveRun, best: RunHudProps['best']
       const gap = event.time - other.time;
       return { words: `${timeGap(gap)} at cairn ${number}`, good: gap <= 0 };
     }
-    if (event.kind === 'shut') {
-      if (world.kind === 'laps') return { words: 'A cairn was missed', good: false };
-      const missing = world.pickups.length - state.gatheredCount;
-      return {
-        words: `${missing} ${missing === 1 ? 'shell' : 'shells'} still missing`,
-        good: false,
-      };
+    if (event.kind === 'message') return { words: event.text ?? '', good: true };
+    if (event.kind === 'shut') return { words: whatIsMissing(live, event.piece), good: false };
+    if (event.kind === 'missed') {
+      return { words: `Cairn ${missingCheckpoint(world, state)} comes first`, good: false };
+    }
+    if (event.kind === 'leg') {
+      return { words: `Leg ${state.leg} done at ${runTime(event.time)}`, good: true };
+    }
+    if (event.kind === 'break') return { words: 'Broken', good: true };
+    if (event.kind === 'loop') {
+      return { words: `Links ${event.text} bring each other about`, good: false };
     }
     if (event.kind === 'lap') {
       return { words: `Round ${state.lap} of ${world.laps} at ${runTime(event.time)}`, good: true };
@@ -179,4 +195,39 @@ function latestWord({ events, state, world }: LiveRun, best: RunHudProps['best']
     if (event.kind === 'fall') return { words: 'Into the tide', good: false };
   }
   return null;
+}
+
+/** What is counted beside the time: the leg and its strokes, or the worth gathered. */
+function tallyOf({ state, world }: LiveRun, course: Course): string | null {
+  const strokes = world.kind === 'strokes' || world.runner.kind === 'flick';
+  const made = (count: number) => `${count} ${count === 1 ? 'stroke' : 'strokes'}`;
+  if (world.legs > 0) {
+    const leg = Math.min(state.leg, world.legs - 1);
+    const par = course.legs?.[leg]?.par;
+    const own = made(state.jumps - state.legJumps);
+    return `Leg ${leg + 1} of ${world.legs} · ${own}${par ? `, par ${par}` : ''}`;
+  }
+  if (strokes) return made(state.jumps);
+  const counted = world.pieces.some(
+    ({ worth, family }) => worth !== undefined || family === 'tally',
+  );
+  return counted || Math.abs(state.worth - state.gatheredCount) > 0.5
+    ? `Worth ${Math.floor(state.worth)}`
+    : null;
+}
+
+/** What a shut goal still waits for, in words. */
+function whatIsMissing({ state, world }: LiveRun, piece: string | undefined): string {
+  const cairn = missingCheckpoint(world, state);
+  if (cairn >= 0) return `Cairn ${cairn} was missed`;
+  const place = world.pieces.findIndex(({ id }) => id === piece);
+  const lock = world.locks[world.pieceLocks[place]];
+  if (lock?.kind === 'barred' && lock.opens === 'worth') {
+    return `Worth ${Math.ceil(lock.amount - state.worth)} still missing`;
+  }
+  if (lock?.kind === 'barred' && lock.opens === 'link') return 'Shut until something opens it';
+  const wanted =
+    lock?.kind === 'barred' && lock.opens === 'count' ? lock.amount : world.pickups.length;
+  const missing = wanted - state.gatheredCount;
+  return `${missing} ${missing === 1 ? 'shell' : 'shells'} still missing`;
 }

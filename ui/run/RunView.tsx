@@ -3,26 +3,41 @@ import { useWindowDimensions, View } from 'react-native';
 import { useFrame } from '@react-three/fiber';
 import type { Course } from '@/core/course';
 import { courseHash } from '@/core/course';
-import { floorBelow, goneFrom, type Run, type RunResult, type Spot, type Split } from '@/core/run';
 import {
-  axes,
-  Canvas,
+  floorBelow,
+  livelyPieces,
+  runPosing,
+  tideOf,
+  type Run,
+  type RunResult,
+  type Spot,
+  type Split,
+} from '@/core/run';
+import {
   BoardTexts,
+  Canvas,
+  ContactShapes,
   MovingPieces,
+  restingMoment,
   Runner,
   StillPieces,
   Surroundings,
+  ThrownCopies,
   useGestures,
-  useView,
   type Moment,
   type Shown,
 } from '../scene';
 import { useColours, WIDE } from '../theme';
+import { CountIn } from './CountIn';
+import { FlickAim } from './FlickAim';
+import { follow } from './follow';
 import { LiveRun } from './liveRun';
 import { PauseSheet } from './PauseSheet';
 import { RunHud } from './RunHud';
+import { RunMusic } from './RunMusic';
 import { TouchControls } from './TouchControls';
 import { useControls } from './useControls';
+import { useFlick } from './useFlick';
 
 /** A finished run, ready to be kept or sent. */
 export interface Finished {
@@ -70,6 +85,10 @@ export function RunView({
   const [attempt, setAttempt] = useState(0);
   const [paused, setPaused] = useState(false);
   const [done, setDone] = useState<Finished | null>(null);
+  const [late, setLate] = useState(false);
+  const [shapes, setShapes] = useState(false);
+  // A course may be counted in; each attempt anew.
+  const [counting, setCounting] = useState(course.countdown !== undefined);
   // A new attempt is a new run of the same course.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const live = useMemo(() => new LiveRun(course, spot), [course, spot, attempt]);
@@ -80,24 +99,33 @@ export function RunView({
   }, [live, onLeave, onProgress]);
   const again = useCallback(() => {
     setDone(null);
+    setLate(false);
     setPaused(false);
+    setCounting(course.countdown !== undefined);
     setAttempt((n) => n + 1);
-  }, []);
+  }, [course.countdown]);
   const commands = useRef({ pause: () => {}, restart: () => {} });
   useEffect(() => {
     commands.current = { pause: () => !done && setPaused((p) => !p), restart: again };
   }, [again, done]);
 
-  const controls = useControls(sideOn, (input, at) => live.tell(input, at), commands);
+  const { kind } = course.runner;
+  const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
+  const held = paused || counting || late || !!done;
+  const flick = useFlick(live, kind === 'flick' && !held);
   const host = useRef<View>(null);
-  const tool = useMemo(() => ({ begin: () => sideOn }), [sideOn]);
-  useGestures(host, tool);
+  const still = useMemo(() => ({ begin: () => sideOn || kind === 'cart' }), [kind, sideOn]);
+  useGestures(host, kind === 'flick' ? flick.tool : still);
 
   const finish = useCallback(() => {
     const result = live.result();
     onProgress?.(result);
+    if (!result.finished) {
+      setLate(true);
+      return;
+    }
     setDone({
-      run: live.recorder.run(courseHash(course), result.time),
+      run: live.recorder.run(courseHash(course), result.time, live.seed),
       result,
       fromStart: spot === undefined,
       best,
@@ -108,24 +136,35 @@ export function RunView({
   return (
     <View style={{ flex: 1, backgroundColor: colours.sky, overflow: 'hidden' }}>
       <View ref={host} style={{ position: 'absolute', inset: 0 }}>
-        <Canvas running={!paused && !done}>
+        <Canvas running={!held}>
           <Scene
             course={course}
             live={live}
-            held={paused || !!done}
+            held={held}
             controls={controls}
+            shapes={shapes}
             onFinish={finish}
           />
         </Canvas>
       </View>
-      <RunHud live={live} best={best} held={paused || !!done} onPause={() => setPaused(true)} />
+      {kind === 'flick' && !held && <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />}
+      <RunMusic live={live} course={course} held={held} />
+      <RunHud live={live} course={course} best={best} held={held} onPause={() => setPaused(true)} />
       <View pointerEvents="box-none" style={{ flex: 1, justifyContent: 'flex-end' }}>
         {/* They stay, unseen, under what follows the goal: a finger still held there belongs to them. */}
-        {touch && <TouchControls controls={controls} sideOn={sideOn} hidden={paused || !!done} />}
+        {touch && kind !== 'flick' && (
+          <TouchControls kind={kind} controls={controls} sideOn={sideOn} hidden={held} />
+        )}
       </View>
       {done && finished(done, again)}
+      {counting && !paused && (
+        <CountIn key={attempt} seconds={course.countdown ?? 0} onGo={() => setCounting(false)} />
+      )}
       <PauseSheet
-        open={paused && !done}
+        open={(paused || late) && !done}
+        late={late}
+        shapes={shapes}
+        onShapes={setShapes}
         leaveLabel={leaveLabel}
         onGoOn={() => setPaused(false)}
         onAgain={again}
@@ -140,18 +179,27 @@ interface SceneProps {
   readonly live: LiveRun;
   readonly held: boolean;
   readonly controls: ReturnType<typeof useControls>;
+  /** Whether collision shapes are shown over the pictures. */
+  readonly shapes: boolean;
   readonly onFinish: () => void;
 }
 
 /** The scene of a run; its frames only show where the ticks have got to. */
-function Scene({ course, live, held, controls, onFinish }: SceneProps) {
-  const moment = useRef<Moment>({ tick: 0, gathered: new Set(), lively: true });
-  const shown = useRef<Shown>({ x: 0, y: 0, z: 0, heading: 0, grounded: true, way: 0, floor: 0 });
-  const before = useRef({ x: 0, y: 0, z: 0 });
+function Scene({ course, live, held, controls, shapes, onFinish }: SceneProps) {
+  const moment = useRef<Moment>(restingMoment(true));
+  const lively = useMemo(() => livelyPieces(course), [course]);
+  const still = useMemo(
+    () => course.pieces.filter(({ id }) => !lively.has(id)),
+    [course.pieces, lively],
+  );
+  const shown = useRef<Shown>({ state: live.state, body: live.world.bodies[0], way: 0, floor: 0 });
+  const level = useRef(live.world.tide);
+  const before = useRef({ x: 0, z: 0 });
   const told = useRef(false);
   useEffect(() => {
     told.current = false;
-    shown.current.way = 0;
+    Object.assign(shown.current, { state: live.state, way: 0 });
+    moment.current.posing = runPosing(live.world, live.state);
     follow(live, course, 0, true);
   }, [live, course]);
   useEffect(() => {
@@ -160,22 +208,22 @@ function Scene({ course, live, held, controls, onFinish }: SceneProps) {
 
   useFrame((_, delta) => {
     if (!held) {
-      if (course.space === 'free') live.tell(controls.current(), performance.now());
+      const now = controls.current();
+      // Where the eye turns, a pad that is held still means another way.
+      if (now && course.space === 'free') live.tell(now, performance.now());
       live.advance(performance.now());
     }
     const { state, world } = live;
-    const last = before.current;
     const at = shown.current;
-    at.way += Math.hypot(state.x - last.x, state.z - last.z);
-    before.current = { x: state.x, y: state.y, z: state.z };
-    Object.assign(at, { x: state.x, y: state.y, z: state.z, heading: state.heading });
-    at.grounded = state.ground >= 0;
+    at.way += Math.hypot(state.x - before.current.x, state.z - before.current.z);
+    before.current = { x: state.x, z: state.z };
+    at.body = world.bodies[state.size];
     at.floor = floorBelow(world, state);
+    level.current = tideOf(state);
     moment.current.tick = state.tick;
-    const gone = goneFrom(world, state);
-    if (moment.current.gathered.size !== gone.size || gone.size > 0) moment.current.gathered = gone;
+    moment.current.gone = live.gone();
     follow(live, course, delta, false);
-    if (state.finish >= 0 && !told.current) {
+    if ((state.finish >= 0 || state.over) && !told.current) {
       told.current = true;
       onFinish();
     }
@@ -183,58 +231,13 @@ function Scene({ course, live, held, controls, onFinish }: SceneProps) {
 
   return (
     <>
-      <Surroundings tide={live.world.tide} sky={course.sky} />
-      <StillPieces pieces={course.pieces} tide={live.world.tide} />
-      <MovingPieces pieces={course.pieces} moment={moment} />
+      <Surroundings tide={live.world.tide} sky={course.sky} level={level} />
+      <StillPieces pieces={still} tide={live.world.tide} />
+      <MovingPieces pieces={course.pieces} lively={lively} moment={moment} />
+      <ThrownCopies world={live.world} state={live.state} />
       <BoardTexts pieces={course.pieces} />
-      <Runner shown={shown} />
+      {shapes && <ContactShapes course={course} pieces={course.pieces} moment={moment} />}
+      <Runner kind={course.runner.kind} shown={shown} />
     </>
   );
-}
-
-/** How far ahead of a free-roaming runner the eye looks, m. */
-const AHEAD = 3;
-
-/** Keeps the eye on the runner with more of what comes than of what was. */
-function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): void {
-  const view = useView.getState();
-  const { state } = live;
-  const tall = view.height > view.width;
-  const ease = atOnce ? 1 : 1 - Math.exp(-delta * 5);
-  if (course.space === 'side-on') {
-    const distance = tall ? 34 : 22;
-    const reach = distance * 0.5735 * (view.width / view.height);
-    const lead = (state.heading === 180 ? -1 : 1) * reach * 0.27;
-    const [x, y] = [state.x + lead, state.y + (tall ? 0.2 : 1.4)];
-    view.look({
-      mode: 'side',
-      yaw: 0,
-      pitch: 7,
-      distance,
-      target: [
-        view.target[0] + (x - view.target[0]) * (atOnce ? 1 : Math.min(1, ease * 1.6)),
-        view.target[1] + (y - view.target[1]) * ease,
-        state.z,
-      ],
-    });
-    return;
-  }
-  // Heading 0 is along x; the eye behind it looks along x too, which is a yaw of 90.
-  const turn = ((90 - state.heading - view.yaw + 540) % 360) - 180;
-  const { ahead } = axes({ yaw: view.yaw, pitch: 0 });
-  const moving = Math.hypot(state.vx, state.vz) > 0.5;
-  view.look({
-    mode: 'free',
-    yaw: atOnce
-      ? 90 - state.heading
-      : view.yaw + (moving ? turn * (1 - Math.exp(-delta * 0.8)) : 0),
-    pitch: atOnce ? 21 : view.pitch,
-    distance: tall ? 19 : 13,
-    // A little ahead of the runner, so that more is seen of what comes.
-    target: [
-      state.x + ahead[0] * AHEAD,
-      view.target[1] + (state.y + 0.9 - view.target[1]) * ease,
-      state.z + ahead[2] * AHEAD,
-    ],
-  });
 }

@@ -1,140 +1,231 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
+import type { RunnerKind } from '@/core/course';
 import { SPACE, useColours } from '../theme';
 import type { Controls } from './useControls';
 
 const PAD = 148;
 const KNOB = 62;
-const JUMP = 112;
 
-/** The pad under the left thumb and the jump button under the right. */
+/** What the right thumb has: one button, or the cart's pedals. */
+const JUMP_MARK = ['M8 42 C 12 14, 40 14, 44 42', 'M26 30 V10 M17 18 L26 9 L35 18'];
+const HOLD_MARK = ['M14 26 H38', 'M26 8 A18 18 0 1 1 25.9 8'];
+const DRIVE_MARK = ['M14 34 L26 20 L38 34', 'M14 22 L26 8 L38 22'];
+const BRAKE_MARK = ['M14 18 L26 32 L38 18'];
+
+/** The pad under the left thumb and the buttons under the right. */
 export function TouchControls({
+  kind,
   controls,
   sideOn,
   hidden,
 }: {
+  kind: RunnerKind;
   controls: Controls;
   sideOn: boolean;
   hidden: boolean;
 }) {
-  const colours = useColours();
-  const pad = useRef<View>(null);
-  const jump = useRef<View>(null);
-  const [knob, setKnob] = useState({ x: 0, y: 0 });
-  const [pressed, setPressed] = useState(false);
-
-  useHold(pad, (at) => {
-    if (!at) {
-      setKnob({ x: 0, y: 0 });
-      controls.push(0, 0);
-      return;
-    }
-    const reach = (PAD - KNOB) / 2;
-    const [dx, dy] = [at.x - PAD / 2, sideOn ? 0 : at.y - PAD / 2];
-    const l = Math.hypot(dx, dy);
-    const k = l > reach ? reach / l : 1;
-    setKnob({ x: dx * k, y: dy * k });
-    // The middle of the pad is dead, so that a resting thumb stands still.
-    const push = l < 10 ? 0 : Math.min(1, l / (reach * 0.8)) / l;
-    controls.push(dx * push, -dy * push);
-  });
-  useHold(jump, (at) => {
-    setPressed(!!at);
-    controls.press(!!at);
-  });
-
-  const arrows = sideOn
-    ? ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84']
-    : [
-        'M34 64 L22 74 L34 84',
-        'M114 64 L126 74 L114 84',
-        'M64 34 L74 22 L84 34',
-        'M64 114 L74 126 L84 114',
-      ];
+  const pedals = useRef({ drive: false, brake: false, steer: 0 });
+  // Both pedals at once draw the hand brake: the cart drifts and goes on driving.
+  const pedal = (change: Partial<typeof pedals.current>) => {
+    Object.assign(pedals.current, change);
+    const { drive, brake, steer } = pedals.current;
+    controls.push(steer, drive ? 1 : brake ? -1 : 0);
+    controls.press(drive && brake);
+  };
+  const steers = kind === 'cart';
   return (
     <View
       pointerEvents="box-none"
       style={{
         flexDirection: 'row',
         justifyContent: 'space-between',
-        alignItems: 'center',
+        alignItems: 'flex-end',
         padding: SPACE.l,
         paddingBottom: SPACE.xl,
         opacity: hidden ? 0 : 1,
       }}
     >
-      <View
-        ref={pad}
-        testID="run-pad"
-        accessibilityLabel="Pad"
-        style={{
-          width: PAD,
-          height: PAD,
-          borderRadius: PAD / 2,
-          backgroundColor: 'rgba(251,249,244,0.8)',
-          borderWidth: 1,
-          borderColor: colours.line,
-        }}
-      >
-        <Svg width={PAD} height={PAD} style={{ position: 'absolute' }}>
-          {arrows.map((d) => (
-            <Path
-              key={d}
-              d={d}
-              stroke="#4A5A60"
-              strokeWidth={4}
-              fill="none"
-              strokeLinecap="round"
-              strokeLinejoin="round"
-            />
-          ))}
-        </Svg>
-        <View
-          style={{
-            position: 'absolute',
-            left: (PAD - KNOB) / 2 + knob.x,
-            top: (PAD - KNOB) / 2 + knob.y,
-            width: KNOB,
-            height: KNOB,
-            borderRadius: KNOB / 2,
-            backgroundColor: '#4A5A60',
-          }}
+      <Pad
+        level={steers}
+        arrows={steers ? 'sides' : sideOn ? 'stage' : 'all'}
+        onPush={(right, forward) =>
+          steers ? pedal({ steer: right }) : controls.push(right, forward)
+        }
+      />
+      {steers ? (
+        <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
+          <HoldButton
+            name="Brake"
+            testID="run-brake"
+            size={76}
+            mark={BRAKE_MARK}
+            plain
+            onHold={(brake) => pedal({ brake })}
+          />
+          <HoldButton
+            name="Drive"
+            testID="run-drive"
+            size={112}
+            mark={DRIVE_MARK}
+            onHold={(drive) => pedal({ drive })}
+          />
+        </View>
+      ) : (
+        <HoldButton
+          name={kind === 'roller' ? 'Hold back' : 'Jump'}
+          testID="run-jump"
+          size={112}
+          mark={kind === 'roller' ? HOLD_MARK : JUMP_MARK}
+          onHold={(held) => controls.press(held)}
         />
-      </View>
-      <View
-        ref={jump}
-        testID="run-jump"
-        accessibilityLabel="Jump"
-        style={{
-          width: JUMP,
-          height: JUMP,
-          borderRadius: JUMP / 2,
-          alignItems: 'center',
-          justifyContent: 'center',
-          backgroundColor: pressed ? '#2E5440' : '#3F6B52',
-          borderWidth: 1,
-          borderColor: '#1F2A2E',
-        }}
-      >
-        <Svg width={52} height={52} viewBox="0 0 52 52">
+      )}
+    </View>
+  );
+}
+
+const ARROWS = {
+  sides: ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84'],
+  stage: ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84', 'M64 114 L74 126 L84 114'],
+  all: [
+    'M34 64 L22 74 L34 84',
+    'M114 64 L126 74 L114 84',
+    'M64 34 L74 22 L84 34',
+    'M64 114 L74 126 L84 114',
+  ],
+};
+
+/** A pad that is pushed to its sides, or only left and right. */
+function Pad({
+  level,
+  arrows,
+  onPush,
+}: {
+  level: boolean;
+  arrows: keyof typeof ARROWS;
+  onPush: (right: number, forward: number) => void;
+}) {
+  const colours = useColours();
+  const pad = useRef<View>(null);
+  const [knob, setKnob] = useState({ x: 0, y: 0 });
+  useHold(pad, (at) => {
+    if (!at) {
+      setKnob({ x: 0, y: 0 });
+      onPush(0, 0);
+      return;
+    }
+    const reach = (PAD - KNOB) / 2;
+    const [dx, dy] = [at.x - PAD / 2, level ? 0 : at.y - PAD / 2];
+    const l = Math.hypot(dx, dy);
+    const k = l > reach ? reach / l : 1;
+    setKnob({ x: dx * k, y: dy * k });
+    // The middle of the pad is dead, so that a resting thumb stands still.
+    const push = l < 10 ? 0 : Math.min(1, l / (reach * 0.8)) / l;
+    onPush(dx * push, -dy * push);
+  });
+  return (
+    <View
+      ref={pad}
+      testID="run-pad"
+      accessibilityLabel="Pad"
+      style={{
+        width: PAD,
+        height: PAD,
+        borderRadius: PAD / 2,
+        backgroundColor: 'rgba(251,249,244,0.8)',
+        borderWidth: 1,
+        borderColor: colours.line,
+      }}
+    >
+      <Svg width={PAD} height={PAD} style={{ position: 'absolute' }}>
+        {ARROWS[arrows].map((d) => (
           <Path
-            d="M8 42 C 12 14, 40 14, 44 42"
-            stroke="#FFFFFF"
-            strokeWidth={5}
+            key={d}
+            d={d}
+            stroke="#4A5A60"
+            strokeWidth={4}
             fill="none"
             strokeLinecap="round"
+            strokeLinejoin="round"
           />
+        ))}
+      </Svg>
+      <View
+        style={{
+          position: 'absolute',
+          left: (PAD - KNOB) / 2 + knob.x,
+          top: (PAD - KNOB) / 2 + knob.y,
+          width: KNOB,
+          height: KNOB,
+          borderRadius: KNOB / 2,
+          backgroundColor: '#4A5A60',
+        }}
+      />
+    </View>
+  );
+}
+
+/** A round button that works as long as it is held. */
+function HoldButton({
+  name,
+  testID,
+  size,
+  mark,
+  plain,
+  onHold,
+}: {
+  name: string;
+  testID: string;
+  size: number;
+  mark: readonly string[];
+  plain?: boolean;
+  onHold: (held: boolean) => void;
+}) {
+  const button = useRef<View>(null);
+  const [pressed, setPressed] = useState(false);
+  useHold(button, (at) => {
+    if (pressed === !!at) return;
+    setPressed(!!at);
+    onHold(!!at);
+  });
+  const half = size * 0.46;
+  const fill = plain
+    ? pressed
+      ? '#D8D0C2'
+      : 'rgba(251,249,244,0.88)'
+    : pressed
+      ? '#2E5440'
+      : '#3F6B52';
+  return (
+    <View
+      ref={button}
+      testID={testID}
+      accessibilityLabel={name}
+      style={{
+        width: size,
+        height: size,
+        borderRadius: size / 2,
+        alignItems: 'center',
+        justifyContent: 'center',
+        backgroundColor: fill,
+        borderWidth: 1,
+        borderColor: '#1F2A2E',
+      }}
+    >
+      <Svg width={half} height={half} viewBox="0 0 52 52">
+        {mark.map((d) => (
           <Path
-            d="M26 30 V10 M17 18 L26 9 L35 18"
-            stroke="#FFFFFF"
+            key={d}
+            d={d}
+            stroke={plain ? '#1F2A2E' : '#FFFFFF'}
             strokeWidth={5}
             fill="none"
             strokeLinecap="round"
             strokeLinejoin="round"
           />
-        </Svg>
-      </View>
+        ))}
+      </Svg>
     </View>
   );
 }

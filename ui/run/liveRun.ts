@@ -1,6 +1,7 @@
 import type { Course } from '@/core/course';
 import {
   buildWorld,
+  goneFrom,
   NO_INPUT,
   Recorder,
   startState,
@@ -15,6 +16,8 @@ import {
 } from '@/core/run';
 
 const TICK_MS = 1000 / 120;
+/** Ticks after which what is gone is looked up again. */
+const GONE_TICKS = 4;
 /** Longest stretch that is made up for at once, ms; after a longer one the run simply goes on. */
 const MOST_BEHIND = 500;
 
@@ -32,11 +35,15 @@ export class LiveRun {
   private input: Input = NO_INPUT;
   private clock: number | null = null;
 
-  constructor(course: Course, spot?: Spot) {
+  /** What all chance in the run comes from. */
+  readonly seed: number;
+
+  constructor(course: Course, spot?: Spot, seed = Math.floor(Math.random() * 2 ** 32)) {
+    this.seed = seed;
     const world = buildWorld(course);
     // Begun at a spot, the run also goes back there until it has reached a checkpoint.
     this.world = spot ? { ...world, start: spot } : world;
-    this.state = startState(this.world);
+    this.state = startState(this.world, seed);
     this.path.push(this.state.x, this.state.y, this.state.z);
   }
 
@@ -54,7 +61,7 @@ export class LiveRun {
   advance(now: number): number {
     this.clock ??= now;
     if (now - this.clock > MOST_BEHIND) this.clock = now - MOST_BEHIND;
-    while (this.clock + TICK_MS <= now && this.state.finish < 0) {
+    while (this.clock + TICK_MS <= now && this.state.finish < 0 && !this.state.over) {
       this.clock += TICK_MS;
       while (this.waiting.length > 0 && this.waiting[0].at <= this.clock) {
         this.input = this.waiting.shift()!.input;
@@ -64,6 +71,19 @@ export class LiveRun {
       this.path.push(this.state.x, this.state.y, this.state.z);
     }
     return (now - this.clock) / TICK_MS;
+  }
+
+  private goneAt = -1;
+  private goneNow: ReadonlySet<string> = new Set();
+
+  /** Ids of what is not to be seen; looked up anew some times a second. */
+  gone(): ReadonlySet<string> {
+    const { tick } = this.state;
+    if (this.goneAt < 0 || tick - this.goneAt >= GONE_TICKS || tick < this.goneAt) {
+      this.goneAt = tick;
+      this.goneNow = goneFrom(this.world, this.state);
+    }
+    return this.goneNow;
   }
 
   /** What the run turned out to be so far. */

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
-import { padSteps, type Input } from '@/core/run';
+import type { RunnerKind } from '@/core/course';
+import { FULL_PAD, padSteps, type Input } from '@/core/run';
 import { axes, useView } from '../scene';
 
 /** What the hands do, before it is turned into a tick's input. */
@@ -25,12 +26,13 @@ export interface Controls {
   /** The pad was pushed so far to the right and forwards. */
   push: (right: number, forward: number) => void;
   press: (jump: boolean) => void;
-  /** The input as it stands now, seen from where the eye is. */
-  current: () => Input;
+  /** The input as it stands now, where that changes as the eye turns; else null. */
+  current: () => Input | null;
 }
 
 /** Keys and touch controls of a run; each change is told at once with its moment. */
 export function useControls(
+  kind: RunnerKind,
   sideOn: boolean,
   tell: (input: Input, at: number) => void,
   commands: RefObject<{ pause: () => void; restart: () => void }>,
@@ -43,14 +45,15 @@ export function useControls(
   const controls = useMemo((): Controls => {
     const change = (part: Partial<Hands>) => {
       Object.assign(hands.current, part);
-      latest.current(inputOf(hands.current, sideOn), performance.now());
+      latest.current(inputOf(hands.current, kind, sideOn), performance.now());
     };
     return {
       push: (right, forward) => change({ right, forward }),
       press: (jump) => change({ jump }),
-      current: () => inputOf(hands.current, sideOn),
+      current: () =>
+        sideOn || kind === 'cart' || kind === 'flick' ? null : inputOf(hands.current, kind, sideOn),
     };
-  }, [sideOn]);
+  }, [kind, sideOn]);
 
   useEffect(() => {
     const keys = new Set<string>();
@@ -58,7 +61,8 @@ export function useControls(
       const pad = [0, 0];
       for (const key of keys) {
         const move = MOVES[key];
-        if (move && !(sideOn && move[1] !== 0)) {
+        // On a side-on stage up jumps, and only down is a way.
+        if (move && !(sideOn && move[1] > 0)) {
           pad[0] += move[0];
           pad[1] += move[1];
         }
@@ -69,6 +73,8 @@ export function useControls(
     };
     const down = (event: KeyboardEvent) => {
       if (event.repeat) return;
+      // A flick stone has keys of its own.
+      if (kind === 'flick' && (event.code in MOVES || event.code === 'Space')) return;
       if (event.code === 'KeyP' || event.code === 'Escape') commands.current?.pause();
       else if (event.code === 'KeyR') commands.current?.restart();
       else if (event.code in MOVES || event.code === 'Space') {
@@ -92,12 +98,15 @@ export function useControls(
       window.removeEventListener('keyup', up);
       window.removeEventListener('blur', blur);
     };
-  }, [sideOn, commands, controls]);
+  }, [kind, sideOn, commands, controls]);
   return controls;
 }
 
-function inputOf({ right, forward, jump }: Hands, sideOn: boolean): Input {
-  if (sideOn) return { x: padSteps(right), z: 0, jump };
+function inputOf({ right, forward, jump }: Hands, kind: RunnerKind, sideOn: boolean): Input {
+  // Down the pad on a stage is towards the eye, which drops through what may be dropped through.
+  if (sideOn) return { x: padSteps(right), z: forward < -0.5 ? FULL_PAD : 0, jump };
+  // A cart is steered and driven as one sits on it.
+  if (kind === 'cart') return { x: padSteps(right), z: padSteps(-forward), jump };
   const view = axes({ yaw: useView.getState().yaw, pitch: 0 });
   return {
     x: padSteps(view.right[0] * right + view.ahead[0] * forward),

@@ -2,59 +2,78 @@ import { useEffect, useMemo } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { BufferAttribute, type BufferGeometry } from 'three';
 import type { Piece } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
-import { applyPose, poseAt, type Motion } from '@/core/motion';
-import { worldMotion } from '@/core/pieces';
-import { bakeMoving, joinBaked, turns, type Baked } from './bake';
+import { applyPose, STILL, type Pose } from '@/core/motion';
+import type { Posing } from '@/core/run';
+import { bakeMoving, bakeWhole, joinBaked, turns, type Baked } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, INK } from './materials';
 
 /** What the scene reads of the moment that is shown; changed in place, frame by frame. */
 export interface Moment {
-  /** Tick for the movers; between two ticks in a run. */
+  /** Tick, between two ticks in a run. */
   tick: number;
-  /** Ids of the pickups gathered so far, and of what has given way or stands open. */
-  gathered: ReadonlySet<string>;
+  /** Where everything that moves is. */
+  posing: Posing;
+  /** Ids of what is not to be seen: gathered, given way, open, hidden or broken. */
+  gone: ReadonlySet<string>;
   /** Whether pickups turn. */
   lively: boolean;
 }
 
+const AT_REST = { whole: STILL, part: STILL };
+/** Everything where it rests. */
+export const restingMoment = (lively = false): Moment => ({
+  tick: 0,
+  posing: () => AT_REST,
+  gone: new Set(),
+  lively,
+});
+
 interface Item {
   readonly piece: Piece;
-  readonly motion: Motion | undefined;
   readonly baked: Baked;
+  readonly whole: boolean;
   readonly facetFrom: number;
   readonly lineFrom: number;
+  /** What it was last written by, so that what stays is not written again. */
+  pose: Pose | null;
+  gone: boolean;
 }
 
 /** Degrees a second that pickups turn. */
 const TURN_RATE = 80;
 
 /**
- * Movers and pickups: one geometry for all of them, its corners placed anew for each frame in which
- * something moved. Few corners, so this costs less than a draw call for each would.
+ * Movers, pickups and what comes and goes: one geometry for all of them, in which the corners of what
+ * moved are placed anew for each frame. Few corners, so this costs less than a draw call for each would.
  */
 export function MovingPieces({
   pieces,
+  lively,
   moment,
 }: {
   pieces: readonly Piece[];
+  /** Those of which all may move or go, not only a part. */
+  lively: ReadonlySet<string>;
   moment: { current: Moment };
 }) {
   const { items, facets, lines } = useMemo(() => {
     const list: Item[] = [];
     let facetFrom = 0;
     let lineFrom = 0;
-    for (const piece of pieces) {
-      const baked = bakeMoving(piece);
-      if (baked.positions.length === 0) continue;
-      list.push({ piece, motion: worldMotion(piece), baked, facetFrom, lineFrom });
+    const add = (piece: Piece, baked: Baked, whole: boolean) => {
+      if (baked.positions.length === 0) return;
+      list.push({ piece, baked, whole, facetFrom, lineFrom, pose: null, gone: false });
       facetFrom += baked.positions.length;
       lineFrom += baked.lines.length;
+    };
+    for (const piece of pieces) {
+      add(piece, bakeMoving(piece), false);
+      if (lively.has(piece.id)) add(piece, bakeWhole(piece), true);
     }
     const all = joinBaked(list.map(({ baked }) => baked));
     return { items: list, facets: facetGeometry(all), lines: lineGeometry(all.lines) };
-  }, [pieces]);
+  }, [pieces, lively]);
   useEffect(
     () => () => {
       facets.dispose();
@@ -63,12 +82,9 @@ export function MovingPieces({
     [facets, lines],
   );
   useFrame(() => {
-    const { tick, gathered, lively } = moment.current;
-    for (const item of items) {
-      const place = placing(item, tick, gathered, lively);
-      write(facets, item.facetFrom, item.baked.positions, place);
-      write(lines, item.lineFrom, item.baked.lines, place);
-    }
+    let changed = false;
+    for (const item of items) changed = place(item, moment.current, facets, lines) || changed;
+    if (!changed) return;
     renew(facets);
     renew(lines);
   });
@@ -81,42 +97,41 @@ export function MovingPieces({
   );
 }
 
-function placing(
-  { piece, motion }: Item,
-  tick: number,
-  gathered: ReadonlySet<string>,
-  lively: boolean,
-): (p: Vec3) => Vec3 {
-  if (motion) {
-    const pose = poseAt(motion, tick);
-    return (p) => applyPose(pose, p);
-  }
-  if (gathered.has(piece.id)) return () => piece.at;
-  const angle =
-    lively && turns(piece) ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
+/** Writes an item's corners where the moment has them. Returns whether anything was written. */
+function place(
+  item: Item,
+  { tick, posing, gone, lively }: Moment,
+  facets: BufferGeometry,
+  lines: BufferGeometry,
+): boolean {
+  const { piece, baked, whole } = item;
+  const poses = posing(piece.id);
+  const pose = whole ? poses.whole : poses.part;
+  const away = gone.has(piece.id);
+  const spins = lively && !away && turns(piece);
+  if (!spins && item.pose === pose && item.gone === away) return false;
+  item.pose = spins ? null : pose;
+  item.gone = away;
+  const angle = spins ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  return ([x, y, z]) => {
-    const [dx, dz] = [x - piece.at[0], z - piece.at[2]];
-    return [piece.at[0] + c * dx + s * dz, y, piece.at[2] + c * dz - s * dx];
+  const [ox, oy, oz] = piece.at;
+  const write = (geometry: BufferGeometry, from: number, rest: Float32Array) => {
+    const out = geometry.attributes.position.array;
+    for (let i = 0; i < rest.length; i += 3) {
+      let [x, y, z] = away ? [ox, oy, oz] : [rest[i], rest[i + 1], rest[i + 2]];
+      if (spins) [x, z] = [ox + c * (x - ox) + s * (z - oz), oz + c * (z - oz) - s * (x - ox)];
+      if (pose !== STILL) [x, y, z] = applyPose(pose, [x, y, z]);
+      out[from + i] = x;
+      out[from + i + 1] = y;
+      out[from + i + 2] = z;
+    }
   };
+  write(facets, item.facetFrom, baked.positions);
+  write(lines, item.lineFrom, baked.lines);
+  return true;
 }
 
 /** Has the corners sent to the card again. */
 function renew(geometry: BufferGeometry): void {
   (geometry.attributes.position as BufferAttribute).needsUpdate = true;
-}
-
-function write(
-  geometry: BufferGeometry,
-  from: number,
-  rest: Float32Array,
-  place: (p: Vec3) => Vec3,
-): void {
-  const out = geometry.attributes.position.array;
-  for (let i = 0; i < rest.length; i += 3) {
-    const p = place([rest[i], rest[i + 1], rest[i + 2]]);
-    out[from + i] = p[0];
-    out[from + i + 1] = p[1];
-    out[from + i + 2] = p[2];
-  }
 }

@@ -1,88 +1,120 @@
 import { useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
-import type { Group, Mesh } from 'three';
-import { box, facetedBall, mapPoints, type Vec3 } from '@/core/geometry';
+import { Quaternion, Vector3, type Group, type Mesh } from 'three';
+import type { RunnerKind } from '@/core/course';
+import { liftOf, type Rounded, type RunState } from '@/core/run';
 import { bakeParts } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, INK, plain } from './materials';
+import { runnerForm, type RunnerPart } from './runnerForms';
 
 /** Where the runner is shown, changed in place frame by frame. */
 export interface Shown {
-  x: number;
-  y: number;
-  z: number;
-  heading: number;
-  grounded: boolean;
-  /** Metres run, for the legs' swing. */
+  state: RunState;
+  /** Its body, for its size. */
+  body: Rounded;
+  /** Metres gone over the map, for the legs' swing. */
   way: number;
   /** Height of what is below, for the shadow. */
   floor: number;
 }
 
 const SHADOW = plain('#1F2A2E', 0.28);
+const UP = new Vector3(0, 1, 0);
+const scratch = { axis: new Vector3(), turn: new Quaternion(), a: new Vector3(), b: new Vector3() };
 
-const limbAt = (z: number): Parameters<typeof bakeParts>[0][number] => ({
-  solid: box([-0.05, -0.3, z - 0.05], [0.05, 0, z + 0.05]),
-  tone: 'slate',
-});
-
-/** The hopper: a pebble on two legs. */
-export function Runner({ shown }: { shown: { current: Shown } }) {
-  const body = useRef<Group>(null);
-  const left = useRef<Group>(null);
-  const right = useRef<Group>(null);
+/** The runner, as its kind looks and moves. */
+export function Runner({ kind, shown }: { kind: RunnerKind; shown: { current: Shown } }) {
+  const host = useRef<Group>(null);
+  const rolling = useRef<Group>(null);
+  const limbs = useRef<(Group | null)[]>([]);
   const shadow = useRef<Mesh>(null);
-  const [pebble, eye, limb] = useMemo(() => {
-    const squash = ([x, y, z]: Vec3): Vec3 => [x * 1.05, (y - 0.58) * 0.92 + 0.58, z];
-    const bakeOf = (parts: Parameters<typeof bakeParts>[0]) => {
-      const baked = bakeParts(parts);
-      return [facetGeometry(baked), lineGeometry(baked.lines)] as const;
-    };
-    return [
-      bakeOf([{ solid: mapPoints(facetedBall([0, 0.58, 0], 0.32), squash), tone: 'slate' }]),
-      bakeOf([
-        { solid: box([0.26, 0.62, -0.16], [0.33, 0.7, -0.08]), tone: 'lamp' },
-        { solid: box([0.26, 0.62, 0.08], [0.33, 0.7, 0.16]), tone: 'lamp' },
-      ]),
-      bakeOf([limbAt(0)]),
-    ];
-  }, []);
+  const last = useRef<{ x: number; z: number } | null>(null);
+  const form = useMemo(() => runnerForm(kind), [kind]);
   useFrame(() => {
-    const { x, y, z, heading, grounded, way, floor } = shown.current;
-    body.current?.position.set(x, y, z);
-    body.current?.rotation.set(0, (heading * Math.PI) / 180, 0);
-    [left.current, right.current].forEach((leg, i) => {
-      const swing = grounded ? Math.sin(way * 5 + i * Math.PI) * 0.7 : i === 0 ? 0.5 : -0.3;
-      leg?.rotation.set(0, 0, swing);
+    const { state, body, way, floor } = shown.current;
+    const { x, y, z } = state;
+    const size = body.radius / form.radius;
+    host.current?.position.set(x, y, z);
+    host.current?.scale.set(size, size, size);
+    if (kind === 'cart') standAlong(host.current, state);
+    else if (kind === 'hopper') host.current?.rotation.set(0, (state.heading * Math.PI) / 180, 0);
+    const from = last.current ?? { x, z };
+    if (kind === 'roller' && rolling.current) {
+      // Rolled about the axis level and square to its way, by as far as it went.
+      const [dx, dz] = [x - from.x, z - from.z];
+      const far = Math.hypot(dx, dz);
+      if (far > 1e-5 && far < 3) {
+        scratch.axis.set(dz / far, 0, -dx / far);
+        scratch.turn.setFromAxisAngle(scratch.axis, far / body.radius);
+        rolling.current.quaternion.premultiply(scratch.turn);
+      }
+    }
+    last.current = { x, z };
+    limbs.current.forEach((limb, i) => {
+      if (kind === 'cart') limb?.rotation.set(0, 0, -way / 0.22);
+      else if (kind === 'hopper') {
+        const grounded = state.ground >= 0;
+        const swing = grounded ? Math.sin(way * 5 + i * Math.PI) * 0.7 : i === 0 ? 0.5 : -0.3;
+        limb?.rotation.set(0, 0, swing);
+      }
     });
     if (shadow.current) {
       shadow.current.visible = floor > -1e6;
       shadow.current.position.set(x, floor + 0.03, z);
-      const size = Math.max(0.35, 1 - (y - floor) * 0.15);
-      shadow.current.scale.set(size, size, size);
+      const spread = size * Math.max(0.35, 1 - (y - floor) * 0.15) * (form.radius / 0.25);
+      shadow.current.scale.set(spread, spread, spread);
     }
   });
+  const lift = liftOf({ radius: form.radius, half: 0, index: 0 });
   return (
     <>
-      <group ref={body}>
-        {[pebble, eye].map(([facets, lines], i) => (
-          <group key={i}>
-            <mesh geometry={facets} material={FACETS} />
-            <lineSegments geometry={lines} material={INK} />
+      <group ref={host}>
+        {kind === 'roller' ? (
+          <group ref={rolling} position={[0, lift, 0]}>
+            <Parts parts={form.body} />
+          </group>
+        ) : (
+          <Parts parts={form.body} />
+        )}
+        {form.limbs.map(({ at, parts }, i) => (
+          <group
+            key={i}
+            ref={(group) => {
+              limbs.current[i] = group;
+            }}
+            position={at as [number, number, number]}
+          >
+            <Parts parts={parts} />
           </group>
         ))}
-        <group ref={left} position={[0, 0.3, -0.12]}>
-          <mesh geometry={limb[0]} material={FACETS} />
-          <lineSegments geometry={limb[1]} material={INK} />
-        </group>
-        <group ref={right} position={[0, 0.3, 0.12]}>
-          <mesh geometry={limb[0]} material={FACETS} />
-          <lineSegments geometry={limb[1]} material={INK} />
-        </group>
       </group>
       <mesh ref={shadow} material={SHADOW} rotation-x={-Math.PI / 2}>
         <circleGeometry args={[0.3, 14]} />
       </mesh>
+    </>
+  );
+}
+
+/** Turns a cart to where it points, standing on its ground as it leans. */
+function standAlong(group: Group | null, { fx, fy, fz, gx, gy, gz }: RunState): void {
+  if (!group) return;
+  const { a, b, turn } = scratch;
+  // First upright to the ground's normal, then about it to the way ahead.
+  turn.setFromUnitVectors(UP, b.set(gx, gy, gz));
+  a.set(1, 0, 0).applyQuaternion(turn);
+  group.quaternion.setFromUnitVectors(a, b.set(fx, fy, fz)).multiply(turn);
+}
+
+function Parts({ parts }: { parts: readonly RunnerPart[] }) {
+  const [facets, lines] = useMemo(() => {
+    const baked = bakeParts(parts);
+    return [facetGeometry(baked), lineGeometry(baked.lines)];
+  }, [parts]);
+  return (
+    <>
+      <mesh geometry={facets} material={FACETS} />
+      <lineSegments geometry={lines} material={INK} />
     </>
   );
 }

@@ -106,14 +106,24 @@ const NEAR = plain('#A7BDB9');
 const FAR = plain('#BCCDC8');
 
 /** Water to the horizon and a few far skerries, always about the eye. */
-export function Surroundings({ tide, sky }: { tide: number; sky?: Sky }) {
+export function Surroundings({
+  tide,
+  sky,
+  level,
+}: {
+  tide: number;
+  sky?: Sky;
+  /** Where the tide stands now, where it may rise and fall. */
+  level?: { readonly current: number };
+}) {
   useSky(sky);
   const water = useRef<Mesh>(null);
   const round = useRef<Group>(null);
   const shapes = useMemo(() => SKERRIES.map(skerry), []);
   useFrame(({ camera }) => {
-    water.current?.position.set(camera.position.x, tide, camera.position.z);
-    round.current?.position.set(camera.position.x, tide, camera.position.z);
+    const height = level?.current ?? tide;
+    water.current?.position.set(camera.position.x, height, camera.position.z);
+    round.current?.position.set(camera.position.x, height, camera.position.z);
     WATER.uniforms.uEye.value.copy(camera.position);
     WATER.uniforms.uDash.value = useView.getState().mode === 'side' ? 1.5 : 0.45;
   });

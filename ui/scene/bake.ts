@@ -89,17 +89,26 @@ function bakeRest(piece: Piece): Baked {
   return bakeFacets(facets, toWorld(piece), (n) => rotate(turn, n));
 }
 
-const moving = new WeakMap<Piece, Baked>();
+const parts = new WeakMap<Piece, Baked>();
+const wholes = new WeakMap<Piece, Baked>();
 
-/** What goes with a piece's motion, or comes and goes with its lock, or turns. */
-export function bakeMoving(piece: Piece): Baked {
-  let known = moving.get(piece);
-  if (!known) {
-    known = bakeParts(worldParts(piece).filter((part) => part.moving || turns(piece)));
-    moving.set(piece, known);
-  }
-  return known;
-}
+const kept = (known: WeakMap<Piece, Baked>, piece: Piece, bake: () => Baked): Baked => {
+  const found = known.get(piece) ?? bake();
+  known.set(piece, found);
+  return found;
+};
+
+/** What goes with a piece's own motion, or comes and goes with its lock, or turns. */
+export const bakeMoving = (piece: Piece): Baked =>
+  kept(parts, piece, () =>
+    bakeParts(worldParts(piece).filter((part) => part.moving || turns(piece))),
+  );
+
+/** What of a piece goes along only when all of it does. */
+export const bakeWhole = (piece: Piece): Baked =>
+  kept(wholes, piece, () =>
+    bakeParts(worldParts(piece).filter((part) => !part.moving && !turns(piece))),
+  );
 
 /** Whether a piece turns about its own upright while a run goes on. */
 export const turns = (piece: Piece): boolean => familyOf(piece.family).worth !== undefined;

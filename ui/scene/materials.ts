@@ -23,7 +23,11 @@ const facetVertex = /* glsl */ `
   varying vec3 vColour;
   varying float vHaze;
   void main() {
-    vec4 seen = modelViewMatrix * vec4(position, 1.0);
+    vec4 local = vec4(position, 1.0);
+    #ifdef USE_INSTANCING
+      local = instanceMatrix * local;
+    #endif
+    vec4 seen = modelViewMatrix * local;
     // Tops are lit alike all day; sides turn from shade to light as the sun goes round.
     float side = 1.0 - smoothstep(0.5, 0.8, abs(normal.y));
     vColour = colour * (1.0 + 0.34 * side * dot(normal, uSunShift));
@@ -91,12 +95,21 @@ const lines = (hex: string, opacity: number, onTop = false) => {
   return material;
 };
 
+/** Volumes that are only felt: thin, with their edges. */
+export const REGION = facets('#5FA7B5', 0.85, 0.2);
+REGION.side = DoubleSide;
+REGION.depthWrite = false;
 /** Ink along edges, white where stone meets water, and the marks of building. */
 export const INK = lines('#1F2A2E', 0.5);
 export const FOAM = lines('#FFFFFF', 0.75);
 export const CHOSEN = lines('#2F5A42', 1, true);
 export const PLUMB = lines('#3F6B52', 0.9);
 export const MOVER_PATH = lines('#2C7A8C', 1);
+export const REGION_EDGE = lines('#2C7A8C', 0.8);
+/** Collision shapes, over whatever is drawn there, and what is allowed about them. */
+export const SHAPE = facets('#2C7A8C', 0.9, 0.35);
+SHAPE.depthWrite = false;
+export const SHAPE_EDGE = lines('#155A6B', 1, true);
 
 /** Water: broken pale bands on tide blue, fading far off. */
 export const WATER = new ShaderMaterial({

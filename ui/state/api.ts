@@ -12,6 +12,7 @@ import {
   MakerAnswer,
   PlayerRunAnswer,
   ProofAnswer,
+  RecordingAnswer,
   PublishAnswer,
   PublishedAnswer,
   RevisionAnswer,
@@ -35,6 +36,15 @@ export class ApiError extends Error {
 
 const TIMEOUT_MS = 20_000;
 
+/** A request's content: a file as it is, all else as JSON. */
+const contentOf = (body: unknown): Pick<RequestInit, 'headers' | 'body'> => {
+  if (body === undefined) return {};
+  if (body instanceof Blob) {
+    return { headers: { 'Content-Type': 'application/octet-stream' }, body };
+  }
+  return { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+};
+
 async function request<S extends v.GenericSchema>(
   answer: S,
   method: string,
@@ -45,8 +55,7 @@ async function request<S extends v.GenericSchema>(
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      ...contentOf(body),
       signal: AbortSignal.timeout(TIMEOUT_MS),
     });
   } catch {
@@ -87,6 +96,7 @@ export const api = {
   keepKit: (kit: Kit) => request(KitAnswer, 'POST', '/kits', { kit }),
   changeKit: (id: string, kit: Kit) => request(KitAnswer, 'PUT', `/kits/${id}`, { kit }),
   removeKit: (id: string) => request(DoneAnswer, 'DELETE', `/kits/${id}`),
+  keepRecording: (file: Blob) => request(RecordingAnswer, 'POST', '/recordings', file),
   demos: () => request(DemosAnswer, 'GET', '/demos'),
   published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
   sendRun: (slug: string, run: Run, player?: string) =>

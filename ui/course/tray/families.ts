@@ -17,6 +17,7 @@ export const GROUPS: readonly { readonly id: FamilyGroup; readonly label: string
   { id: 'hazards', label: 'Hazards' },
   { id: 'movers', label: 'Movers' },
   { id: 'marks', label: 'Marks' },
+  { id: 'regions', label: 'Regions' },
   { id: 'scenery', label: 'Scenery' },
 ];
 

@@ -1,0 +1,162 @@
+import { emptyCourse, type Course } from '../course';
+import { contactShapes, differenceOf, familyOf } from '../pieces';
+import {
+  addLink,
+  addMotion,
+  addPathPoint,
+  attachTo,
+  changeLink,
+  changeMotion,
+  dentOf,
+  fittedPart,
+  layPieces,
+  linksOf,
+  movePartPoint,
+  movePathPoint,
+  newCue,
+  newEffect,
+  pathPlaces,
+  removeLink,
+  removeMotion,
+  removePathPoint,
+  removePieces,
+  setAllowance,
+  setRunner,
+  setRunnerSetting,
+  setShape,
+  setTuned,
+  shapeFromPicture,
+  shapeOf,
+  splitOutline,
+  splitShapeEdge,
+} from '.';
+
+const course: Course = layPieces(emptyCourse('Trial', 'free'), [
+  { family: 'start', at: [0, 0, 0] },
+  { family: 'crate', at: [3, 1, 3], turn: [0, 90, 0] },
+  { family: 'crate', at: [6, 1, 3] },
+  { family: 'touch', at: [9, 0, 3] },
+]);
+const one = new Set(['p2']);
+const piece = (c: Course, id = 'p2') => c.pieces.find((p) => p.id === id)!;
+
+test('a path is drawn in the world and kept in the piece’s own frame', () => {
+  const drawn = addPathPoint(addPathPoint(course, 'p2', [3, 1, -1]), 'p2', [5, 1, -1]);
+  const [motion] = piece(drawn).motion!;
+  expect(motion).toMatchObject({
+    kind: 'path',
+    points: [
+      [4, 0, 0],
+      [4, 0, 2],
+    ],
+  });
+  const places = pathPlaces(piece(drawn)).map((p) => p.map((v) => Math.round(v * 1e6) / 1e6 + 0));
+  expect(places).toEqual([
+    [3, 1, 3],
+    [3, 1, -1],
+    [5, 1, -1],
+  ]);
+  const moved = movePathPoint(drawn, 'p2', 2, [3, 4, -1]);
+  expect(pathPlaces(piece(moved))[2][1]).toBeCloseTo(4, 9);
+  const waited = changeMotion(moved, one, 0, { waits: [0, 1, 2] });
+  const shorter = removePathPoint(waited, 'p2', 1);
+  expect(piece(shorter).motion![0]).toMatchObject({ waits: [0, 2] });
+  expect(piece(removePathPoint(shorter, 'p2', 1)).motion).toBeUndefined();
+});
+
+test('motions add up to three, follow the runner once, and are held to their limits', () => {
+  const both = addMotion(addMotion(course, one, 'spin'), one, 'chase');
+  expect(() => addMotion(both, one, 'arrive')).toThrow('already follows');
+  const three = addMotion(both, one, 'bob');
+  expect(() => addMotion(three, one, 'hop')).toThrow('at most three');
+  expect(() => changeMotion(both, one, 0, { period: 0 })).toThrow('shorter');
+  expect(piece(both).motion![0]).toMatchObject({ period: 6 });
+  const woken = setTuned(both, one, 'wake', { by: 'near', range: 4 });
+  const none = removeMotion(removeMotion(woken, one, 0), one, 0);
+  expect(piece(none).wake).toBeUndefined();
+  expect(() => setTuned(course, one, 'breaks', { speed: -1 } as never)).toThrow(RangeError);
+});
+
+test('nothing goes along with what goes along with it', () => {
+  const tied = attachTo(course, one, 'p3');
+  expect(() => attachTo(tied, new Set(['p3']), 'p2')).toThrow('already');
+  expect(() => attachTo(course, one, 'p2')).toThrow('already');
+  expect(piece(removePieces(tied, new Set(['p3']))).attach).toBeUndefined();
+});
+
+test('links are made, changed and listed from both ends, and go with what they tie', () => {
+  const made = addLink(course, {
+    cue: newCue('touched', ['p4']),
+    effects: [newEffect('hide', ['p2']), newEffect('message')],
+  });
+  expect(made.id).toBe('l1');
+  expect(linksOf(made.course, 'p4').from).toHaveLength(1);
+  expect(linksOf(made.course, 'p2').to).toHaveLength(1);
+  const later = changeLink(made.course, 'l1', { delay: 2, chance: 0.5 });
+  expect(later.links![0]).toMatchObject({ delay: 2, chance: 0.5 });
+  expect(() => changeLink(later, 'l1', { chance: 2 })).toThrow('above');
+  // Without what it was done to it still has its message; without its cue it goes.
+  const half = removePieces(later, new Set(['p2']));
+  expect(half.links![0].effects.map(({ kind }) => kind)).toEqual(['message']);
+  expect(removePieces(later, new Set(['p4'])).links).toBeUndefined();
+  expect(removeLink(later, 'l1').links).toBeUndefined();
+});
+
+test('a shape is begun from the picture, drawn, split where it has a dent, and kept', () => {
+  const crate = piece(course);
+  const hull = shapeFromPicture(crate, 'hull');
+  expect(hull.parts).toHaveLength(1);
+  const [part] = hull.parts;
+  if (part.kind !== 'outline') throw new Error('The hull is no outline.');
+  const longer = splitShapeEdge(part, 0);
+  expect(longer.points).toHaveLength(part.points.length + 1);
+  const dented = movePartPoint(longer, 1, [0, 0.5]) as typeof part;
+  expect(dentOf(longer.points)).toBe(-1);
+  expect(dentOf(dented.points)).toBeGreaterThanOrEqual(0);
+  expect(() => setShape(course, crate, 'piece', { ...hull, parts: [dented] })).toThrow('dent');
+  const split = splitOutline(dented);
+  expect(split.length).toBeGreaterThan(1);
+  expect(split.every(({ points }) => dentOf(points) < 0)).toBe(true);
+  const kept = setShape(course, crate, 'piece', { ...hull, parts: split });
+  expect(contactShapes(kept, piece(kept)).length).toBe(split.length);
+  const flat = {
+    ...part,
+    points: [
+      [0, 0],
+      [1, 0],
+      [2, 0],
+    ] as [number, number][],
+  };
+  expect(() => setShape(course, crate, 'piece', { ...hull, parts: [flat] })).toThrow('no area');
+  const family = setShape(course, crate, 'family', hull);
+  expect(shapeOf(family, piece(family, 'p3'))).toEqual(hull);
+  expect(setShape(family, crate, 'family', undefined).shapes).toBeUndefined();
+});
+
+test('the difference of shape and picture is small for a box, and grows as the shape leaves it', () => {
+  const crate = piece(course);
+  const box = setShape(course, crate, 'piece', {
+    size: [...familyOf('crate').size] as [number, number, number],
+    parts: [fittedPart(crate, 'box')],
+  });
+  const near = differenceOf(box, piece(box))!;
+  expect(near.area).toBeLessThan(0.1);
+  const ball = setShape(course, crate, 'piece', {
+    size: [...familyOf('crate').size] as [number, number, number],
+    parts: [{ kind: 'ball', at: [0, 3, 0], radius: 0.2 }],
+  });
+  const far = differenceOf(ball, piece(ball))!;
+  expect(far.area).toBeGreaterThan(0.9);
+  expect(far.distance).toBeGreaterThan(1);
+});
+
+test('allowances and runners are set and left out again when they say nothing', () => {
+  const kind = setAllowance(course, { role: 'hazard' }, { by: 'cm', value: -8 });
+  expect(setAllowance(kind, { role: 'hazard' }, undefined).allowances).toBeUndefined();
+  const cart = setRunner(course, { kind: 'cart', settings: {} });
+  expect(cart.runner).toEqual({ kind: 'cart' });
+  const quick = setRunnerSetting(cart, 'topSpeed', 20, 14);
+  expect(setRunnerSetting(quick, 'topSpeed', 14, 14).runner).toEqual({ kind: 'cart' });
+  expect(() => setRunnerSetting(cart, 'bounce', 3, 0.15)).toThrow('above');
+  expect(setRunnerSetting(cart, 'gravity', 9, 22).gravity).toBe(9);
+});

@@ -1,0 +1,221 @@
+import * as v from 'valibot';
+import {
+  MotionSchema,
+  PieceSchema,
+  type Course,
+  type MotionKind,
+  type PathMotion,
+  type Piece,
+  type PieceMotion,
+  type Thrower,
+} from '../course';
+import { add, rotate, sub, transpose, type Vec3 } from '../geometry';
+import { wayPoints } from '../motion';
+import { turnOf } from '../pieces';
+import { changePieces, tidy } from './place';
+
+/** What tuning sets of a piece. */
+export type TunedKey =
+  | 'role'
+  | 'hurt'
+  | 'worth'
+  | 'respawn'
+  | 'breaks'
+  | 'oneWay'
+  | 'absent'
+  | 'loose'
+  | 'shape'
+  | 'allowance'
+  | 'motion'
+  | 'wake'
+  | 'attach'
+  | 'thrower';
+
+/** @throws RangeError in words when a value is none that the document may have */
+function checked<T>(schema: v.GenericSchema<T>, value: unknown): T {
+  const result = v.safeParse(schema, value);
+  if (!result.success) {
+    const [issue] = result.issues;
+    throw new RangeError(`The value ${issue.message}.`);
+  }
+  return result.output;
+}
+
+/**
+ * Sets something of the chosen pieces, or has it be as usual again when nothing is given.
+ * @throws RangeError in words when the document may not have the value
+ */
+export function setTuned<K extends TunedKey>(
+  course: Course,
+  choice: ReadonlySet<string>,
+  key: K,
+  value: Piece[K] | undefined,
+): Course {
+  if (value !== undefined) checked(PieceSchema.entries[key] as v.GenericSchema, value);
+  return changePieces(course, choice, (piece) => {
+    if (value === undefined) delete piece[key];
+    else (piece as Record<string, unknown>)[key] = structuredClone(value);
+  });
+}
+
+/** Each motion as it is when it is added. */
+export const NEW_MOTIONS: Readonly<Record<MotionKind, PieceMotion>> = {
+  path: { kind: 'path', points: [[4, 0, 0]], speed: 2 },
+  poses: { kind: 'poses', poses: [{ at: [0, 2, 0], time: 1.5, wait: 0.5 }] },
+  swing: { kind: 'swing', axis: 'z', angle: 40, period: 3, pivot: [0, 4, 0] },
+  spin: { kind: 'spin', axis: 'y', period: 6 },
+  circle: { kind: 'circle', axis: 'y', radius: 2, period: 6 },
+  hop: { kind: 'hop', height: 1.5, along: 2, period: 1.2 },
+  bob: { kind: 'bob', height: 0.5, period: 2.5 },
+  drift: { kind: 'drift', velocity: [1, 0, 0] },
+  chase: { kind: 'chase', range: 8, speed: 3, home: true },
+  arrive: { kind: 'arrive', from: [0, -3, 0], distance: 6 },
+};
+
+const DRIVEN: readonly MotionKind[] = ['drift', 'chase', 'arrive'];
+/** Most motions one piece has. */
+export const MOST_MOTIONS = 3;
+
+/**
+ * Gives the chosen pieces one more motion.
+ * @throws RangeError in words when they cannot have it together with what they have
+ */
+export function addMotion(course: Course, choice: ReadonlySet<string>, kind: MotionKind): Course {
+  for (const piece of course.pieces) {
+    if (!choice.has(piece.id)) continue;
+    const has = piece.motion ?? [];
+    if (has.length >= MOST_MOTIONS) throw new RangeError('A piece has at most three motions.');
+    if (DRIVEN.includes(kind) && has.some((motion) => DRIVEN.includes(motion.kind))) {
+      throw new RangeError('It already follows the runner or drifts; only one of these at a time.');
+    }
+  }
+  return changePieces(course, choice, (piece) => {
+    piece.motion = [...(piece.motion ?? []), structuredClone(NEW_MOTIONS[kind])];
+  });
+}
+
+/**
+ * Changes a motion of the chosen pieces, in its place among their motions.
+ * @throws RangeError in words when the document may not have it
+ */
+export function changeMotion(
+  course: Course,
+  choice: ReadonlySet<string>,
+  index: number,
+  change: Readonly<Record<string, unknown>>,
+): Course {
+  return changePieces(course, choice, (piece) => {
+    const motion = piece.motion?.[index];
+    if (!motion) return;
+    const next = Object.fromEntries(
+      Object.entries({ ...motion, ...change }).filter(([, value]) => value !== undefined),
+    );
+    piece.motion![index] = checked(MotionSchema, next);
+  });
+}
+
+/** The chosen pieces without one of their motions. */
+export const removeMotion = (course: Course, choice: ReadonlySet<string>, index: number): Course =>
+  changePieces(course, choice, (piece) => {
+    piece.motion?.splice(index, 1);
+    if (piece.motion?.length === 0) {
+      delete piece.motion;
+      delete piece.wake;
+    }
+  });
+
+/** Which of a piece's motions is its path, or -1. */
+export const pathOf = (piece: Pick<Piece, 'motion'>): number =>
+  piece.motion?.findIndex(({ kind }) => kind === 'path') ?? -1;
+
+/** Places in the world of a path's points, the piece's own first. */
+export function pathPlaces(piece: Pick<Piece, 'at' | 'turn' | 'motion'>): Vec3[] {
+  const motion = piece.motion?.[pathOf(piece)] as PathMotion | undefined;
+  if (!motion) return [];
+  const turn = turnOf(piece);
+  return wayPoints({ ...motion, after: 'back' }).map((p) => add(rotate(turn, p), piece.at));
+}
+
+const ownPlace = (piece: Pick<Piece, 'at' | 'turn'>, place: Vec3): [number, number, number] =>
+  rotate(transpose(turnOf(piece)), sub(place, piece.at)).map(tidy) as [number, number, number];
+
+/** Adds a point in the world to the end of a piece's path; one that has none gets one. */
+export function addPathPoint(course: Course, id: string, place: Vec3): Course {
+  return changePieces(course, new Set([id]), (piece) => {
+    const index = pathOf(piece);
+    const point = ownPlace(piece, place);
+    if (index < 0) {
+      piece.motion = [...(piece.motion ?? []), { kind: 'path', points: [point], speed: 2 }];
+    } else (piece.motion![index] as PathMotion).points.push(point);
+  });
+}
+
+/** Moves a path's point to a place in the world; the first is the piece itself and moves with it. */
+export function movePathPoint(course: Course, id: string, point: number, place: Vec3): Course {
+  return changePieces(course, new Set([id]), (piece) => {
+    const index = pathOf(piece);
+    if (index < 0 || point < 1) return;
+    (piece.motion![index] as PathMotion).points[point - 1] = ownPlace(piece, place);
+  });
+}
+
+/** The path without a point; without its last it is no path any more. */
+export function removePathPoint(course: Course, id: string, point: number): Course {
+  const piece = course.pieces.find((p) => p.id === id);
+  const index = piece ? pathOf(piece) : -1;
+  if (index < 0 || point < 1) return course;
+  const { points } = piece!.motion![index] as PathMotion;
+  if (points.length === 1) return removeMotion(course, new Set([id]), index);
+  return changePieces(course, new Set([id]), (draft) => {
+    const path = draft.motion![index] as PathMotion;
+    path.points.splice(point - 1, 1);
+    // What was said of each point and leg goes with it.
+    path.waits?.splice(point, 1);
+    path.times?.splice(point - 1, 1);
+  });
+}
+
+/**
+ * Has the chosen pieces go along with another, or with nothing.
+ * @throws RangeError in words when that one goes along with them already
+ */
+export function attachTo(
+  course: Course,
+  choice: ReadonlySet<string>,
+  host: string | undefined,
+): Course {
+  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  for (let next = host; next !== undefined; next = byId.get(next)?.attach) {
+    if (choice.has(next)) {
+      throw new RangeError('That piece goes along with this one already, or is the same.');
+    }
+  }
+  return setTuned(course, choice, 'attach', host);
+}
+
+/** A thrower as it is when a piece becomes one. */
+export const NEW_THROWER: Thrower = {
+  what: 'boulder',
+  size: 0.8,
+  interval: 2,
+  speed: 7,
+  rise: 15,
+  life: 5,
+  most: 6,
+};
+
+/** Sets the allowance of a family or role in this course, or takes it away. */
+export function setAllowance(
+  course: Course,
+  of: { readonly family: string } | { readonly role: 'solid' | 'hazard' | 'pickup' | 'region' },
+  allowance: Piece['allowance'],
+): Course {
+  const { allowances = {}, ...rest } = course;
+  const which = 'family' in of ? 'families' : 'roles';
+  const name = 'family' in of ? of.family : of.role;
+  const { [name]: _, ...others } = (allowances[which] ?? {}) as Record<string, unknown>;
+  const table = allowance ? { ...others, [name]: allowance } : others;
+  const { [which]: __, ...left } = allowances;
+  const next = Object.keys(table).length > 0 ? { ...left, [which]: table } : left;
+  return (Object.keys(next).length > 0 ? { ...rest, allowances: next } : rest) as Course;
+}

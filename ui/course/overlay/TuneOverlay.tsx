@@ -1,0 +1,327 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { pathOf, pathPlaces } from '@/core/assemble';
+import type { Course, Link, PathMotion, Piece } from '@/core/course';
+import { add, rotate, type Vec3 } from '@/core/geometry';
+import { toWay, wayAt } from '@/core/motion';
+import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
+import { DEFAULT_GRAVITY, USUAL_RANGE } from '@/core/run';
+import { pixelOf, useView } from '../../scene';
+import { useCourse } from '../../state/courseStore';
+import { DAY } from '../../theme';
+import { feltMark } from '../tools/tuneTools';
+import { useTune } from '../tune/tuneStore';
+import { CameraFrame } from './CameraFrame';
+
+type Pixel = readonly [number, number];
+type See = (p: Vec3) => Pixel | null;
+
+const line = (points: readonly (Pixel | null)[]): string => {
+  const seen = points.filter((p) => p !== null);
+  return seen.length < 2
+    ? ''
+    : `M${seen.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
+};
+
+/** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
+export function TuneOverlay() {
+  const view = useView();
+  const { course, choice } = useCourse();
+  const { tab, picking, drawingPath, frameAt, link: open } = useTune();
+  const see: See = (p) => pixelOf(view, p);
+  const chosen = course.pieces.filter(({ id }) => choice.has(id));
+  return (
+    <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
+      <Svg width={view.width} height={view.height}>
+        <RegionMarks pieces={course.pieces} see={see} />
+        {chosen.map((piece) => (
+          <G key={piece.id}>
+            <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />
+            <Ranges piece={piece} see={see} />
+            {piece.thrower && <Throw piece={piece} course={course} see={see} />}
+          </G>
+        ))}
+        <Links course={course} choice={choice} open={open} see={see} />
+        {frameAt !== null && <CameraFrame course={course} at={frameAt} />}
+        {picking && <Banner words={picking.words} width={view.width} />}
+      </Svg>
+    </View>
+  );
+}
+
+function Banner({ words, width }: { words: string; width: number }) {
+  const wide = Math.min(width - 24, words.length * 8 + 28);
+  return (
+    <G>
+      <Rect
+        x={(width - wide) / 2}
+        y={74}
+        width={wide}
+        height={34}
+        rx={10}
+        fill={DAY.card}
+        stroke={DAY.moss}
+        strokeWidth={2}
+      />
+      <SvgText
+        x={width / 2}
+        y={96}
+        fontSize={14}
+        fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
+        fill={DAY.ink}
+        textAnchor="middle"
+      >
+        {words}
+      </SvgText>
+    </G>
+  );
+}
+
+/** What is only felt, named at its middle. */
+function RegionMarks({ pieces, see }: { pieces: readonly Piece[]; see: See }) {
+  return (
+    <>
+      {pieces.map((piece) => {
+        const mark = feltMark(piece);
+        const at = mark && see(mark);
+        if (!at) return null;
+        const words = piece.name ?? familyOf(piece.family).label;
+        const width = words.length * 7 + 16;
+        return (
+          <G key={piece.id}>
+            <Rect
+              x={at[0] - width / 2}
+              y={at[1] - 12}
+              width={width}
+              height={24}
+              rx={12}
+              fill={DAY.card}
+              stroke={DAY.tide}
+              strokeWidth={1.5}
+            />
+            <SvgText
+              x={at[0]}
+              y={at[1] + 4.5}
+              fontSize={12.5}
+              fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
+              fill={DAY.ink}
+              textAnchor="middle"
+            >
+              {words}
+            </SvgText>
+          </G>
+        );
+      })}
+    </>
+  );
+}
+
+/** A piece's path, dashed, with marks that show its direction, and its points. */
+function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs: boolean }) {
+  const pathPoint = useTune((s) => s.pathPoint);
+  const index = pathOf(piece);
+  const way = useMemo(
+    () => (index < 0 ? null : toWay(piece.motion![index] as PathMotion)),
+    [piece, index],
+  );
+  if (!way) return null;
+  const turn = turnOf(piece);
+  const at = (seconds: number): Vec3 =>
+    add(rotate(turn, wayAt({ ...way, phase: 0 }, seconds)), piece.at);
+  const steps = 60;
+  const along = Array.from({ length: steps + 1 }, (_, i) => see(at((way.time * i) / steps)));
+  // An arrow in the middle of each leg.
+  const arrows = way.legs
+    .filter(({ points }) => points.length > 1)
+    .map(
+      ({ from, time }) => [see(at(from + time * 0.5)), see(at(from + time * 0.5 + 0.02))] as const,
+    );
+  return (
+    <G>
+      <Path d={line(along)} stroke={DAY.card} strokeWidth={6} fill="none" opacity={0.7} />
+      <Path d={line(along)} stroke={DAY.tide} strokeWidth={3} strokeDasharray="8 6" fill="none" />
+      {arrows.map(([a, b], i) => a && b && <Arrow key={i} at={a} to={b} />)}
+      {knobs &&
+        pathPlaces(piece).map((p, i) => {
+          const pixel = see(p);
+          return (
+            pixel && (
+              <G key={i}>
+                <Circle
+                  cx={pixel[0]}
+                  cy={pixel[1]}
+                  r={i === 0 ? 7 : 12}
+                  fill={pathPoint === i ? DAY.tide : DAY.card}
+                  stroke={DAY.tide}
+                  strokeWidth={3}
+                />
+                {i > 0 && (
+                  <SvgText
+                    x={pixel[0]}
+                    y={pixel[1] + 4.5}
+                    fontSize={12}
+                    fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
+                    fill={pathPoint === i ? DAY.card : DAY.ink}
+                    textAnchor="middle"
+                  >
+                    {i + 1}
+                  </SvgText>
+                )}
+              </G>
+            )
+          );
+        })}
+    </G>
+  );
+}
+
+function Arrow({ at: [x, y], to }: { at: Pixel; to: Pixel }) {
+  const [dx, dy] = [to[0] - x, to[1] - y];
+  const l = Math.hypot(dx, dy) || 1;
+  const [ux, uy] = [dx / l, dy / l];
+  const tip = `${x + ux * 9},${y + uy * 9}`;
+  return (
+    <Path
+      d={`M${x - ux * 5 - uy * 7},${y - uy * 5 + ux * 7}L${tip}L${x - ux * 5 + uy * 7},${y - uy * 5 - ux * 7}Z`}
+      fill={DAY.tide}
+      stroke={DAY.card}
+      strokeWidth={1}
+    />
+  );
+}
+
+/** How near the runner must be: circles on the level of the piece. */
+function Ranges({ piece, see }: { piece: Piece; see: See }) {
+  const radii: [number, string][] = [];
+  const { wake } = piece;
+  if (wake?.by === 'near') radii.push([wake.range ?? USUAL_RANGE, '10 5']);
+  if (wake?.sleep !== undefined) radii.push([wake.sleep, '2 7']);
+  for (const motion of piece.motion ?? []) {
+    if (motion.kind === 'chase') radii.push([motion.range, '10 5']);
+    if (motion.kind === 'arrive') radii.push([motion.distance, '10 5']);
+  }
+  return (
+    <>
+      {radii.map(([r, dash], i) => (
+        <Path
+          key={i}
+          d={line(
+            Array.from({ length: 49 }, (_, k) => {
+              const a = (k * Math.PI) / 24;
+              return see([
+                piece.at[0] + r * Math.cos(a),
+                piece.at[1],
+                piece.at[2] + r * Math.sin(a),
+              ]);
+            }),
+          )}
+          stroke={DAY.tide}
+          strokeWidth={2}
+          strokeDasharray={dash}
+          fill="none"
+        />
+      ))}
+    </>
+  );
+}
+
+/** The way of the first copy a thrower sends out, with the copy where it leaves. */
+function Throw({ piece, course, see }: { piece: Piece; course: Course; see: See }) {
+  const { speed, rise = 0, size } = piece.thrower!;
+  const { low, high } = pieceBounds(piece);
+  const heading = ((piece.turn?.[1] ?? 0) * Math.PI) / 180;
+  const up = (rise * Math.PI) / 180;
+  const from: Vec3 = [
+    piece.at[0] + Math.cos(heading) * ((high[0] - low[0]) / 2 + size / 2),
+    piece.at[1] + (high[1] - low[1]) * 0.75,
+    piece.at[2] - Math.sin(heading) * ((high[2] - low[2]) / 2 + size / 2),
+  ];
+  const g = course.gravity ?? DEFAULT_GRAVITY;
+  const at = (t: number): Vec3 => [
+    from[0] + Math.cos(heading) * Math.cos(up) * speed * t,
+    from[1] + Math.sin(up) * speed * t - (g * t * t) / 2,
+    from[2] - Math.sin(heading) * Math.cos(up) * speed * t,
+  ];
+  const first = see(from);
+  return (
+    <G>
+      <Path
+        d={line(Array.from({ length: 25 }, (_, i) => see(at(i * 0.05))))}
+        stroke={DAY.rust}
+        strokeWidth={2.5}
+        strokeDasharray="6 5"
+        fill="none"
+      />
+      {first && (
+        <Circle
+          cx={first[0]}
+          cy={first[1]}
+          r={11}
+          fill={DAY.rustSoft}
+          stroke={DAY.rust}
+          strokeWidth={3}
+        />
+      )}
+    </G>
+  );
+}
+
+/** Links as thin curves from what gives the cue to what it is done to, with a dot at that end. */
+function Links({
+  course,
+  choice,
+  open,
+  see,
+}: {
+  course: Course;
+  choice: ReadonlySet<string>;
+  open: string | null;
+  see: See;
+}) {
+  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  const middle = (id: string): Pixel | null => {
+    const piece = byId.get(id);
+    if (!piece) return null;
+    const { low, high } = pieceBounds(piece);
+    return see([(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2]);
+  };
+  const strong = ({ id, cue, effects }: Link) =>
+    id === open ||
+    cue.pieces?.some((piece) => choice.has(piece)) ||
+    effects.some(({ pieces }) => pieces?.some((piece) => choice.has(piece)));
+  return (
+    <>
+      {(course.links ?? []).flatMap((link) =>
+        (link.cue.pieces ?? []).flatMap((from) =>
+          link.effects.flatMap(({ pieces = [] }, e) =>
+            pieces.map((to) => {
+              const [a, b] = [middle(from), middle(to)];
+              if (!a || !b) return null;
+              const bend = Math.min(90, Math.hypot(b[0] - a[0], b[1] - a[1]) * 0.35);
+              const on = strong(link);
+              return (
+                <G key={`${link.id} ${from} ${e} ${to}`} opacity={on ? 1 : 0.55}>
+                  <Path
+                    d={`M${a[0]},${a[1]}Q${(a[0] + b[0]) / 2},${(a[1] + b[1]) / 2 - bend} ${b[0]},${b[1]}`}
+                    stroke={DAY.ink}
+                    strokeWidth={on ? 2.5 : 1.5}
+                    fill="none"
+                  />
+                  <Circle
+                    cx={b[0]}
+                    cy={b[1]}
+                    r={on ? 6 : 4.5}
+                    fill={DAY.ink}
+                    stroke={DAY.card}
+                    strokeWidth={1.5}
+                  />
+                </G>
+              );
+            }),
+          ),
+        ),
+      )}
+    </>
+  );
+}

@@ -1,0 +1,112 @@
+import {
+  addPathPoint,
+  choosable,
+  movePathPoint,
+  onWorkPlane,
+  pathPlaces,
+  pickPiece,
+  snapToGrid,
+} from '@/core/assemble';
+import type { Vec3 } from '@/core/geometry';
+import { FAMILIES, pieceBounds } from '@/core/pieces';
+import { pixelOf, rayAt, useView, type Tool } from '../../scene';
+import { endMerge, useCourse } from '../../state/courseStore';
+import { planeNow, snapNow } from '../landing';
+import { useTune } from '../tune/tuneStore';
+
+const REGION_FAMILIES = new Set(
+  FAMILIES.filter(({ group }) => group === 'regions').map(({ id }) => id),
+);
+
+const ray = (x: number, y: number) => rayAt(useView.getState(), x, y);
+
+/** What is only felt, as a mark at its middle that can be touched. */
+export function feltAt(x: number, y: number): string | null {
+  const view = useView.getState();
+  let best: string | null = null;
+  let least = 24;
+  for (const piece of useCourse.getState().course.pieces) {
+    const mark = feltMark(piece);
+    const pixel = mark && pixelOf(view, mark);
+    if (!pixel) continue;
+    const away = Math.hypot(pixel[0] - x, pixel[1] - y);
+    if (away < least) {
+      least = away;
+      best = piece.id;
+    }
+  }
+  return best;
+}
+
+/** Where a region's mark stands, or null for what can be seen. */
+export function feltMark(piece: Parameters<typeof pieceBounds>[0]): Vec3 | null {
+  if (!REGION_FAMILIES.has(piece.family)) return null;
+  const { low, high } = pieceBounds(piece);
+  return [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
+}
+
+/** Touching a piece for a link, or to go along with. */
+export function pickTool(): Tool {
+  return {
+    tap: (x, y) => {
+      const { picking, set } = useTune.getState();
+      const { course } = useCourse.getState();
+      const id = feltAt(x, y) ?? pickPiece({ pieces: choosable(course) }, ray(x, y))?.id;
+      if (!picking || !id) return;
+      try {
+        picking.take(id);
+        set({ picking: null });
+      } catch (problem) {
+        if (!(problem instanceof RangeError)) throw problem;
+        set({ picking: { ...picking, words: problem.message } });
+      }
+    },
+  };
+}
+
+/** Drawing the chosen piece's path: points are added by touching, and dragged. */
+export function pathTool(): Tool {
+  const chosen = () => {
+    const { course, choice } = useCourse.getState();
+    return course.pieces.find(({ id }) => choice.has(id));
+  };
+  /** A touched place at the height or depth of a point of the path. */
+  const placeAt = (x: number, y: number, near: Vec3): Vec3 | null => {
+    const plane = planeNow();
+    const axis = plane.axis === 'y' ? 1 : 2;
+    const p = onWorkPlane(ray(x, y), { ...plane, value: near[axis] });
+    return p && snapToGrid(p, snapNow().steps);
+  };
+  let held = -1;
+  return {
+    begin: (x, y) => {
+      const piece = chosen();
+      if (!piece) return false;
+      const view = useView.getState();
+      held = pathPlaces(piece).findIndex((p, i) => {
+        const pixel = i > 0 && pixelOf(view, p);
+        return pixel && Math.hypot(pixel[0] - x, pixel[1] - y) < 24;
+      });
+      useTune.getState().set({ pathPoint: held > 0 ? held : null });
+      return held > 0;
+    },
+    drag: (x, y) => {
+      const piece = chosen();
+      if (!piece || held < 1) return;
+      const to = placeAt(x, y, pathPlaces(piece)[held]);
+      if (to) useCourse.getState().edit((now) => movePathPoint(now, piece.id, held, to), 'path');
+    },
+    drop: () => {
+      held = -1;
+      endMerge();
+    },
+    tap: (x, y) => {
+      const piece = chosen();
+      if (!piece) return;
+      if (useTune.getState().pathPoint !== null) return;
+      const places = pathPlaces(piece);
+      const to = placeAt(x, y, places[places.length - 1] ?? piece.at);
+      if (to) useCourse.getState().edit((now) => addPathPoint(now, piece.id, to));
+    },
+  };
+}

@@ -1,0 +1,303 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { allowanceOf, contactShapes, differenceOf, familyOf } from '@/core/pieces';
+import { setAllowance, setCollision, setFamilyCollision, setTuned } from '@/core/assemble';
+import { HURTS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
+import { Button, Chip, Choices, NumberField, Words } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { SPACE } from '../../theme';
+import { Flow, Section } from './Section';
+import { useTune } from './tuneStore';
+import { HURT_WORDS, ROLE_WORDS } from './words';
+
+/** What of the chosen pieces touches, what touching does, and how kindly. */
+export function ContactSection({ piece }: { piece: Piece }) {
+  const { course, choice, edit } = useCourse();
+  const showShapes = useTune((s) => s.shapes);
+  const family = familyOf(piece.family);
+  const shapes = contactShapes(course, piece);
+  const role = piece.role ?? 'family';
+  const marks = shapes.some(({ role: own }) =>
+    ['checkpoint', 'goal', 'portal', 'switch', 'region'].includes(own),
+  );
+  const set = <K extends Parameters<typeof setTuned>[2]>(
+    key: K,
+    value: Piece[K] | undefined,
+    merge?: string,
+  ) => edit((now) => setTuned(now, choice, key, value), merge);
+  const hazard = shapes.some((shape) => shape.role === 'hazard');
+  const pickup = shapes.some((shape) => shape.role === 'pickup');
+  const solid = shapes.some((shape) => shape.role === 'solid');
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Flow>
+        <Chip
+          role="checkbox"
+          label="Show all shapes"
+          on={showShapes}
+          onPress={() => useTune.getState().set({ shapes: !showShapes })}
+        />
+      </Flow>
+      {!marks && (
+        <Choices
+          label="Role"
+          value={role}
+          options={[
+            { value: 'family' as PieceRole | 'family', label: 'As its family' },
+            ...ROLES.map((value) => ({ value, label: ROLE_WORDS[value] })),
+          ]}
+          onChange={(next) => set('role', next === 'family' ? undefined : next)}
+        />
+      )}
+      {hazard && (
+        <View style={{ gap: SPACE.s }}>
+          <Choices
+            label="Who touches it is"
+            value={piece.hurt?.does ?? 'back'}
+            options={HURTS.map((value) => ({ value, label: HURT_WORDS[value] }))}
+            onChange={(does) => set('hurt', does === 'back' ? undefined : { ...piece.hurt, does })}
+          />
+          {piece.hurt && piece.hurt.does !== 'back' && (
+            <NumberField
+              label={piece.hurt.does === 'push' ? 'Thrown at' : 'Slowed for'}
+              unit={piece.hurt.does === 'push' ? 'm/s' : 's'}
+              step={0.5}
+              value={piece.hurt.force ?? (piece.hurt.does === 'push' ? 9 : 1.5)}
+              onChange={(force) => set('hurt', { ...piece.hurt!, force }, 'hurt')}
+            />
+          )}
+        </View>
+      )}
+      {pickup && (
+        <View>
+          <NumberField
+            label="Worth"
+            unit=""
+            step={1}
+            value={piece.worth ?? family.worth ?? 1}
+            onChange={(worth) =>
+              set('worth', worth === family.worth ? undefined : Math.round(worth), 'worth')
+            }
+          />
+          <NumberField
+            label="There again after"
+            unit="s"
+            step={1}
+            value={piece.respawn ?? 0}
+            onChange={(respawn) => set('respawn', respawn === 0 ? undefined : respawn, 'respawn')}
+          />
+        </View>
+      )}
+      {solid && <OneWay piece={piece} />}
+      {solid && <Breaking piece={piece} />}
+      <Allowances piece={piece} />
+      <Shape piece={piece} />
+      {!marks && <Touching piece={piece} />}
+      <Flow>
+        <Chip
+          role="checkbox"
+          label="Not there until a link shows it"
+          on={piece.absent === true}
+          onPress={() => set('absent', piece.absent ? undefined : true)}
+        />
+      </Flow>
+    </View>
+  );
+}
+
+function OneWay({ piece }: { piece: Piece }) {
+  const { choice, edit } = useCourse();
+  const { oneWay } = piece;
+  const set = (next: Piece['oneWay'], merge?: string) =>
+    edit((now) => setTuned(now, choice, 'oneWay', next), merge);
+  return (
+    <Section title="One-way face">
+      <Flow>
+        <Chip
+          role="checkbox"
+          label="Stops from one side only"
+          on={oneWay !== undefined}
+          onPress={() => set(oneWay ? undefined : { side: 0 })}
+        />
+        {oneWay && (
+          <Chip
+            role="checkbox"
+            label="May be dropped through"
+            on={oneWay.drop === true}
+            onPress={() => set({ side: oneWay.side, ...(oneWay.drop ? {} : { drop: true }) })}
+          />
+        )}
+      </Flow>
+      {oneWay && (
+        <NumberField
+          label="Its side, from straight up"
+          unit="°"
+          step={15}
+          value={oneWay.side}
+          testID="one-way-side"
+          onChange={(side) => set({ ...oneWay, side }, 'one way')}
+        />
+      )}
+    </Section>
+  );
+}
+
+function Breaking({ piece }: { piece: Piece }) {
+  const { choice, edit } = useCourse();
+  const { breaks } = piece;
+  const set = (next: Piece['breaks'], merge?: string) =>
+    edit((now) => setTuned(now, choice, 'breaks', next), merge);
+  return (
+    <Section title="Breaks">
+      <Choices
+        value={breaks ? (breaks.speed === undefined ? 'touches' : 'speed') : 'never'}
+        options={[
+          { value: 'never', label: 'Never' },
+          { value: 'touches', label: 'When touched so often' },
+          { value: 'speed', label: 'When met so fast' },
+        ]}
+        onChange={(how) =>
+          set(how === 'never' ? undefined : how === 'touches' ? { touches: 1 } : { speed: 4 })
+        }
+      />
+      {breaks?.touches !== undefined && (
+        <NumberField
+          label="Touches"
+          unit=""
+          step={1}
+          value={breaks.touches}
+          onChange={(touches) => set({ touches: Math.round(touches) }, 'breaks')}
+        />
+      )}
+      {breaks?.speed !== undefined && (
+        <NumberField
+          label="At"
+          unit="m/s"
+          step={0.5}
+          value={breaks.speed}
+          onChange={(speed) => set({ speed }, 'breaks')}
+        />
+      )}
+    </Section>
+  );
+}
+
+function Allowances({ piece }: { piece: Piece }) {
+  const { course, choice, edit } = useCourse();
+  const shape = contactShapes(course, piece)[0];
+  if (!shape) return null;
+  const now = allowanceOf(course, piece, shape.role);
+  const ofFamily = course.allowances?.families?.[piece.family];
+  const from = piece.allowance ? 'piece' : ofFamily ? 'family' : 'usual';
+  const value: Allowance = now ?? { by: 'cm', value: 0 };
+  const set = (next: Allowance | undefined, merge?: string) =>
+    edit((before) => {
+      if (from === 'family') return setAllowance(before, { family: piece.family }, next);
+      return setTuned(before, choice, 'allowance', next);
+    }, merge);
+  return (
+    <Section title="Allowance">
+      <Choices
+        value={from}
+        options={[
+          { value: 'usual', label: 'As usual here' },
+          { value: 'piece', label: 'Its own' },
+          { value: 'family', label: `For every ${familyOf(piece.family).label.toLowerCase()}` },
+        ]}
+        onChange={(next) =>
+          edit((before) => {
+            const cleared = setAllowance(
+              setTuned(before, choice, 'allowance', undefined),
+              { family: piece.family },
+              undefined,
+            );
+            if (next === 'usual') return cleared;
+            return next === 'piece'
+              ? setTuned(cleared, choice, 'allowance', value)
+              : setAllowance(cleared, { family: piece.family }, value);
+          })
+        }
+      />
+      {from !== 'usual' && (
+        <>
+          <NumberField
+            label="Larger on every side"
+            unit={value.by === 'cm' ? 'cm' : '%'}
+            step={1}
+            value={value.value}
+            testID="allowance"
+            onChange={(next) => set({ ...value, value: next }, 'allowance')}
+          />
+          <Choices
+            value={value.by}
+            options={[
+              { value: 'cm', label: 'Centimetres' },
+              { value: 'percent', label: 'Percent' },
+            ]}
+            onChange={(by) => set({ ...value, by })}
+          />
+        </>
+      )}
+      {from === 'usual' && now && (
+        <Words as="small" tint="slate">
+          {`By its role: ${now.value > 0 ? '+' : ''}${now.value} ${now.by === 'cm' ? 'cm' : '%'}.`}
+        </Words>
+      )}
+    </Section>
+  );
+}
+
+function Shape({ piece }: { piece: Piece }) {
+  const { course } = useCourse();
+  const apart = useMemo(() => differenceOf(course, piece), [course, piece]);
+  const own = piece.shape
+    ? 'Drawn for this piece.'
+    : course.shapes?.[piece.family]
+      ? 'Drawn for its family.'
+      : 'As its family has it.';
+  return (
+    <Section title="Collision shape">
+      <Words tint="slate" testID="shape-difference">
+        {apart
+          ? `${own} Differs from the picture by ${Math.round(apart.area * 100)} % of its area, ${Math.round(apart.distance * 100)} cm at most.`
+          : 'Nothing of it touches.'}
+      </Words>
+      <Button
+        title="Draw the shape"
+        icon="pen-tool"
+        testID="draw-shape"
+        onPress={() => useTune.getState().set({ shaping: piece.id })}
+      />
+    </Section>
+  );
+}
+
+/** Whether the piece touches, by itself, and all of its family in this course. */
+function Touching({ piece }: { piece: Piece }) {
+  const { course, choice, edit } = useCourse();
+  const family = familyOf(piece.family);
+  const usual = course.collides?.[family.id] ?? family.group !== 'scenery';
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Choices
+        label="Collision"
+        value={piece.collision ?? 'usual'}
+        options={[
+          { value: 'usual', label: usual ? 'Usual: on' : 'Usual: off' },
+          { value: 'on', label: 'On' },
+          { value: 'off', label: 'Off' },
+        ]}
+        onChange={(value) =>
+          edit((now) => setCollision(now, choice, value as 'on' | 'off' | 'usual'))
+        }
+      />
+      <Button
+        title={`${usual ? 'Off' : 'On'} for every ${family.label.toLowerCase()}`}
+        onPress={() => {
+          const own = family.group !== 'scenery';
+          edit((now) => setFamilyCollision(now, family.id, !usual === own ? null : !usual));
+        }}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,102 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import Svg, { Line, Path } from 'react-native-svg';
+import { line } from 'd3-shape';
+import { scaleLinear } from 'd3-scale';
+import { changeMotion } from '@/core/assemble';
+import type { Piece } from '@/core/course';
+import { inTempo, isDriven, motionChart, placeMotion, toldMotion } from '@/core/motion';
+import { turnOf } from '@/core/pieces';
+import { Chip, Words } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { SPACE, useColours } from '../../theme';
+import { Flow, Section } from './Section';
+import { useTune } from './tuneStore';
+
+const WIDTH = 300;
+const HEIGHT = 96;
+
+/** Height and speed of the chosen mover over its period, with the scrubber's moment; and others' phases. */
+export function MotionChart({ piece }: { piece: Piece }) {
+  const colours = useColours();
+  const { course, choice, edit } = useCourse();
+  const at = useTune((s) => s.at);
+  const onion = useTune((s) => s.onion);
+  const { tempo } = course;
+  const chart = useMemo(() => {
+    const motions = (piece.motion ?? []).flatMap((told) =>
+      isDriven(told)
+        ? []
+        : [placeMotion(inTempo(toldMotion(told), tempo), turnOf(piece), piece.at)],
+    );
+    return motions.length > 0 ? motionChart(motions, piece.at) : null;
+  }, [piece, tempo]);
+  if (!chart) return null;
+  const { period, heights, speeds } = chart;
+  const [low, high] = [Math.min(...heights), Math.max(...heights)];
+  const fastest = Math.max(...speeds);
+  const x = scaleLinear([0, speeds.length], [0, WIDTH]);
+  const path = (values: readonly number[], from: number, to: number) =>
+    line<number>()
+      .x((_, i) => x(i))
+      .y(scaleLinear([from, Math.max(to, from + 0.01)], [HEIGHT - 6, 6]))([...values]) ?? '';
+  const now = ((at % period) / period) * WIDTH;
+  const chosen = course.pieces.filter(({ id }) => choice.has(id) && id !== piece.id);
+  return (
+    <Section title="Over its period">
+      <Svg
+        width="100%"
+        height={HEIGHT}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        preserveAspectRatio="none"
+      >
+        <Line
+          x1={0}
+          x2={WIDTH}
+          y1={HEIGHT - 6}
+          y2={HEIGHT - 6}
+          stroke={colours.line}
+          strokeWidth={1}
+        />
+        <Path d={path(heights, low, high)} stroke={colours.tide} strokeWidth={2.5} fill="none" />
+        <Path
+          d={path(speeds, 0, fastest)}
+          stroke={colours.ink}
+          strokeWidth={2}
+          strokeDasharray="4 4"
+          fill="none"
+        />
+        <Line x1={now} x2={now} y1={0} y2={HEIGHT} stroke={colours.moss} strokeWidth={2} />
+      </Svg>
+      <Words as="small" tint="slate">
+        {`${period.toFixed(1)} s. Height, firm: ${low.toFixed(1)} to ${high.toFixed(1)} m. Speed, dashed: up to ${fastest.toFixed(1)} m/s.`}
+      </Words>
+      <Flow>
+        <Chip
+          role="checkbox"
+          label="Show all along"
+          on={onion}
+          onPress={() => useTune.getState().set({ onion: !onion })}
+        />
+        {chosen.length > 0 && (
+          <Chip
+            role="tab"
+            label="Bring the chosen into step"
+            on={false}
+            onPress={() =>
+              edit((course_) =>
+                changeMotion(course_, choice, 0, { phase: phaseOf(piece) || undefined }),
+              )
+            }
+          />
+        )}
+      </Flow>
+      <View style={{ height: SPACE.xs }} />
+    </Section>
+  );
+}
+
+const phaseOf = (piece: Piece): number => {
+  const [motion] = piece.motion ?? [];
+  return motion && 'phase' in motion ? Number(motion.phase ?? 0) : 0;
+};

@@ -1,0 +1,107 @@
+import { View } from 'react-native';
+import { changeMotion, removePathPoint } from '@/core/assemble';
+import type { PathMotion, Piece } from '@/core/course';
+import { USUAL_SPEED } from '@/core/motion';
+import { Button, Chip, Choices, NumberField, Words } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { SPACE } from '../../theme';
+import { Flow } from './Section';
+import { useTune } from './tuneStore';
+
+/** A drawn path: its points on the scene, its pace, and what follows its end. */
+export function PathOptions({
+  piece,
+  motion,
+  index,
+}: {
+  piece: Piece;
+  motion: PathMotion;
+  index: number;
+}) {
+  const { choice, edit } = useCourse();
+  const { drawingPath, pathPoint, set } = useTune();
+  const change = (to: Partial<Record<keyof PathMotion, unknown>>, merge?: string) =>
+    edit((now) => changeMotion(now, choice, index, to), merge);
+  const waits = (at: number, wait: number) => {
+    const next = Array.from({ length: motion.points.length + 1 }, (_, i) => motion.waits?.[i] ?? 0);
+    next[at] = wait;
+    return next.some((v) => v > 0) ? next : undefined;
+  };
+  const point = pathPoint ?? 0;
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Words tint="slate">
+        {drawingPath
+          ? 'Touch the scene to add points; drag a point to move it.'
+          : `${motion.points.length + 1} points. It starts where the piece stands.`}
+      </Words>
+      <Flow>
+        <Button
+          title={drawingPath ? 'Path is drawn' : 'Draw on the scene'}
+          icon="edit-3"
+          kind={drawingPath ? 'main' : 'plain'}
+          testID="draw-path"
+          onPress={() => set({ drawingPath: !drawingPath, pathPoint: null })}
+        />
+        {pathPoint !== null && pathPoint > 0 && (
+          <Button
+            title={`Take point ${pathPoint + 1} away`}
+            icon="trash-2"
+            onPress={() => {
+              edit((now) => removePathPoint(now, piece.id, pathPoint));
+              set({ pathPoint: null });
+            }}
+          />
+        )}
+      </Flow>
+      <Choices
+        label="At its end"
+        value={motion.after ?? 'back'}
+        options={[
+          { value: 'back', label: 'Back again' },
+          { value: 'round', label: 'Round and on' },
+          { value: 'once', label: 'Stays there' },
+        ]}
+        onChange={(after) => change({ after: after === 'back' ? undefined : after })}
+      />
+      <View>
+        <NumberField
+          label="Speed"
+          unit="m/s"
+          step={0.25}
+          value={motion.speed ?? USUAL_SPEED}
+          testID="path-speed"
+          onChange={(speed) => change({ speed, times: undefined }, 'path speed')}
+        />
+        <NumberField
+          label={`Waits at point ${point + 1}`}
+          unit="s"
+          step={0.25}
+          value={motion.waits?.[point] ?? 0}
+          onChange={(wait) => change({ waits: waits(point, wait) }, `path wait ${point}`)}
+        />
+        <NumberField
+          label="Starts at part"
+          unit=""
+          step={0.05}
+          value={motion.phase ?? 0}
+          onChange={(phase) => change({ phase: phase === 0 ? undefined : phase }, 'path phase')}
+        />
+      </View>
+      <Flow>
+        <Chip
+          role="checkbox"
+          label="Smooth"
+          on={motion.smooth === true}
+          onPress={() => change({ smooth: motion.smooth ? undefined : true })}
+        />
+        <Chip
+          role="checkbox"
+          label="Slows at each point"
+          on={motion.ease === 'smooth'}
+          onPress={() => change({ ease: motion.ease === 'smooth' ? undefined : 'smooth' })}
+        />
+      </Flow>
+    </View>
+  );
+}

@@ -1,0 +1,109 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { changeMotion } from '@/core/assemble';
+import type { PosesMotion } from '@/core/course';
+import { Button, Chip, Choices, NumberField } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { SPACE } from '../../theme';
+import { Triple } from './MotionSection';
+import { Flow } from './Section';
+
+type OnePose = PosesMotion['poses'][number];
+
+/** Timed poses: places, turns and sizes the piece goes through. */
+export function PosesOptions({ motion, index }: { motion: PosesMotion; index: number }) {
+  const { choice, edit } = useCourse();
+  const [open, setOpen] = useState(0);
+  const { poses } = motion;
+  const at = Math.min(open, poses.length - 1);
+  const pose = poses[at];
+  const change = (to: Partial<Record<keyof PosesMotion, unknown>>, merge?: string) =>
+    edit((now) => changeMotion(now, choice, index, to), merge);
+  const setPose = (part: Partial<OnePose>, merge: string) =>
+    change({ poses: poses.map((one, i) => (i === at ? { ...one, ...part } : one)) }, merge);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Flow>
+        {poses.map((_, i) => (
+          <Chip
+            key={i}
+            role="tab"
+            label={`Pose ${i + 1}`}
+            on={i === at}
+            onPress={() => setOpen(i)}
+          />
+        ))}
+        <Chip
+          role="tab"
+          label="One more"
+          on={false}
+          onPress={() => {
+            change({ poses: [...poses, { ...pose }] });
+            setOpen(poses.length);
+          }}
+        />
+      </Flow>
+      <Triple
+        label="Off its place"
+        unit="m"
+        value={pose.at}
+        onChange={(to) => setPose({ at: to }, `pose ${at} at`)}
+      />
+      <Triple
+        label="Turned"
+        unit="°"
+        value={pose.turn ?? [0, 0, 0]}
+        onChange={(to) => setPose({ turn: to }, `pose ${at} turn`)}
+      />
+      <View>
+        <NumberField
+          label="Size"
+          unit="×"
+          step={0.1}
+          value={pose.scale ?? 1}
+          onChange={(scale) => setPose({ scale }, `pose ${at} scale`)}
+        />
+        <NumberField
+          label="Takes"
+          unit="s"
+          step={0.1}
+          value={pose.time}
+          onChange={(time) => setPose({ time }, `pose ${at} time`)}
+        />
+        <NumberField
+          label="Stays"
+          unit="s"
+          step={0.1}
+          value={pose.wait ?? 0}
+          onChange={(wait) => setPose({ wait }, `pose ${at} wait`)}
+        />
+      </View>
+      <Choices
+        label="Pace of the way there"
+        value={pose.ease ?? 'smooth'}
+        options={[
+          { value: 'smooth', label: 'Slows at the ends' },
+          { value: 'even', label: 'Even' },
+        ]}
+        onChange={(ease) => setPose({ ease }, `pose ${at} ease`)}
+      />
+      <Choices
+        label="At the last"
+        value={motion.after ?? 'back'}
+        options={[
+          { value: 'back', label: 'Back again' },
+          { value: 'round', label: 'On to the first' },
+          { value: 'once', label: 'Stays there' },
+        ]}
+        onChange={(after) => change({ after: after === 'back' ? undefined : after })}
+      />
+      {poses.length > 1 && (
+        <Button
+          title={`Take pose ${at + 1} away`}
+          icon="trash-2"
+          onPress={() => change({ poses: poses.filter((_, i) => i !== at) })}
+        />
+      )}
+    </View>
+  );
+}

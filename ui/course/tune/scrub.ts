@@ -1,0 +1,21 @@
+import type { Course } from '@/core/course';
+import { moversOf } from '@/core/run';
+import { periodOf } from '@/core/motion';
+
+/** Longest time the scrubber plays before it begins anew, s. */
+export const SCRUB_SECONDS = 60;
+
+/** Seconds after which all of a course's motions stand as they began, or 60 when that is too long. */
+export function commonPeriod(course: Course): number {
+  const periods = moversOf(course, course.pieces).list.flatMap(({ motions }) =>
+    motions.map((motion) => Math.round(periodOf(motion) * 100)),
+  );
+  let common = 1;
+  for (const period of new Set(periods)) {
+    common = (common / gcd(common, Math.max(1, period))) * Math.max(1, period);
+    if (common > SCRUB_SECONDS * 100) return SCRUB_SECONDS;
+  }
+  return periods.length > 0 ? common / 100 : 0;
+}
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));

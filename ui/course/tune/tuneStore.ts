@@ -1,0 +1,62 @@
+import { create } from 'zustand';
+
+/** What the figures of a chosen piece are about. */
+export const TUNE_TABS = ['place', 'contact', 'motion', 'links'] as const;
+export type TuneTab = (typeof TUNE_TABS)[number];
+
+interface TuneState {
+  readonly tab: TuneTab;
+  /** Whether collision shapes are drawn over the pictures. */
+  readonly shapes: boolean;
+  /** The scrubber: seconds shown, whether it runs, and how fast. */
+  readonly at: number;
+  readonly playing: boolean;
+  readonly speed: number;
+  /** Ghosts of the chosen mover all along its motion. */
+  readonly onion: boolean;
+  /** A path being drawn on the scene, and the point of it that is held. */
+  readonly drawingPath: boolean;
+  readonly pathPoint: number | null;
+  /** Touching pieces for something: a link's cue or effect, or what to attach to. */
+  readonly picking: Picking | null;
+  /** The link that is open. */
+  readonly link: string | null;
+  /** The piece whose shape is being drawn. */
+  readonly shaping: string | null;
+  /** The course's camera shown as a frame, at a part of its way. */
+  readonly frameAt: number | null;
+  set: (change: Partial<Omit<TuneState, 'set'>>) => void;
+}
+
+export interface Picking {
+  readonly words: string;
+  readonly take: (id: string) => void;
+}
+
+/** How a course is being tuned. */
+export const useTune = create<TuneState>()((set) => ({
+  tab: 'place',
+  shapes: false,
+  at: 0,
+  playing: false,
+  speed: 1,
+  onion: false,
+  drawingPath: false,
+  pathPoint: null,
+  picking: null,
+  link: null,
+  shaping: null,
+  frameAt: null,
+  set,
+}));
+
+/** Lets go of whatever was begun on the scene. */
+export const endTuning = (): void =>
+  useTune.getState().set({
+    playing: false,
+    at: 0,
+    drawingPath: false,
+    pathPoint: null,
+    picking: null,
+    frameAt: null,
+  });
