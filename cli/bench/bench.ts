@@ -2,11 +2,22 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { onWorkPlane, refusal, snapToGrid } from '@/core/assemble';
+import fc from 'fast-check';
 import { courseHash } from '@/core/course';
-import { buildWorld, Recorder, replay, startState, tick, type Run, type World } from '@/core/run';
+import {
+  buildWorld,
+  Playing,
+  Recorder,
+  replay,
+  startState,
+  tick,
+  type Run,
+  type World,
+} from '@/core/run';
+import { anyRun, runAny } from '@/core/run/fuzz.testing';
 import { RUNNERS, type RunnerKind } from '@/core/course';
 import { keepsForward, measuringCourse, measuringField, paceInput, roundInput } from './courses';
-import { median, type Figure } from './figures';
+import { median, timesOf, type Figure } from './figures';
 import { laying } from './laying';
 
 /** Measures and prints: a table, or with `json` one object with a key a figure. Returns 0. */
@@ -14,6 +25,8 @@ export function bench(json: boolean): number {
   const figures = [
     ...speed(),
     ...runners(),
+    ...random(),
+    scrubbing(),
     verification(),
     building(),
     ghost(),
@@ -119,6 +132,50 @@ function roundsPerSecond(world: World, kind: RunnerKind): number {
   const rate = (STRETCH / (performance.now() - from)) * 1000;
   if (way < STRETCH / 120) throw new Error(`The measured ${kind} did not get about.`);
   return rate;
+}
+
+/** Random courses, each run for so many ticks, and how many of them left numbers or bounds. */
+function random(): Figure[] {
+  const [courses, ticks] = [2000, 3000];
+  const runs = fc.sample(anyRun, { numRuns: courses, seed: 2024 });
+  const from = performance.now();
+  const wrong = runs.filter((run) => {
+    try {
+      runAny(run, ticks);
+      return false;
+    } catch (problem) {
+      console.error(problem);
+      return true;
+    }
+  });
+  return [
+    {
+      key: 'randomSeconds',
+      label: '2,000 random courses for 3,000 ticks each',
+      value: (performance.now() - from) / 1000,
+      unit: 's',
+      goal: 'at most 120',
+    },
+    { key: 'randomWrong', label: '… that left bounds', value: wrong.length, unit: '', goal: '0' },
+  ];
+}
+
+/** Two hundred movers brought to one moment after another, as the scrubber does. */
+function scrubbing(): Figure {
+  const course = measuringField('hopper', { pieces: 800, movers: 200, links: 0, throwers: 0 });
+  const playing = new Playing(course);
+  const ids = course.pieces.filter(({ motion }) => motion).map(({ id }) => id);
+  const times = timesOf(300, (i) => {
+    playing.to(i * 7);
+    for (const id of ids) playing.posing(id);
+  });
+  return {
+    key: 'scrub200',
+    label: 'Scrubbing 200 movers, a frame',
+    value: median(times),
+    unit: 'ms',
+    goal: 'at most 4',
+  };
 }
 
 function verification(): Figure {

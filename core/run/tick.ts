@@ -18,7 +18,6 @@ import { gapTo } from './trace';
 import type { World } from './world';
 
 const path = newPath();
-const quiet = nothingHappened();
 
 /** Ticks after which something not touched since counts as touched anew. */
 const ANEW = 12;
@@ -37,7 +36,9 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
   const { touching, links } = world;
   touching.pieces.length = 0;
   touching.speeds.length = 0;
-  const happened = links.length > 0 || world.breaking ? nothingHappened() : quiet;
+  // What nobody waits for is not noted.
+  const watched = links.length > 0 || world.breaking || world.wakers.length > 0;
+  const happened = watched ? nothingHappened() : null;
 
   if (world.wakers.length > 0) wakeMovers(world, s);
   if (world.followers.length > 0) drive(world, s);
@@ -59,10 +60,8 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
   const hurtBy = sense(world, s, path, happened, say);
   if (hurtBy === 'ended') return;
   if (thrown && hurt(world, s, thrown.hurt, null, 1, say)) return;
-  if (world.breaking || links.length > 0 || world.wakers.length > 0) {
-    touched(world, s, happened, say);
-  }
-  if (links.length > 0 && actOnLinks(world, s, happened, say)) return;
+  if (happened) touched(world, s, happened, say);
+  if (happened && links.length > 0 && actOnLinks(world, s, happened, say)) return;
   if (hurtBy === 'hurt') {
     say('hazard');
     s.falls++;
@@ -115,7 +114,7 @@ function sense(
   world: World,
   s: RunState,
   way: Path,
-  happened: Happened,
+  happened: Happened | null,
   say: Say,
 ): 'ended' | 'hurt' | 'fall' | null {
   if (s.portal >= 0 && s.tick - s.portalTick > 1) s.portal = -1;
@@ -123,7 +122,7 @@ function sense(
   let done: 'hurt' | 'fall' | null = null;
   for (const { collider, part } of meetings(world, s, way)) {
     const { piece, role } = collider;
-    if (happened !== quiet) noteTouch(s, piece, happened);
+    if (happened) noteTouch(s, piece, happened);
     if (role === 'region') {
       const body = world.bodies[s.size];
       if (gapTo(world, s, body, collider, s.x, s.y, s.z).distance >= 0) continue;
@@ -132,7 +131,7 @@ function sense(
     }
     const reached = s.checkpoint;
     if (meet(world, s, collider, part, say)) return 'ended';
-    if (happened !== quiet) {
+    if (happened) {
       if (role === 'pickup') happened.gathered = true;
       if (role === 'checkpoint' && s.checkpoint !== reached) happened.checkpoints.push(piece);
     }

@@ -3,7 +3,7 @@ import { layPieces } from '../assemble';
 import { emptyCourse, type Course, type PieceMotion } from '../course';
 import { applyPose } from '../motion';
 import { KINDNESS } from '../pieces';
-import { goneFrom, isThere, NO_INPUT, poseMover, type Input } from '.';
+import { goneFrom, isThere, NO_INPUT, poseMover, startState, tick, type Input } from '.';
 import { courseOf, floor, jumpOnly, right, Trial } from './testing';
 
 const slab = (at: PieceInHand['at'], change: Partial<PieceInHand> = {}): PieceInHand => ({
@@ -106,6 +106,16 @@ test('what sleeps wakes by nearness or touch, and sleeps again when left behind'
   expect(passed.state.moverAt[0]).toBeGreaterThanOrEqual(0);
   expect(asleep({ by: 'touch' }, 2.5, NO_INPUT, 60)).toEqual([true, false]);
   expect(asleep({ by: 'touch' }, 2.5, right, 120)).toEqual([false, false]);
+});
+
+test('what one run touched wakes nothing in another run of the same course', () => {
+  const motion: PieceMotion[] = [{ kind: 'bob', height: 1, period: 2 }];
+  const course = free(slab([2.5, 0, 0], { motion, wake: { by: 'touch' } }));
+  const touching = new Trial(course).go(right, 120);
+  expect(touching.state.moverFrom[0]).toBeGreaterThanOrEqual(0);
+  const other = startState(touching.world);
+  for (let i = 0; i < 30; i++) tick(touching.world, other, NO_INPUT, () => {});
+  expect(other.moverFrom[0]).toBe(-1);
 });
 
 test('a chaser follows within its range and goes home; an arrival slides into its place', () => {

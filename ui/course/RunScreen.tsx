@@ -72,6 +72,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
           result={finished.result}
           best={finished.fromStart ? finished.best : undefined}
           targets={course.targets}
+          effort={course.runner.kind === 'flick' ? 'stroke' : 'jump'}
         >
           <Keep id={id} finished={finished} best={finished.best?.time} />
           <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />

@@ -13,7 +13,17 @@ import {
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
 import { cairnNumber, familyOf } from '@/core/pieces';
-import { Button, Chip, Choices, Field, NumberField, PiecePicture, Row, Words } from '../parts';
+import {
+  Button,
+  Chip,
+  Choices,
+  Field,
+  IconButton,
+  NumberField,
+  PiecePicture,
+  Row,
+  Words,
+} from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
@@ -22,7 +32,7 @@ import { ContactSection } from './tune/ContactSection';
 import { CourseRules } from './tune/CourseRules';
 import { AllLinks, PieceLinks } from './tune/LinksSection';
 import { MotionSection } from './tune/MotionSection';
-import { TUNE_TABS, useTune, type TuneTab } from './tune/tuneStore';
+import { endTuning, TUNE_TABS, useTune, type TuneTab } from './tune/tuneStore';
 
 const MATERIAL_NAMES: Record<Material, string> = {
   stone: 'Stone',
@@ -53,19 +63,29 @@ function PieceTuning({ piece }: { piece: Piece }) {
   const tab = useTune((s) => s.tab);
   return (
     <View style={{ gap: SPACE.m }}>
-      <View
-        accessibilityRole="tablist"
-        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
-      >
-        {TUNE_TABS.map((value) => (
-          <Chip
-            key={value}
-            role="tab"
-            label={TAB_WORDS[value]}
-            on={tab === value}
-            onPress={() => useTune.getState().set({ tab: value, drawingPath: false, link: null })}
-          />
-        ))}
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View
+          accessibilityRole="tablist"
+          style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
+        >
+          {TUNE_TABS.map((value) => (
+            <Chip
+              key={value}
+              role="tab"
+              label={TAB_WORDS[value]}
+              on={tab === value}
+              onPress={() => useTune.getState().set({ tab: value, drawingPath: false, link: null })}
+            />
+          ))}
+        </View>
+        <IconButton
+          icon="list"
+          label="All pieces"
+          onPress={() => {
+            endTuning();
+            useCourse.getState().choose([]);
+          }}
+        />
       </View>
       {tab === 'place' && <PieceDials piece={piece} />}
       {tab === 'contact' && <ContactSection piece={piece} />}

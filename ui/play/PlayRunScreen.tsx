@@ -33,7 +33,11 @@ export function PlayRunScreen({ slug }: { slug: string }) {
       leaveLabel="Leave the course"
       onLeave={leave}
       finished={(finished, again) => (
-        <FinishPanel result={finished.result} targets={data.course.targets}>
+        <FinishPanel
+          result={finished.result}
+          targets={data.course.targets}
+          effort={data.course.runner.kind === 'flick' ? 'stroke' : 'jump'}
+        >
           <SendRun key={finished.run.claim} slug={slug} finished={finished} />
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />
         </FinishPanel>

@@ -10,11 +10,13 @@ interface FinishPanelProps {
   readonly result: RunResult;
   readonly best?: Best;
   readonly targets?: Targets;
+  /** What the runner makes: jumps or strokes. */
+  readonly effort: 'jump' | 'stroke';
   readonly children: ReactNode;
 }
 
 /** The time of a finished run, its splits against the best and the targets, and what to do next. */
-export function FinishPanel({ result, best, targets, children }: FinishPanelProps) {
+export function FinishPanel({ result, best, targets, effort, children }: FinishPanelProps) {
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -66,7 +68,7 @@ export function FinishPanel({ result, best, targets, children }: FinishPanelProp
               result.falls === 0
                 ? 'no falls'
                 : `${result.falls} ${result.falls === 1 ? 'fall' : 'falls'}`,
-              result.jumps > 0 && `${result.jumps} ${result.jumps === 1 ? 'jump' : 'jumps'}`,
+              result.jumps > 0 && `${result.jumps} ${effort}${result.jumps === 1 ? '' : 's'}`,
               targets && targetWord(result.time, targets),
             ]
               .filter(Boolean)

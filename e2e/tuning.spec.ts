@@ -1,0 +1,146 @@
+import type { Page } from '@playwright/test';
+import { SceneHands } from './support/scene';
+import { expect, test } from './support/test';
+
+/** A free-roaming course of a slab, a start at its left and a lantern 4.5 m to the right of that. */
+async function begin(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
+  const page = await open('/', 'phone');
+  await page.getByTestId('new-course').click();
+  await page.getByTestId('new-name').fill(name);
+  await page.getByText('Free-roaming', { exact: true }).tap();
+  await page.getByTestId('new-begin').click();
+  await expect(page.getByTestId('save-state')).toContainText('3 pieces');
+  // Seen from above, so that places are touched where they are.
+  await page.getByTestId('view-mode').tap();
+  await page.getByTestId('view-mode').tap();
+  const eye = { target: [0.5, 1.2, 0], distance: 31, yaw: 0, pitch: 89.5 } as const;
+  return { page, hands: new SceneHands(page, eye) };
+}
+
+/** Opens the figures of a piece that acts, under one of their headings. */
+async function tune(page: Page, piece: string, heading: string) {
+  await page.getByTestId('phase-tune').tap();
+  await page.getByLabel(piece, { exact: true }).first().tap();
+  await page.getByRole('tab', { name: heading, exact: true }).tap();
+}
+
+async function run(page: Page) {
+  await page.getByTestId('phase-run').tap();
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+}
+const finished = (page: Page) =>
+  expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 40_000 });
+
+test('a lantern given a path comes to the runner that stands still', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Path');
+  await tune(page, 'Lantern', 'Motion');
+  await page.getByRole('tab', { name: 'Path', exact: true }).tap();
+  await page.getByTestId('path-speed').fill('4');
+  await page.getByTestId('path-speed').press('Enter');
+  // The list looked at the lantern; its path is drawn on to the start.
+  hands.eye = { target: [2.5, 1, 0], distance: 31, yaw: 0, pitch: 89.5 };
+  await hands.tap([-2, 0, 0]);
+  await expect(page.getByText('Touch the scene to add points', { exact: false })).toBeVisible();
+  await page.getByTestId('draw-path').tap();
+  await expect(page.getByText('3 points.', { exact: false })).toBeVisible();
+  await page.getByTestId('scrub-play').tap();
+  await expect(page.getByTestId('scrub-at')).not.toHaveText('0.0 s');
+  await page.getByTestId('scrub-play').tap();
+  await run(page);
+  await finished(page);
+});
+
+test('a link from a region says its words in the run and opens the goal', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Link');
+  await page.getByText('Regions', { exact: true }).tap();
+  await page.getByTestId('family-touch').tap();
+  await hands.tap([0, 0, 0]);
+  await page.getByTestId('hand-done').tap();
+  await tune(page, 'Lantern', 'Figures');
+  await page.getByText('By a link', { exact: true }).tap();
+  await page.getByLabel('All pieces').tap();
+  await tune(page, 'Touch region', 'Links');
+  await page.getByTestId('begin-link').tap();
+  await page.getByLabel('Words', { exact: true }).fill('The lamp is lit');
+  await page.getByText('One more effect', { exact: true }).tap();
+  await page.getByRole('radio', { name: 'Open', exact: true }).last().tap();
+  await page.getByTestId('pick-piece').last().tap();
+  hands.eye = { target: [0, 1, 0], distance: 31, yaw: 0, pitch: 89.5 };
+  await hands.tap([2.5, 2.4, -0.7]);
+  await expect(page.getByTestId('link-card')).toContainText('open Lantern');
+  await run(page);
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, async () => {
+    await expect(page.getByText('The lamp is lit', { exact: true }).last()).toBeVisible({
+      timeout: 20_000,
+    });
+    await finished(page);
+  });
+});
+
+test('a role and a drawn shape are felt in the run', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Shape');
+  await hands.tap([0, 0, 0.6]);
+  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
+  await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
+  const difference = page.getByTestId('shape-difference');
+  await expect(difference).toContainText('0 %');
+  await page.getByTestId('draw-shape').tap();
+  const board = (await page.getByTestId('shape-board').boundingBox())!;
+  // The right end of the slab is drawn in by about a third of its length.
+  const corner = { x: board.x + board.width * 0.86, y: board.y + board.height / 2 };
+  await hands.draw([
+    { x: corner.x, y: corner.y + 11 },
+    { x: corner.x - 60, y: corner.y + 11 },
+    { x: corner.x - 120, y: corner.y + 11 },
+  ]);
+  await hands.draw([
+    { x: corner.x, y: corner.y - 11 },
+    { x: corner.x - 60, y: corner.y - 11 },
+    { x: corner.x - 120, y: corner.y - 11 },
+  ]);
+  // A finger that has only just been lifted is not yet the next one's.
+  await page.waitForTimeout(300);
+  await page.getByTestId('keep-shape').tap();
+  await expect(difference).toContainText('Drawn for this piece');
+  await expect(difference).not.toContainText(' 0 %');
+  await run(page);
+  // Where the shape ends the picture goes on, and the runner falls.
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () =>
+    expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 }),
+  );
+});
+
+test('the cart is driven and the flick stone struck by touch, each to the goal', async ({
+  open,
+}) => {
+  const { page, hands } = await begin(open, 'Runners');
+  await page.getByTestId('phase-plan').tap();
+  await page.getByRole('radio', { name: 'Cart', exact: true }).tap();
+  await run(page);
+  await hands.hold('run-drive', { x: 0.5, y: 0.5 }, () => finished(page));
+  await page.getByText('Back to building', { exact: true }).tap();
+  await page.getByTestId('phase-plan').tap();
+  await page.getByRole('radio', { name: 'Flick stone', exact: true }).tap();
+  await run(page);
+  // Drawn straight back, once the stone lies still.
+  await page.waitForTimeout(1500);
+  await hands.draw([
+    { x: 195, y: 520 },
+    { x: 195, y: 570 },
+    { x: 195, y: 620 },
+  ]);
+  await finished(page);
+  await expect(page.getByText('1 stroke', { exact: false }).first()).toBeVisible();
+});
+
+test('time runs out, and the run may be begun again', async ({ open }) => {
+  const { page } = await begin(open, 'Limit');
+  await page.getByTestId('phase-tune').tap();
+  await page.getByRole('tab', { name: 'Course', exact: true }).tap();
+  await page.getByTestId('time-limit').fill('1');
+  await page.getByTestId('time-limit').press('Enter');
+  await run(page);
+  await expect(page.getByText('Time is up')).toBeVisible({ timeout: 20_000 });
+  await page.getByText('Start again', { exact: true }).tap();
+  await expect(page.getByText('Time is up')).toBeVisible({ timeout: 20_000 });
+});
