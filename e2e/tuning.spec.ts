@@ -86,20 +86,20 @@ test('a role and a drawn shape are felt in the run', async ({ open }) => {
   await expect(difference).toContainText('0 %');
   await page.getByTestId('draw-shape').tap();
   const board = (await page.getByTestId('shape-board').boundingBox())!;
-  // The right end of the slab is drawn in by about a third of its length.
+  // The right end of the slab is drawn in by about two thirds of its length.
   const corner = { x: board.x + board.width * 0.86, y: board.y + board.height / 2 };
   await hands.draw([
     { x: corner.x, y: corner.y + 11 },
-    { x: corner.x - 60, y: corner.y + 11 },
-    { x: corner.x - 120, y: corner.y + 11 },
+    { x: corner.x - 90, y: corner.y + 11 },
+    { x: corner.x - 188, y: corner.y + 11 },
   ]);
   await hands.draw([
     { x: corner.x, y: corner.y - 11 },
-    { x: corner.x - 60, y: corner.y - 11 },
-    { x: corner.x - 120, y: corner.y - 11 },
+    { x: corner.x - 90, y: corner.y - 11 },
+    { x: corner.x - 188, y: corner.y - 11 },
   ]);
   // A finger that has only just been lifted is not yet the next one's.
-  await page.waitForTimeout(300);
+  await page.waitForTimeout(800);
   await page.getByTestId('keep-shape').tap();
   await expect(difference).toContainText('Drawn for this piece');
   await expect(difference).not.toContainText(' 0 %');

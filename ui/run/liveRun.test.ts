@@ -1,7 +1,6 @@
-import { spotAt } from '@/core/run';
+import { spotAt , replay } from '@/core/run';
 import { layPieces } from '@/core/assemble';
 import { courseHash, emptyCourse } from '@/core/course';
-import { replay } from '@/core/run';
 import { LiveRun } from './liveRun';
 
 const course = layPieces(emptyCourse('Trial'), [

@@ -321,7 +321,7 @@ function Board(props: BoardProps) {
   useEffect(() => {
     const element = host.current as unknown as HTMLElement | null;
     if (!element) return;
-    element.style.touchAction = 'none';
+    Object.assign(element.style, { touchAction: 'none', userSelect: 'none' });
     let dragging: Held | null = null;
     const at = (event: PointerEvent): Vec2 => {
       const box = element.getBoundingClientRect();
@@ -362,11 +362,15 @@ function Board(props: BoardProps) {
       dragging = null;
     };
     const scaled = ([x, y]: Vec2): Vec2 => [x * k[0], y * k[1]];
+    // A drag is no press: what presses elsewhere is not to hear of it.
+    const own = (event: TouchEvent) => event.preventDefault();
+    element.addEventListener('touchstart', own, { passive: false });
     element.addEventListener('pointerdown', down);
     element.addEventListener('pointermove', move);
     element.addEventListener('pointerup', up);
     element.addEventListener('pointercancel', up);
     return () => {
+      element.removeEventListener('touchstart', own);
       element.removeEventListener('pointerdown', down);
       element.removeEventListener('pointermove', move);
       element.removeEventListener('pointerup', up);
