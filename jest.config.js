@@ -35,8 +35,9 @@ module.exports = {
       setupFiles: [...(expoPreset.setupFiles ?? []), '<rootDir>/ui/testing/storage.js'],
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
       moduleNameMapper: { ...expoPreset.moduleNameMapper, ...alias },
+      transform: { ...expoPreset.transform, ...node.transform },
       transformIgnorePatterns: expoPreset.transformIgnorePatterns.map((pattern) =>
-        pattern.replace('(?!(', `(?!(@rneui|${modules.join('|')}|`),
+        pattern.replace('(?!(', `(?!(@rneui|d3-[a-z]+|internmap|${modules.join('|')}|`),
       ),
     },
   ],

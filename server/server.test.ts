@@ -159,7 +159,7 @@ test('the server alone decides the time of a run', async () => {
     [{ inputs: honest.inputs.slice(0, 3) }, 422, 'not-finished'],
     [{ course: DEMO_RUNS['low-tide-steps'][0].run.course }, 409, 'other-version'],
     [{ core: 99 }, 409, 'other-core'],
-    [{ inputs: [[5, 99, 0, 0]] }, 400, 'broken'],
+    [{ inputs: [[5, 1001, 0, 0]] }, 400, 'broken'],
   ];
   for (const [change, status, code] of refusals) {
     const answer = await player.ask('POST', '/published/salt-pan-hop/runs', {

@@ -42,3 +42,19 @@ export function setRunnerSetting(
   const settings = value === usual ? rest : { ...rest, [key]: value };
   return setRunner(course, { ...course.runner, settings });
 }
+
+/** What holds for a whole course and is set by itself. */
+export type CourseRule =
+  'order' | 'countdown' | 'limit' | 'legs' | 'camera' | 'tempo' | 'allowances';
+
+/**
+ * Sets something that holds for the whole course, or has it be as usual when nothing is given.
+ * @throws RangeError in words when the document may not have the value
+ */
+export function setRule<K extends CourseRule>(course: Course, key: K, value: Course[K]): Course {
+  const { [key]: _, ...rest } = course;
+  if (value === undefined) return rest as Course;
+  const checked = v.safeParse(CourseSchema.entries[key] as v.GenericSchema<Course[K]>, value);
+  if (!checked.success) throw new RangeError(`The value ${checked.issues[0].message}.`);
+  return { ...rest, [key]: checked.output } as Course;
+}

@@ -35,7 +35,7 @@ export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
   // What moves is drawn half way through, where it shows what it does: spikes out, an arm hanging.
   const pose = motion && poseAt({ ...motion, phase: motion.kind === 'slide' ? 0.25 : 0 }, 0);
   return draw(
-    parts.map((part) =>
+    parts.map(({ unseen: _, ...part }) =>
       part.moving && pose
         ? { ...part, solid: mapPoints(part.solid, (p) => applyPose(pose, p)) }
         : part,

@@ -1,3 +1,4 @@
 export * from './profile';
 export * from './expected';
 export * from './eye';
+export * from './beats';

@@ -1,7 +1,7 @@
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { DEMO_RUNS } from '@/demo/runs';
 import { replay } from '../run';
-import { plainWay, thinPath, unroll, wayLength } from '.';
+import { beatMarks, cameraOf, lookAt, plainWay, thinPath, unroll, wayLength } from '.';
 
 const { course } = lowTideSteps;
 
@@ -24,4 +24,27 @@ test('unrolled along a run the course is as long as its way, with everything in 
 test('a course without marks has no way', () => {
   const bare = { ...course, pieces: [] };
   expect(unroll(bare, plainWay(bare))).toEqual({ length: 0, stations: [], marks: [] });
+});
+
+test('beats fall where the runner is at its full pace', () => {
+  const tempo = { beats: 120, offset: 0.5, bar: 4 };
+  const marks = beatMarks({ tempo, runner: { kind: 'hopper' } }, 30);
+  expect(marks.slice(0, 3).map(({ along }) => along)).toEqual([3, 6, 9]);
+  expect(marks.filter(({ bar }) => bar).map(({ along }) => along)).toEqual([3, 15, 27]);
+  expect(beatMarks({ runner: { kind: 'hopper' } }, 30)).toEqual([]);
+});
+
+test('cameras look from where they say at the runner', () => {
+  const runner = { x: 4, y: 1, z: -2, heading: 90 };
+  const behind = lookAt(cameraOf({ space: 'free', runner: { kind: 'cart' } }, false), runner, 5);
+  expect(behind.yaw).toBeCloseTo(0, 9);
+  expect(behind.target[2]).toBeLessThan(-2);
+  const side = lookAt(cameraOf({ ...course, camera: undefined }, true), runner, 10);
+  expect([side.yaw, side.target[2]]).toEqual([0, -2]);
+  expect(side.target[0]).toBeGreaterThan(4);
+  const fixed = cameraOf({ ...course, camera: { kind: 'fixed', at: [4, 1.9, 8] } }, false);
+  const look = lookAt(fixed, runner, 5);
+  expect(look.distance).toBeCloseTo(10, 6);
+  expect(look.yaw).toBeCloseTo(0, 6);
+  expect(look.pitch).toBeCloseTo(0, 6);
 });

@@ -28,8 +28,9 @@ export function tickCart(
   path: Path,
   say: Say,
 ): void {
-  const steer = input.x / FULL_PAD;
-  const drive = -input.z / FULL_PAD;
+  // A stroke's steps are finer than a pad's: no input turns or drives more than fully.
+  const steer = within(input.x / FULL_PAD);
+  const drive = within(-input.z / FULL_PAD);
   const grounded = s.ground >= 0 || s.air <= AIR_TICKS;
   // Ahead along the ground, and to the right of it.
   level(s);
@@ -72,6 +73,8 @@ export function tickCart(
   if (hardest > 3 && before > AIR_TICKS) say('land');
   s.heading = headingOf(s.fx, s.fz, s.heading);
 }
+
+const within = (v: number): number => (v > 1 ? 1 : v < -1 ? -1 : v);
 
 /** The speed ahead after a tick of driving or braking, m/s. */
 function driven(ahead: number, drive: number, handBrake: boolean, cart: Cart, top: number): number {

@@ -52,7 +52,7 @@ function build(): Course {
     { family: 'cask', at: [20.5, 0, 2] },
     { family: 'cask', at: [21.6, 0, 2.4] },
     { family: 'vent', at: [16, 0, 5.6], size: [1, 2.6, 1], params: { period: 3.4 } },
-    { family: 'slab', at: [25.1, -0.3, 5], size: [3, 0.3, 2.4], look: { material: 'timber' } },
+    { family: 'slab', at: [25.1, -0.32, 5], size: [3, 0.3, 2.4], look: { material: 'timber' } },
     pipe,
     { family: 'thorns', at: [30, 0.02, 3.9], size: [0.9, 0.5, 0.7] },
     { family: 'ramp', at: [37, 0, 5], size: [4, 1.2, 2.6] },

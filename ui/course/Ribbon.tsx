@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { plainWay, unroll, type Mark, type Station } from '@/core/route';
+import { beatMarks, intendedWay, unroll, type Mark, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
 import { useView } from '../scene';
 import { useColours } from '../theme';
@@ -16,7 +16,7 @@ const SIDE = 16;
 
 interface RibbonProps {
   readonly course: Course;
-  /** The way it is unrolled along; the straight one between the marks when there is none yet. */
+  /** The way it is unrolled along; the one that is meant when there is none yet. */
   readonly way: readonly Vec3[] | null;
 }
 
@@ -25,7 +25,8 @@ export function Ribbon({ course, way }: RibbonProps) {
   const colours = useColours();
   const host = useRef<View>(null);
   const [width, setWidth] = useState(0);
-  const profile = useMemo(() => unroll(course, way ?? plainWay(course)), [course, way]);
+  const profile = useMemo(() => unroll(course, way ?? intendedWay(course).way), [course, way]);
+  const beats = useMemo(() => beatMarks(course, profile.length), [course, profile.length]);
   const tide = useMemo(() => tideLine(course), [course]);
   const target = useView((s) => s.target);
   const { stations, marks, length } = profile;
@@ -116,6 +117,17 @@ export function Ribbon({ course, way }: RibbonProps) {
             strokeDasharray="2 4"
           />
           <Path d={outline} stroke={colours.ink} strokeWidth={2} fill="none" />
+          {beats.map(({ along, bar }) => (
+            <Line
+              key={along}
+              x1={x(along)}
+              x2={x(along)}
+              y1={HEIGHT - FOOT}
+              y2={HEIGHT - FOOT - (bar ? 9 : 5)}
+              stroke={colours.ink}
+              strokeWidth={bar ? 2 : 1}
+            />
+          ))}
           {marks.map((mark) => (
             <MarkSign
               key={mark.piece}

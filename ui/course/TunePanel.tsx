@@ -281,6 +281,14 @@ function roleWords(id: string): string {
   return 'Solid';
 }
 
+/** What a piece of the list is, with its number where it has one. */
+function actsAs(piece: Piece): string {
+  if (piece.family === 'cairn') return `Checkpoint ${cairnNumber(piece)}`;
+  const words = roleWords(piece.family);
+  const leg = piece.params?.leg;
+  return typeof leg === 'number' && leg > 1 ? `${words}, leg ${leg}` : words;
+}
+
 /** What acts on the runner, named, to be chosen without finding it in the scene. */
 export function PieceList() {
   const { course, choice, choose } = useCourse();
@@ -311,9 +319,7 @@ export function PieceList() {
           <View style={{ flex: 1 }}>
             <Words>{piece.name ?? familyOf(piece.family).label}</Words>
             <Words as="small" tint="slate">
-              {piece.family === 'cairn'
-                ? `Checkpoint ${cairnNumber(piece)}`
-                : roleWords(piece.family)}
+              {actsAs(piece)}
             </Words>
           </View>
         </Row>

@@ -55,7 +55,7 @@ test('Plan sets the course, leaves defaults out, and keeps targets in order', ()
   );
   fireEvent.press(screen.getByLabelText('Gather every shell'));
   fireEvent.press(screen.getByLabelText('Gravity more'));
-  expect(state().course).toMatchObject({ kind: 'gather', runner: { settings: { gravity: 23 } } });
+  expect(state().course).toMatchObject({ kind: 'gather', gravity: 23 });
   fireEvent.press(screen.getByLabelText('Gravity less'));
   expect(state().course.runner.settings).toBeUndefined();
   const swift = screen.getByLabelText('Swift');

@@ -1,4 +1,4 @@
-import { spotAt , replay } from '@/core/run';
+import { spotAt, replay } from '@/core/run';
 import { layPieces } from '@/core/assemble';
 import { courseHash, emptyCourse } from '@/core/course';
 import { LiveRun } from './liveRun';

@@ -7,6 +7,7 @@ import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { DAY } from '../../theme';
 import { useLay } from '../layStore';
+import { useTune } from '../tune/tuneStore';
 import { handlesOf, type Handle } from '../tools/handles';
 import { chosenPlatform, rimPointsOf } from '../tools/outlineTool';
 import { chosenWall } from '../tools/wallTool';
@@ -79,7 +80,8 @@ function Handles({ course }: { course: Course }) {
   const view = useView();
   const { choice, inHand } = useCourse();
   const { handles: mode, ownAxes, tool } = useLay();
-  if (inHand || tool !== 'pieces' || choice.size === 0) return null;
+  const drawing = useTune((s) => s.drawingPath);
+  if (inHand || drawing || tool !== 'pieces' || choice.size === 0) return null;
   const all = handlesOf(course, choice, mode, ownAxes, view);
   return (
     <>

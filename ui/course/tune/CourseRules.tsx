@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { setAllowance } from '@/core/assemble';
+import { setAllowance, setRule, type CourseRule } from '@/core/assemble';
 import { CAMERAS, type Course, type CourseCamera } from '@/core/course';
 import { KINDNESS } from '@/core/pieces';
 import { cameraOf } from '@/core/route';
@@ -15,8 +15,8 @@ import { CAMERA_WORDS } from './words';
 /** What holds for the whole course while it is run. */
 export function CourseRules() {
   const { course, edit } = useCourse();
-  const set = (change: Partial<Course>, merge?: string) =>
-    edit((now) => cleared({ ...now, ...change }), merge);
+  const set = <K extends CourseRule>(key: K, value: Course[K], merge?: string) =>
+    edit((now) => setRule(now, key, value), merge);
   return (
     <View style={{ gap: SPACE.m }}>
       <Kindness />
@@ -27,7 +27,7 @@ export function CourseRules() {
             { value: 'turn', label: 'Each in its turn' },
             { value: 'free', label: 'In any order' },
           ]}
-          onChange={(order) => set({ order: order === 'free' ? 'free' : undefined })}
+          onChange={(order) => set('order', order === 'free' ? 'free' : undefined)}
         />
       </Section>
       <Section title="Time">
@@ -36,9 +36,7 @@ export function CourseRules() {
           unit="s"
           step={1}
           value={course.countdown ?? 0}
-          onChange={(v) =>
-            set({ countdown: v < 1 ? undefined : Math.min(10, Math.round(v)) }, 'countdown')
-          }
+          onChange={(v) => set('countdown', v < 1 ? undefined : Math.round(v), 'countdown')}
         />
         <NumberField
           label="Time limit, 0 for none"
@@ -46,7 +44,7 @@ export function CourseRules() {
           step={5}
           value={course.limit ?? 0}
           testID="time-limit"
-          onChange={(v) => set({ limit: v <= 0 ? undefined : Math.min(3600, v) }, 'limit')}
+          onChange={(v) => set('limit', v <= 0 ? undefined : v, 'limit')}
         />
       </Section>
       <Legs />
@@ -55,10 +53,6 @@ export function CourseRules() {
     </View>
   );
 }
-
-/** Fields that say nothing are left out of the document. */
-const cleared = (course: Course): Course =>
-  Object.fromEntries(Object.entries(course).filter(([, value]) => value !== undefined)) as Course;
 
 const KIND_LABELS = { kind: 'Kind', exact: 'Exact', strict: 'Strict' } as const;
 type Kind = keyof typeof KIND_LABELS;
@@ -87,10 +81,7 @@ function Kindness() {
             const families = before.allowances?.families;
             const told = KINDNESS[kind as Kind];
             const next = { ...told, ...(families ? { families } : {}) };
-            return cleared({
-              ...before,
-              allowances: Object.keys(next).length > 0 ? next : undefined,
-            });
+            return setRule(before, 'allowances', Object.keys(next).length > 0 ? next : undefined);
           })
         }
       />
@@ -120,7 +111,7 @@ function Legs() {
   const { course, edit } = useCourse();
   const legs = course.legs ?? [];
   const set = (next: Course['legs'], merge?: string) =>
-    edit((now) => cleared({ ...now, legs: next && next.length > 0 ? next : undefined }), merge);
+    edit((now) => setRule(now, 'legs', next && next.length > 0 ? next : undefined), merge);
   return (
     <Section title="Legs">
       <Words tint="slate">
@@ -164,7 +155,7 @@ function Camera() {
   const frameAt = useTune((s) => s.frameAt);
   const camera = cameraOf(course, false);
   const set = (next: CourseCamera | undefined, merge?: string) =>
-    edit((now) => cleared({ ...now, camera: next }), merge);
+    edit((now) => setRule(now, 'camera', next), merge);
   const told = course.camera ?? { kind: camera.kind };
   return (
     <Section title="Camera">

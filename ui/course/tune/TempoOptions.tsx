@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { View } from 'react-native';
-import type { Course, Tempo } from '@/core/course';
+import { setRule } from '@/core/assemble';
+import type { Tempo } from '@/core/course';
 import { Button, Chip, NumberField, tell, Words } from '../../parts';
 import { keepRecording } from '../../music/recording';
 import { useMusician } from '../../music/useMusician';
@@ -17,10 +18,7 @@ export function TempoOptions() {
   const taps = useRef<number[]>([]);
   const musician = useMusician(tempo);
   const set = (next: Tempo | undefined, merge?: string) =>
-    edit((now) => {
-      const { tempo: _, ...rest } = now;
-      return (next ? { ...rest, tempo: next } : rest) as Course;
-    }, merge);
+    edit((now) => setRule(now, 'tempo', next), merge);
   if (!tempo) {
     return (
       <Section title="Tempo">

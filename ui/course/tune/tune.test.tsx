@@ -1,0 +1,181 @@
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { layPieces } from '@/core/assemble';
+import { emptyCourse } from '@/core/course';
+import { useCourse } from '../../state/courseStore';
+import { TunePanel } from '../TunePanel';
+import { commonPeriod } from './scrub';
+import { endTuning, useTune } from './tuneStore';
+import { linkWords } from './words';
+
+jest.mock('@expo/vector-icons/Feather', () => () => null);
+jest.mock('../../scene', () => {
+  const view = { target: [0, 0, 0], mode: 'side', look: jest.fn() };
+  const useView = (pick: (v: typeof view) => unknown) => pick(view);
+  return { useView: Object.assign(useView, { getState: () => view }), eyePlace: () => [1, 2, 3] };
+});
+
+const state = () => useCourse.getState();
+const piece = (id = 'p2') => state().course.pieces.find((p) => p.id === id)!;
+const press = (label: string) => fireEvent.press(screen.getByLabelText(label));
+const tab = (name: string) => fireEvent.press(screen.getByRole('tab', { name }));
+const type = (id: string, value: string) => {
+  fireEvent.changeText(screen.getByTestId(id), value);
+  fireEvent(screen.getByTestId(id), 'blur');
+};
+
+beforeEach(() => {
+  Object.assign(globalThis, { document: { activeElement: null } });
+  const course = layPieces(emptyCourse('Trial', 'free'), [
+    { family: 'start', at: [0, 0, 0] },
+    { family: 'crate', at: [4, 0, 0], name: 'Chest' },
+    { family: 'touch', at: [8, 0, 0], name: 'Mark' },
+    { family: 'lantern', at: [12, 0, 0] },
+  ]);
+  state().open('a', 1, course, { kind: 'saved', at: 0 });
+  state().choose(['p2']);
+  act(() => {
+    endTuning();
+    useTune.getState().set({ tab: 'place', link: null });
+  });
+});
+
+test('motions are added, set, held to their limits and taken away', () => {
+  render(<TunePanel />);
+  tab('Motion');
+  tab('Bob');
+  type('motion-height', '1.5');
+  type('motion-period', '0');
+  expect(screen.getByText('The value is shorter than 0.1 s.')).toBeTruthy();
+  expect(piece().motion).toEqual([{ kind: 'bob', height: 1.5, period: 2.5 }]);
+  press('Counted in beats');
+  tab('Chase');
+  press('When the runner is near');
+  type('wake-range', '5');
+  expect(piece()).toMatchObject({
+    motion: [
+      { kind: 'bob', beats: true },
+      { kind: 'chase', home: true },
+    ],
+    wake: { by: 'near', range: 5 },
+  });
+  press('Take the bob away');
+  press('Take the chase away');
+  expect(piece().motion).toBeUndefined();
+  expect(piece().wake).toBeUndefined();
+});
+
+test('a path is set point by point, and a thrower by its figures', () => {
+  render(<TunePanel />);
+  tab('Motion');
+  tab('Path');
+  expect(useTune.getState().drawingPath).toBe(true);
+  type('path-speed', '3');
+  press('Round and on');
+  press('Smooth');
+  expect(piece().motion).toEqual([
+    { kind: 'path', points: [[4, 0, 0]], speed: 3, after: 'round', smooth: true },
+  ]);
+  fireEvent.press(screen.getByTestId('add-thrower'));
+  type('thrower-interval', '1.2');
+  press('is slowed');
+  expect(piece().thrower).toMatchObject({ what: 'boulder', interval: 1.2, does: 'slow' });
+  press('Send out nothing');
+  expect(piece().thrower).toBeUndefined();
+});
+
+test('contact: roles, hurts, one-way faces, breaking and allowances', () => {
+  render(<TunePanel />);
+  tab('Contact');
+  press('Hazard');
+  press('Thrown off');
+  expect(piece()).toMatchObject({ role: 'hazard', hurt: { does: 'push' } });
+  press('Pickup');
+  press('Worth more');
+  press('As its family');
+  expect(piece().role).toBeUndefined();
+  press('Stops from one side only');
+  type('one-way-side', '90');
+  press('May be dropped through');
+  expect(piece().oneWay).toEqual({ side: 90, drop: true });
+  press('When met so fast');
+  expect(piece().breaks).toEqual({ speed: 4 });
+  press('Its own');
+  type('allowance', '-6');
+  expect(piece().allowance).toEqual({ by: 'cm', value: -6 });
+  press('For every crate');
+  expect(piece().allowance).toBeUndefined();
+  expect(state().course.allowances).toEqual({ families: { crate: { by: 'cm', value: -6 } } });
+  expect(screen.getByTestId('shape-difference')).toHaveTextContent(/Differs from the picture/);
+});
+
+test('a link is begun at a piece, set, and listed from both its ends', () => {
+  state().choose(['p3']);
+  render(<TunePanel />);
+  tab('Links');
+  fireEvent.press(screen.getByTestId('begin-link'));
+  press('Stood in for');
+  press('Hide');
+  fireEvent.press(screen.getAllByTestId('pick-piece')[1]);
+  act(() => useTune.getState().picking!.take('p2'));
+  press('Once in a run');
+  const [link] = state().course.links!;
+  expect(link).toMatchObject({
+    cue: { kind: 'stood', pieces: ['p3'], seconds: 1 },
+    effects: [{ kind: 'hide', pieces: ['p2'] }],
+    once: true,
+  });
+  expect(linkWords(link, state().course.pieces)).toBe('Mark stood in for 1 s: hide Chest');
+  act(() => {
+    useTune.getState().set({ link: null });
+    state().choose(['p2']);
+  });
+  expect(screen.getByText('Done to it')).toBeTruthy();
+  act(() => state().choose([]));
+  tab('Links');
+  press('Mark stood in for 1 s: hide Chest');
+  press('Take the link away');
+  expect(state().course.links).toBeUndefined();
+});
+
+test('the course: allowances by role, order, time, legs, camera and tempo', () => {
+  state().choose([]);
+  render(<TunePanel />);
+  tab('Course');
+  press('Kind');
+  expect(state().course.allowances?.roles?.hazard).toEqual({ by: 'cm', value: -8 });
+  press('Exact');
+  expect(state().course.allowances).toBeUndefined();
+  press('In any order');
+  type('time-limit', '90');
+  press('One more leg');
+  press('Above');
+  type('camera-distance', '30');
+  fireEvent.press(screen.getByTestId('give-tempo'));
+  type('tempo-beats', '400');
+  expect(screen.getByText(/above 300/)).toBeTruthy();
+  type('tempo-beats', '96');
+  expect(state().course).toMatchObject({
+    order: 'free',
+    limit: 90,
+    legs: [{ par: 3 }],
+    camera: { kind: 'above', distance: 30 },
+    tempo: { beats: 96 },
+  });
+  press('Stays');
+  expect(state().course.camera).toEqual({ kind: 'fixed', at: [1, 2, 3] });
+});
+
+test('the scrubber plays one period of everything, or a minute', () => {
+  const moving = (...periods: number[]) =>
+    layPieces(
+      emptyCourse('Moving'),
+      periods.map((period, i) => ({
+        family: 'crate',
+        at: [i * 3, 0, 0] as [number, number, number],
+        motion: [{ kind: 'bob' as const, height: 1, period }],
+      })),
+    );
+  expect(commonPeriod(moving())).toBe(0);
+  expect(commonPeriod(moving(2, 3))).toBe(6);
+  expect(commonPeriod(moving(7.1, 11.3))).toBe(60);
+});
