@@ -58,6 +58,15 @@ async function takeDemo(page: Page, url: string, slug: string): Promise<void> {
   await page.waitForTimeout(600);
 }
 
+/** Draws the flick stone back with one finger and keeps it drawn. */
+async function drawBack(page: Page): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove', x: number, y: number) =>
+    session.send('Input.dispatchTouchEvent', { type, touchPoints: [{ x, y, id: 0 }] });
+  await touch('touchStart', 195, 540);
+  for (let i = 1; i <= 8; i++) await touch('touchMove', 195 - i * 2, 540 + i * 14);
+}
+
 async function onPhone(browser: Browser, url: string): Promise<void> {
   const page = await visitor(browser, phone);
   await takeApart(page, url);
@@ -70,6 +79,16 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await page.getByTestId('phase-tune').tap();
   await page.getByLabel('Ferry slab').tap();
   await shoot(page, 'tune-phone');
+  await page.getByLabel('All pieces').tap();
+  await page.getByLabel('Quay thorns').tap();
+  await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
+  await page.getByTestId('draw-shape').tap();
+  await shoot(page, 'shape-phone');
+  await page.getByLabel('Leave without keeping').tap();
+  await page.getByLabel('All pieces').tap();
+  await page.getByLabel('Flood mark').tap();
+  await page.getByRole('tab', { name: 'Links', exact: true }).tap();
+  await shoot(page, 'links-phone');
   await page.getByTestId('phase-plan').tap();
   await shoot(page, 'plan-phone');
   await page.getByTestId('phase-share').tap();
@@ -86,6 +105,11 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await page.getByText('Points', { exact: true }).tap();
   await page.getByLabel('All in view').tap();
   await shoot(page, 'sketch-phone');
+  await page.goto(`${url}/play/net-loft-links/run`);
+  await page.getByTestId('run-clock').waitFor();
+  await page.waitForTimeout(1200);
+  await drawBack(page);
+  await shoot(page, 'flick-phone', 300);
   await page.goto(`${url}/play/beacon-stair`);
   await shoot(page, 'play-phone');
   await page.goto(url);
@@ -110,14 +134,26 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await page.getByLabel('Kiln beam').click();
   await page.keyboard.press('f');
   await shoot(page, 'tune-wide');
+  await takeDemo(page, url, 'net-loft-links');
+  await page.getByTestId('phase-tune').click();
+  await page.getByLabel('Sliding rack').click();
+  await page.getByRole('tab', { name: 'Motion', exact: true }).click();
+  await shoot(page, 'motion-wide');
   await takeDemo(page, url, 'beacon-stair');
   await page.keyboard.press('Home');
   await shoot(page, 'beacon-wide');
+  await page.getByTestId('phase-tune').click();
+  await page.getByRole('tab', { name: 'Course', exact: true }).first().click();
+  await page.getByText('Show what players see').click();
+  await page.getByLabel('At part of the way more').click();
+  await page.getByLabel('At part of the way more').click();
+  await shoot(page, 'camera-wide');
   await page.goto(url);
   await shoot(page, 'courses-wide');
-  await page.goto(`${url}/play/salt-pan-hop/run`);
+  await page.goto(`${url}/play/salt-pan-slalom/run`);
   await page.getByTestId('run-clock').waitFor();
-  await shoot(page, 'run-wide');
+  await page.keyboard.down('ArrowUp');
+  await shoot(page, 'run-wide', 2600);
 }
 
 void main();
