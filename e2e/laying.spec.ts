@@ -115,6 +115,13 @@ test('a ring of eight stones, a mirrored half, and a platform of any outline are
   await page.getByTestId('copies-px').fill('-2');
   await page.getByTestId('copies-pz').fill('0.5-0.5');
   await page.getByTestId('copies-pz').press('Enter');
+  // Its middle is drawn away over the scene, and back to the start.
+  await page.getByTestId('copies-pivot').tap();
+  await hands.drag([-2, 0, 0], [1, 0, 2]);
+  await hands.tap([-2, 0, 0]);
+  await page.getByTestId('pivot-done').tap();
+  await expect(page.getByTestId('copies-px')).toHaveValue('-2');
+  await expect(page.getByTestId('copies-pz')).toHaveValue('0');
   await page.getByTestId('copies-make').tap();
   await expect(pieces(page)).toContainText('12 pieces');
   // All of it one step.
@@ -182,13 +189,13 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
 }) => {
   const page = await open('/', 'wide');
   await page.getByTestId('demo-copy-kiln-yard').click();
-  await expect(pieces(page)).toContainText('60 pieces');
+  await expect(pieces(page)).toContainText('62 pieces');
   await page.keyboard.press('Control+k');
   await page.getByTestId('finder-words').fill('straight down');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
   await page.keyboard.press('Control+a');
-  await expect(page.getByText('60 pieces', { exact: true })).toBeVisible();
+  await expect(page.getByText('62 pieces', { exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByText('Nothing chosen')).toBeVisible();
 
@@ -203,14 +210,14 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
   await page.getByTestId('phase-tune').click();
   await page.getByLabel('Old kiln').or(page.getByLabel('Lift')).first().click();
   await page.keyboard.press('z');
-  await expect(pieces(page)).toContainText('61 pieces');
+  await expect(pieces(page)).toContainText('63 pieces');
   await page.keyboard.press('Shift+C');
   await page.getByTestId('copies-count').fill('20000');
   await page.getByTestId('copies-count').press('Enter');
   await page.getByTestId('copies-make').click();
   await expect(page.getByText(/at most 2000/)).toBeVisible();
   await page.getByLabel('Close').click();
-  await expect(pieces(page)).toContainText('61 pieces');
+  await expect(pieces(page)).toContainText('63 pieces');
 
   await page.keyboard.press('s');
   await page.getByTestId('swap-find').fill('turning slab');
@@ -228,7 +235,7 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
   await page.getByLabel('Lay Turning place').click();
   const box = (await page.getByTestId('scene').boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
-  await expect(pieces(page)).toContainText('62 pieces');
+  await expect(pieces(page)).toContainText('64 pieces');
   await expect(pieces(page)).toContainText('Saved');
 });
 

@@ -29,6 +29,7 @@ import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
 import { Scrubbed } from './Scrubbed';
 import { sketchTool, TOOLS } from './tools';
+import { pivotTool } from './tools/pivotTool';
 import { pathTool, pickTool } from './tools/tuneTools';
 import { useTune } from './tune/tuneStore';
 import { useGhost } from './useGhost';
@@ -36,8 +37,14 @@ import { useGhost } from './useGhost';
 /** What is being done over the scene: looked at, built, tuned, or sketched. */
 export type Work = 'look' | 'lay' | 'tune' | 'sketch';
 
-const toolFor = (work: Work, tool: LayTool, tuning: 'pick' | 'path' | null): Tool => {
+const toolFor = (
+  work: Work,
+  tool: LayTool,
+  tuning: 'pick' | 'path' | null,
+  pivoting: boolean,
+): Tool => {
   if (work === 'look') return {};
+  if (pivoting && work === 'lay') return pivotTool();
   if (tuning && work !== 'sketch') return tuning === 'pick' ? pickTool() : pathTool();
   if (work === 'sketch') return sketchTool();
   return TOOLS[work === 'tune' ? 'pieces' : tool]();
@@ -57,6 +64,7 @@ export function CourseScene({ work }: { work: Work }) {
   const plane = planeOf(mode, { level, depth });
   const moment = useRef<Moment>(restingMoment());
   const showShapes = useTune((s) => s.shapes);
+  const pivoting = useLay((s) => s.pivot !== null);
   const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
   const { pieces, layers } = course;
   const building = work === 'lay' || work === 'tune';
@@ -82,7 +90,7 @@ export function CourseScene({ work }: { work: Work }) {
   const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
   useGestures(
     host,
-    useMemo(() => toolFor(work, tool, tuning), [work, tool, tuning]),
+    useMemo(() => toolFor(work, tool, tuning, pivoting), [work, tool, tuning, pivoting]),
   );
   const gridded =
     (building && inHand) || work === 'sketch' || (work === 'lay' && tool !== 'pieces');

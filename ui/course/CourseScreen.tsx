@@ -17,6 +17,7 @@ import { ConflictSheet } from './ConflictSheet';
 import { going } from './commandList';
 import { CourseScene } from './CourseScene';
 import { takeTool, useLay } from './layStore';
+import { useOpen } from './openStore';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { SharePanel } from './SharePanel';
@@ -242,6 +243,18 @@ function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: ()
   const { inHand, choice } = useCourse();
   const tool = useLay((s) => s.tool);
   const { width } = useWindowDimensions();
+  const pivoting = useLay((s) => s.pivot !== null);
+  if (pivoting) {
+    return (
+      <Button
+        title="Ring about here"
+        kind="main"
+        icon="check"
+        testID="pivot-done"
+        onPress={() => useOpen.getState().open('copies')}
+      />
+    );
+  }
   if (inHand) return <HandCard />;
   if (tool !== 'pieces' && choice.size === 0) return null;
   if (choice.size > 0 && width < WIDE && tool !== 'wall' && tool !== 'outline') {

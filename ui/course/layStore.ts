@@ -74,13 +74,22 @@ interface LayState {
   readonly brush: number;
   readonly erasing: boolean;
   readonly paint: Paint;
-  /** The middle a ring of copies is laid about, over the map; null for the course's own middle. */
-  readonly pivot: readonly [number, number] | null;
+  /** A ring of copies whose middle is being moved over the scene. */
+  readonly pivot: Ringing | null;
   /** Lining up corner on corner: which own corner was touched, or none yet. */
   readonly cornering: { readonly own: Vec3 | null } | null;
   readonly sketching: 'draw' | 'points' | 'note' | 'scale' | null;
   readonly sketchPoint: number | null;
   set: (change: Partial<Omit<LayState, 'set'>>) => void;
+}
+
+/** The figures of a ring of copies: its middle over the map, how many, through what angle, how steep. */
+export interface Ringing {
+  readonly px: number;
+  readonly pz: number;
+  readonly count: number;
+  readonly sweep: number;
+  readonly rise: number;
 }
 
 /** How pieces are being laid. */
@@ -151,4 +160,5 @@ export const takeTool = (tool: LayTool): void =>
     corner: null,
     panel: null,
     cornering: null,
+    pivot: null,
   });

@@ -205,7 +205,7 @@ function tallyOf({ state, world }: LiveRun, course: Course): string | null {
     const leg = Math.min(state.leg, world.legs - 1);
     const par = course.legs?.[leg]?.par;
     const own = made(state.jumps - state.legJumps);
-    return `Leg ${leg + 1} of ${world.legs} · ${own}${par ? `, par ${par}` : ''}`;
+    return `Leg ${leg + 1}, ${own}${par ? `, par ${par}` : ''}`;
   }
   if (strokes) return made(state.jumps);
   const counted = world.pieces.some(

@@ -77,9 +77,20 @@ export function CameraFrame({ course, at }: { course: Course; at: number }) {
         />
       )}
       {seen[0] && (
+        <Rect
+          x={seen[0][0]}
+          y={seen[0][1] - 28}
+          width={124}
+          height={24}
+          rx={8}
+          fill={DAY.card}
+          stroke={DAY.heather}
+        />
+      )}
+      {seen[0] && (
         <SvgText
           x={seen[0][0] + 8}
-          y={seen[0][1] + 18}
+          y={seen[0][1] - 11}
           fontSize={13}
           fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
           fill={DAY.ink}

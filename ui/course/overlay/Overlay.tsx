@@ -33,6 +33,7 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
         {course.sketch && <SketchLine sketch={course.sketch} see={see} />}
         {!sketchOnly && course.symmetry && <Axis symmetry={course.symmetry} see={see} />}
         {!sketchOnly && <Handles course={course} />}
+        {!sketchOnly && <Pivot see={see} />}
         {!sketchOnly && <SnapMark course={course} see={see} />}
         <Drawn see={see} />
       </Svg>
@@ -70,6 +71,52 @@ function Label({ at: [x, y], words, tint = INK }: { at: Pixel; words: string; ti
       >
         {words}
       </SvgText>
+    </G>
+  );
+}
+
+/** The middle of a ring of copies, with where each would stand. */
+function Pivot({ see }: { see: See }) {
+  const { pivot, level } = useLay();
+  const { course, choice } = useCourse();
+  const first = course.pieces.find(({ id }) => choice.has(id));
+  if (!pivot || !first) return null;
+  const { px, pz, count, sweep } = pivot;
+  const middle = see([px, level, pz]);
+  const [dx, dz] = [first.at[0] - px, first.at[2] - pz];
+  const step = Math.abs(sweep) >= 360 ? sweep / count : sweep / Math.max(1, count - 1);
+  const places = Array.from({ length: count }, (_, i) => {
+    const a = (i * step * Math.PI) / 180;
+    const [c, s] = [Math.cos(a), Math.sin(a)];
+    return see([px + dx * c + dz * s, first.at[1], pz + dz * c - dx * s]);
+  });
+  return (
+    <G>
+      {places.map(
+        (p, i) =>
+          p && (
+            <G key={i}>
+              {middle && (
+                <Line
+                  x1={middle[0]}
+                  y1={middle[1]}
+                  x2={p[0]}
+                  y2={p[1]}
+                  stroke={MOSS}
+                  strokeWidth={1.5}
+                  strokeDasharray="3 6"
+                />
+              )}
+              <Circle cx={p[0]} cy={p[1]} r={7} fill={PAPER} stroke={MOSS} strokeWidth={2.5} />
+            </G>
+          ),
+      )}
+      {middle && (
+        <>
+          <Circle cx={middle[0]} cy={middle[1]} r={13} fill={MOSS} stroke={PAPER} strokeWidth={3} />
+          <Label at={[middle[0], middle[1] - 34]} words="Middle of the ring" tint={MOSS} />
+        </>
+      )}
     </G>
   );
 }

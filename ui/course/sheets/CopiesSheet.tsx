@@ -7,6 +7,7 @@ import { pieceBounds } from '@/core/pieces';
 import { Button, Choices, NumberField, Sheet, Words } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
+import { useLay } from '../layStore';
 
 type Way = 'steps' | 'row' | 'ring' | 'mirror';
 
@@ -58,8 +59,10 @@ function begin(course: Course, choice: ReadonlySet<string>): Figures {
 /** Copies of what is chosen: in steps, in a row, round a pivot, or mirrored. */
 export function CopiesSheet({ onClose }: { onClose: () => void }) {
   const { course, choice, edit, choose } = useCourse();
-  const [way, setWay] = useState<Way>('steps');
-  const [f, setF] = useState(() => begin(course, choice));
+  // A ring whose middle was moved over the scene is gone on with.
+  const { pivot, set } = useLay();
+  const [way, setWay] = useState<Way>(pivot ? 'ring' : 'steps');
+  const [f, setF] = useState(() => ({ ...begin(course, choice), ...pivot }));
   const [error, setError] = useState<string | null>(null);
   const field = (key: keyof Figures, label: string, unit: string, step: number) => (
     <NumberField
@@ -93,6 +96,7 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
       const { course: next, copies } = make();
       edit(() => next);
       choose(way === 'mirror' ? copies : [...choice, ...copies]);
+      set({ pivot: null });
       onClose();
     } catch (problem) {
       if (!(problem instanceof RangeError)) throw problem;
@@ -100,7 +104,14 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
     }
   };
   return (
-    <Sheet title="Copies" open onClose={onClose}>
+    <Sheet
+      title="Copies"
+      open
+      onClose={() => {
+        set({ pivot: null });
+        onClose();
+      }}
+    >
       <Choices
         value={way}
         onChange={(next) => {
@@ -150,6 +161,16 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
             {field('rise', 'Each higher by', 'm', 0.25)}
             {field('px', 'Middle x', 'm', 0.5)}
             {field('pz', 'Middle z', 'm', 0.5)}
+            <Button
+              title="Move the middle on the scene"
+              icon="move"
+              testID="copies-pivot"
+              onPress={() => {
+                const { px, pz, count, sweep, rise } = f;
+                set({ pivot: { px, pz, count, sweep, rise } });
+                onClose();
+              }}
+            />
           </>
         )}
         {way === 'mirror' && (
