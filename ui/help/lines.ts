@@ -22,6 +22,13 @@ export const RUN_KEYS: readonly KeyLine[] = [
   { keys: '←, → or A, D', does: 'Run' },
   { keys: '↑, ↓ or W, S', does: 'Run forwards and back where the course roams free' },
   { keys: 'Space', does: 'Jump, the longer the higher; ↑ or W too on a side-on stage' },
+  { keys: '↓ with Space', does: 'Drops through a ledge that may be dropped through' },
+  { keys: 'The cart', does: '↑ drives, ↓ brakes, ←, → steer, Space lets it drift' },
+  { keys: 'The roller', does: 'Arrows push it, Space holds it back' },
+  {
+    keys: 'The flick stone',
+    does: 'Draw back anywhere and let go once it lies still; or ←, → aim, ↑, ↓ set how hard, Space strikes',
+  },
   { keys: 'P or Esc', does: 'Pause and go on' },
   { keys: 'R', does: 'Start again' },
 ];
