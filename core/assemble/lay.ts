@@ -28,7 +28,6 @@ export type PieceInHand = Pick<
   | 'shape'
   | 'allowance'
   | 'absent'
-  | 'loose'
   | 'motion'
   | 'wake'
   | 'attach'

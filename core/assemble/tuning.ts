@@ -23,7 +23,6 @@ export type TunedKey =
   | 'breaks'
   | 'oneWay'
   | 'absent'
-  | 'loose'
   | 'shape'
   | 'allowance'
   | 'motion'

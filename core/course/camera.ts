@@ -16,14 +16,5 @@ export const CameraSchema = v.looseObject({
   at: v.optional(triple(coordinate)),
 });
 
-/** A view the maker keeps for the course's picture. */
-export const PictureViewSchema = v.looseObject({
-  at: triple(coordinate),
-  target: triple(coordinate),
-  /** Degrees of view from top to bottom. */
-  field: between(10, 100),
-});
-
 export type CourseCamera = v.InferOutput<typeof CameraSchema>;
 export type CameraKind = CourseCamera['kind'];
-export type PictureView = v.InferOutput<typeof PictureViewSchema>;

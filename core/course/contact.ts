@@ -91,8 +91,6 @@ export const contactFields = {
   allowance: v.optional(AllowanceSchema),
   /** Not there until a link shows it. */
   absent: v.optional(on),
-  /** Falls, stacks and is pushed. */
-  loose: v.optional(on),
 };
 
 export type ShapePart = v.InferOutput<typeof ShapePartSchema>;

@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { pathOf, pathPlaces } from '@/core/assemble';
 import type { Course, Link, PathMotion, Piece } from '@/core/course';
-import { add, rotate, type Vec3 } from '@/core/geometry';
-import { toWay, wayAt } from '@/core/motion';
+import { add, convexHull, rotate, type Vec3 } from '@/core/geometry';
+import { applyPose, periodOf, toWay, wayAt } from '@/core/motion';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
-import { DEFAULT_GRAVITY, USUAL_RANGE } from '@/core/run';
+import { DEFAULT_GRAVITY, moversOf, Playing, USUAL_RANGE } from '@/core/run';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { DAY } from '../../theme';
@@ -28,7 +28,7 @@ const line = (points: readonly (Pixel | null)[]): string => {
 export function TuneOverlay() {
   const view = useView();
   const { course, choice } = useCourse();
-  const { tab, picking, drawingPath, frameAt, link: open } = useTune();
+  const { tab, picking, drawingPath, frameAt, onion, link: open } = useTune();
   const see: See = (p) => pixelOf(view, p);
   const chosen = course.pieces.filter(({ id }) => choice.has(id));
   return (
@@ -37,6 +37,7 @@ export function TuneOverlay() {
         <RegionMarks pieces={course.pieces} see={see} />
         {chosen.map((piece) => (
           <G key={piece.id}>
+            {onion && <Onion piece={piece} course={course} see={see} />}
             <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />
             <Ranges piece={piece} see={see} />
             {piece.thrower && <Throw piece={piece} course={course} see={see} />}
@@ -175,6 +176,51 @@ function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs: boole
     </G>
   );
 }
+
+/** Outlines of a mover all along its longest motion, as far apart in time as each other. */
+function Onion({ piece, course, see }: { piece: Piece; course: Course; see: See }) {
+  const { tempo } = course;
+  const poses = useMemo(() => {
+    // By itself: what carries it is left aside.
+    const { attach: _, ...alone } = piece;
+    const one = { ...course, pieces: [alone as Piece], tempo };
+    const periods = moversOf(one, one.pieces).list.flatMap(({ motions }) => motions.map(periodOf));
+    if (periods.length === 0) return [];
+    const playing = new Playing(one);
+    return Array.from({ length: ONION_SKINS }, (_skin, i) => {
+      playing.to((Math.max(...periods) * 120 * i) / ONION_SKINS);
+      return playing.posing(piece.id).part;
+    });
+    // Nothing else of the course changes how a piece moves.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [piece, tempo]);
+  const { low, high } = pieceBounds(piece);
+  return (
+    <>
+      {poses.map((pose, i) => {
+        const corners = [0, 1, 2, 3, 4, 5, 6, 7].map((k): Vec3 => [
+          k & 1 ? high[0] : low[0],
+          k & 2 ? high[1] : low[1],
+          k & 4 ? high[2] : low[2],
+        ]);
+        const seen = corners.map((p) => see(applyPose(pose, p))).filter((p) => p !== null);
+        return (
+          <Path
+            key={i}
+            d={`${line(convexHull(seen))}Z`}
+            fill={DAY.tide}
+            fillOpacity={0.06}
+            stroke={DAY.tide}
+            strokeOpacity={0.55}
+            strokeWidth={1.5}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+const ONION_SKINS = 12;
 
 function Arrow({ at: [x, y], to }: { at: Pixel; to: Pixel }) {
   const [dx, dy] = [to[0] - x, to[1] - y];

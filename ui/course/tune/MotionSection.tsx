@@ -5,7 +5,6 @@ import {
   changeMotion,
   NEW_MOTIONS,
   NEW_THROWER,
-  pathOf,
   removeMotion,
   setTuned,
 } from '@/core/assemble';
@@ -388,6 +387,3 @@ function Throwing({ piece }: { piece: Piece }) {
     </Section>
   );
 }
-
-/** Whether a piece has a path of its own to draw. */
-export const hasPath = (piece: Piece): boolean => pathOf(piece) >= 0;
