@@ -14,7 +14,16 @@ const modules = [
 const node = {
   testEnvironment: 'node',
   moduleNameMapper: alias,
-  transform: { '\\.m?[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+  transform: {
+    '\\.m?[jt]sx?$': [
+      'babel-jest',
+      {
+        presets: ['babel-preset-expo'],
+        // What is loaded only when needed is required by then.
+        plugins: ['@babel/plugin-transform-dynamic-import'],
+      },
+    ],
+  },
   transformIgnorePatterns: [
     `/node_modules/(?!(${modules.join('|')}|fast-check|pure-rand|@dimforge|d3-.*|internmap)/)`,
   ],

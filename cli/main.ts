@@ -3,13 +3,13 @@ import * as v from 'valibot';
 import { checkCourse } from '@/core/check';
 import { courseHash, CourseError, MAX_COURSE_BYTES, type Course } from '@/core/course';
 import { openText, ShareCodeError } from '@/core/formats';
-import { NotRunnable, replay, ReplayRefused, RunSchema, type Run } from '@/core/run';
-import { bench } from './bench/bench';
+import { loadPhysics, NotRunnable, replay, ReplayRefused, RunSchema, type Run } from '@/core/run';
+import { bench, BENCH_PARTS } from './bench/bench';
 
 const USAGE = `stonehop check FILE              what is wrong with a course, each with its place
 stonehop hash FILE               the hash over what affects a run
 stonehop replay COURSE RUN       time, splits and events of a run; --json for programs
-stonehop bench                   measures the simulation; --json for programs`;
+stonehop bench [PART]            measures the simulation; --json for programs`;
 
 /** Something the one who called can put right; the message is all that is printed. */
 class Refusal extends Error {}
@@ -74,8 +74,10 @@ function check(file: string): number {
   return errors === 0 ? 0 : 1;
 }
 
-function replayFiles(courseFile: string, runFile: string, json: boolean): number {
-  const result = replay(openCourse(courseFile), openRun(runFile));
+async function replayFiles(courseFile: string, runFile: string, json: boolean): Promise<number> {
+  const course = openCourse(courseFile);
+  await loadPhysics(course);
+  const result = replay(course, openRun(runFile));
   const { finished, time, splits, gathered, pickups, falls, events, poses } = result;
   if (json) {
     console.log(
@@ -94,7 +96,7 @@ function replayFiles(courseFile: string, runFile: string, json: boolean): number
   return finished ? 0 : 1;
 }
 
-function run(args: readonly string[]): number {
+async function run(args: readonly string[]): Promise<number> {
   const json = args.includes('--json');
   const [command, first, second, ...more] = args.filter((arg) => arg !== '--json');
   if (more.length > 0) throw new Refusal(USAGE);
@@ -104,16 +106,19 @@ function run(args: readonly string[]): number {
     return 0;
   }
   if (command === 'replay' && first && second) return replayFiles(first, second, json);
-  if (command === 'bench' && !first) return bench(json);
+  if (command === 'bench' && !second && (!first || BENCH_PARTS.includes(first))) {
+    return bench(json, first);
+  }
   throw new Refusal(USAGE);
 }
 
-try {
-  process.exitCode = run(process.argv.slice(2));
-} catch (error) {
-  const known =
-    error instanceof Refusal || error instanceof ReplayRefused || error instanceof NotRunnable;
-  if (!known) throw error;
-  console.error((error as Error).message);
-  process.exitCode = 1;
-}
+run(process.argv.slice(2)).then(
+  (code) => (process.exitCode = code),
+  (error) => {
+    const known =
+      error instanceof Refusal || error instanceof ReplayRefused || error instanceof NotRunnable;
+    if (!known) throw error;
+    console.error((error as Error).message);
+    process.exitCode = 1;
+  },
+);

@@ -52,6 +52,7 @@ export function drive(course: Course, route: readonly Vec3[], manner: Manner): R
         const state = cloneState(way.state);
         for (let i = 0; i < manner.beat && state.finish < 0; i++)
           tick(world, state, input, () => {});
+        state.bodies?.pack();
         if (state.falls > 0) continue;
         const next = advance(state, route, way.next, NEAR[course.runner.kind]);
         const left = flat([state.x, state.y, state.z], route[next]) + tail[next];

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { replay } from '@/core/run';
+import { loadPhysics, replay } from '@/core/run';
 import { DEMO_COURSES } from './courses';
 import { drive, type Manner } from './drive';
 import { strike } from './strike';
@@ -14,10 +14,11 @@ const RUNNERS: readonly { name: string; manner: Manner }[] = [
 ];
 
 /** Drives every demo course, or the one named, anew and writes the runs next to this file. */
-function main(): void {
+async function main(): Promise<void> {
   const only = process.argv[2];
   for (const { slug, maker, course, route } of DEMO_COURSES) {
     if (only && slug !== only) continue;
+    await loadPhysics(course);
     const runs = RUNNERS.map(({ name, manner }) => {
       const play = course.runner.kind === 'flick' ? strike : drive;
       const run = play(course, route, manner);
@@ -32,4 +33,4 @@ function main(): void {
   }
 }
 
-main();
+void main();

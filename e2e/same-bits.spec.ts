@@ -2,7 +2,7 @@ import path from 'node:path';
 import { build } from 'esbuild';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
-import { replay } from '@/core/run';
+import { loadPhysics, replay } from '@/core/run';
 import { expect, test } from './support/test';
 
 test('a replay is the same bit for bit in Node and in Chromium', async ({ page }) => {
@@ -18,10 +18,14 @@ test('a replay is the same bit for bit in Node and in Chromium', async ({ page }
   await page.addScriptTag({ content: bundle.outputFiles[0].text });
   for (const { slug, course } of DEMO_COURSES) {
     for (const { run } of DEMO_RUNS[slug]) {
+      await loadPhysics(course);
       const here = replay(course, run);
       const there = await page.evaluate(
-        ([c, r]) => {
-          const { stoneHop } = window as unknown as { stoneHop: { replay: typeof replay } };
+        async ([c, r]) => {
+          const { stoneHop } = window as unknown as {
+            stoneHop: { replay: typeof replay; loadPhysics: typeof loadPhysics };
+          };
+          await stoneHop.loadPhysics(c);
           const { poses, time } = stoneHop.replay(c, r);
           return { poses, time };
         },

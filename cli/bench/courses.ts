@@ -54,8 +54,9 @@ const SIDE = 24;
  */
 export function measuringField(
   kind: RunnerKind,
-  { pieces, movers, links, throwers }: Record<'pieces' | 'movers' | 'links' | 'throwers', number>,
+  counts: Record<'pieces' | 'movers' | 'links' | 'throwers' | 'loose', number>,
 ): Course {
+  const { pieces, movers, links, throwers, loose } = counts;
   const list: PieceInHand[] = [{ family: 'start', at: [0, 0, 0] }];
   const motions = [
     [
@@ -89,6 +90,16 @@ export function measuringField(
       at: [i % 2 ? 18 : -18, 0, i < 2 ? 18 : -18],
       turn: [0, 45 + 90 * i, 0],
       thrower: { what: 'boulder', size: 0.5, interval: 1.5, speed: 7, life: 5, does: 'push' },
+    });
+  }
+  for (let i = 0; i < loose; i++) {
+    const angle = (i * 2 * Math.PI) / loose;
+    const reach = [5, 12, 15][i % 3];
+    list.push({
+      family: i % 2 ? 'cask' : 'crate',
+      at: [reach * Math.cos(angle), 0, reach * Math.sin(angle)],
+      size: [0.6, 0.6, 0.6],
+      loose: true,
     });
   }
   for (let i = 0; i < links; i++) {

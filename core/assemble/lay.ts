@@ -28,6 +28,7 @@ export type PieceInHand = Pick<
   | 'shape'
   | 'allowance'
   | 'absent'
+  | 'loose'
   | 'motion'
   | 'wake'
   | 'attach'

@@ -23,6 +23,7 @@ export type TunedKey =
   | 'breaks'
   | 'oneWay'
   | 'absent'
+  | 'loose'
   | 'shape'
   | 'allowance'
   | 'motion'

@@ -91,7 +91,9 @@ const start: Check = (course) => {
 const startInAir: Check = (course) => {
   const piece = course.pieces.find(({ family }) => family === 'start');
   if (!piece) return [];
-  const world = buildWorld(course);
+  // What is loose stands where it was laid: bodies are for runs.
+  const pieces = course.pieces.map((one) => (one.loose ? { ...one, loose: undefined } : one));
+  const world = buildWorld({ ...course, pieces });
   const state = startState(world);
   let fell = false;
   for (let i = 0; i < 60 && state.ground < 0 && !fell; i++) {

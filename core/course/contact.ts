@@ -91,6 +91,8 @@ export const contactFields = {
   allowance: v.optional(AllowanceSchema),
   /** Not there until a link shows it. */
   absent: v.optional(on),
+  /** Falls, stacks and is pushed, with the weight of what it is made of. */
+  loose: v.optional(on),
 };
 
 export type ShapePart = v.InferOutput<typeof ShapePartSchema>;

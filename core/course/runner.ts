@@ -7,6 +7,8 @@ export const RUNNERS = ['hopper', 'roller', 'cart', 'flick'] as const;
 export const RunnerSettingsSchema = v.looseObject({
   /** Greatest speed of its own, m/s. */
   topSpeed: v.optional(between(1, 40)),
+  /** What it weighs against loose pieces, kg. */
+  mass: v.optional(between(1, 5000)),
   /** Change of speed, m/s². */
   acceleration: v.optional(between(0.5, 200)),
   /** Height of a fully held jump from level ground, m. */

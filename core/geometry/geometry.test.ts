@@ -17,6 +17,7 @@ import {
   turnedRight,
   type Frame,
   type Polyhedron,
+  volumeOf,
   type Section,
   type Vec2,
   type Vec3,
@@ -25,20 +26,6 @@ import {
 const number = fc.integer({ min: -400, max: 400 }).map((n) => n / 20);
 const angle = fc.integer({ min: -180, max: 180 });
 
-/** The volume of a solid, by the divergence theorem over its faces. */
-const volume = ({ points, faces }: Polyhedron): number =>
-  faces.reduce((sum, face) => {
-    const a = points[face[0]];
-    for (let i = 1; i + 1 < face.length; i++) {
-      const [b, c] = [points[face[i]], points[face[i + 1]]];
-      sum +=
-        (a[0] * (b[1] * c[2] - b[2] * c[1]) +
-          a[1] * (b[2] * c[0] - b[0] * c[2]) +
-          a[2] * (b[0] * c[1] - b[1] * c[0])) /
-        6;
-    }
-    return sum;
-  }, 0);
 const outside = (solid: Polyhedron, p: Vec3): number =>
   Math.max(
     ...solid.faces.map((face) => dot(faceNormal(solid, face), sub(p, solid.points[face[0]]))),
@@ -52,7 +39,7 @@ test('the hull of points holds them all and is made of some of them', () => {
         const corners: Vec3[] = [[0, 0, 0], [9, 0, 0], [0, 9, 0], [0, 0, 9], ...points];
         const hull = convexSolid(corners);
         for (const p of corners) expect(outside(hull, p)).toBeLessThan(1e-4);
-        expect(volume(hull)).toBeGreaterThan(100);
+        expect(volumeOf(hull)).toBeGreaterThan(100);
       },
     ),
     { numRuns: 60, seed: 41 },
@@ -67,7 +54,7 @@ test('a cross-section swept straight has the volume of its area and length; bent
     [-1, 0.5],
   ];
   const straight = sweepAlong([frameAt([0, 0, 0]), frameAt([7, 0, 0])], () => bed);
-  expect(volume(straight[0])).toBeCloseTo(7, 9);
+  expect(volumeOf(straight[0])).toBeCloseTo(7, 9);
   const bend: Frame[] = Array.from({ length: 25 }, (_, i) => {
     const a = (i * 90) / 24;
     return frameAt(
@@ -76,11 +63,11 @@ test('a cross-section swept straight has the volume of its area and length; bent
     );
   });
   const solids = sweepAlong(bend, () => bed);
-  const total = solids.reduce((sum, solid) => sum + volume(solid), 0);
+  const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0);
   expect(total).toBeCloseTo((10 * Math.PI) / 2, 1);
   // Twisted, each stretch is a hull of its own and still closed.
   const twisted = sweepAlong([frameAt([0, 0, 0]), frameAt([3, 0.4, 0], 5, 8, 20)], () => bed);
-  expect(volume(twisted[0])).toBeGreaterThan(2.5);
+  expect(volumeOf(twisted[0])).toBeGreaterThan(2.5);
 });
 
 test('a frame puts its section square to the way ahead', () => {

@@ -1,6 +1,7 @@
 export * from './vec';
 export * from './trig';
 export * from './turn';
+export * from './quaternion';
 export * from './polyhedron';
 export * from './solids';
 export * from './hull2';

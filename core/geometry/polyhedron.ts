@@ -23,6 +23,19 @@ export function faceNormal(solid: Polyhedron, face: readonly number[]): Vec3 {
   return normalize(normal);
 }
 
+/** Volume of a solid in cubic metres, by the divergence theorem over its faces. */
+export function volumeOf({ points, faces }: Polyhedron): number {
+  let sixfold = 0;
+  for (const face of faces) {
+    const [ax, ay, az] = points[face[0]];
+    for (let i = 1; i + 1 < face.length; i++) {
+      const n = cross(points[face[i]], points[face[i + 1]]);
+      sixfold += ax * n[0] + ay * n[1] + az * n[2];
+    }
+  }
+  return sixfold / 6;
+}
+
 /** A copy with every point moved by `change`, which must not mirror. */
 export const mapPoints = (solid: Polyhedron, change: (p: Vec3) => Vec3): Polyhedron => ({
   points: solid.points.map(change),

@@ -26,8 +26,8 @@ const OPEN_ROLES: readonly Role[] = ['solid', 'hazard', 'pickup'];
  * the piece or its family; in the role it was given; larger or smaller by the allowance.
  */
 export function contactShapes(course: Rules, piece: Piece): Shape[] {
-  if (piece.role === 'scenery' && piece.collision !== 'on') return [];
-  const given = piece.role && piece.role !== 'scenery';
+  if (piece.role === 'scenery' && piece.collision !== 'on' && !piece.loose) return [];
+  const given = piece.loose || (piece.role && piece.role !== 'scenery');
   if (!(given ? piece.collision !== 'off' : touches(course, piece))) return [];
   const drawn = piece.shape ?? course.shapes?.[piece.family];
   const own = localGeometry(piece).shapes;

@@ -9,5 +9,6 @@ export * from './tones';
 export * from './facets';
 export * from './touch';
 export * from './contact';
+export * from './weight';
 export * from './difference';
 export { registerModels } from './models';

@@ -1,5 +1,6 @@
 import { startDrives } from './drive';
 import { FIELD_SIZE, restField } from './field';
+import { layLoose } from './mover';
 import { COPY_SIZE, LINK_SIZE, SKIN, type RunState } from './state';
 import type { World } from './world';
 
@@ -80,6 +81,7 @@ export function startState(world: World, seed = 0): RunState {
     portalTick: -1,
     mouths: new Uint8Array(world.portals.length),
     shutTick: NEVER,
+    bodies: null,
     seed,
     finish: -1,
     over: false,
@@ -88,5 +90,6 @@ export function startState(world: World, seed = 0): RunState {
   for (let i = 0; i < world.links.length; i++) s.links[i * LINK_SIZE + 2] = -1;
   restField(world, s);
   startDrives(world, s);
+  layLoose(world.movers, s.drives);
   return s;
 }

@@ -18,3 +18,4 @@ export { isOpen } from './lock';
 export { USUAL_RANGE } from './drive';
 export * from './record';
 export * from './replay';
+export { hasLoose, isLoaded, loadPhysics } from './physics';

@@ -1,7 +1,7 @@
 import type { Course, Piece } from '../course';
 import type { Pose } from '../motion';
 import { STILL } from '../motion';
-import { moversOf, poseMover, type Clocks, type Mover } from './mover';
+import { layLoose, moversOf, poseMover, type Clocks, type Mover } from './mover';
 import type { RunState } from './state';
 import type { World } from './world';
 
@@ -62,6 +62,7 @@ export class Playing {
         this.clocks.drives.set([...driven.velocity, ...driven.velocity], drive);
       }
     }
+    layLoose(list, this.clocks.drives);
     const places = new Map(course.pieces.map(({ id }, i) => [id, i]));
     this.posing = posingBy(list, whole, part, places, this.clocks);
   }
@@ -76,7 +77,12 @@ export class Playing {
 export function livelyPieces(course: Pick<Course, 'pieces' | 'links'>): Set<string> {
   const lively = new Set<string>();
   const moves = (piece: Piece) =>
-    piece.motion || piece.attach || piece.breaks || piece.absent || piece.role === 'pickup';
+    piece.motion ||
+    piece.attach ||
+    piece.loose ||
+    piece.breaks ||
+    piece.absent ||
+    piece.role === 'pickup';
   for (const piece of course.pieces) if (moves(piece)) lively.add(piece.id);
   for (const { effects } of course.links ?? []) {
     for (const { kind, pieces } of effects) {

@@ -68,6 +68,26 @@ function flatten(world: World, out: Contact): void {
   out.nz = 0;
 }
 
+/**
+ * How much of its speed against what it touched the runner loses to it, m/s, when that is loose and so
+ * gives way; it is pushed. Nothing of what stands firm.
+ */
+export function speedLost(
+  world: World,
+  s: RunState,
+  touched: Contact,
+  bounce: number,
+): number | null {
+  const { mover } = world.colliders[touched.collider];
+  if (!s.bodies || mover < 0 || !world.movers[mover].loose) return null;
+  const v = [s.vx, s.vy, s.vz];
+  if (s.ground >= 0) {
+    const carried = speedOf(world, s, s.ground);
+    for (let axis = 0; axis < 3; axis++) v[axis] += carried[axis];
+  }
+  return s.bodies.meet(world, s, touched, v, bounce);
+}
+
 /** Moves the foot by a displacement until something is in the way; what is left is dropped. */
 export function shove(
   world: World,
@@ -120,8 +140,9 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Path): voi
     dz -= uz * Math.min(0, into);
     const speed = ux * s.vx + uz * s.vz;
     if (speed < 0) {
-      s.vx -= ux * speed;
-      s.vz -= uz * speed;
+      const stopped = Math.min(-speed, speedLost(world, s, contact, 0) ?? -speed);
+      s.vx += ux * stopped;
+      s.vz += uz * stopped;
     }
   }
   holdToGround(world, s, hopper, stepped, path);
@@ -223,6 +244,7 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Path): numb
     const { nx, ny, nz } = contact;
     if (ny >= hopper.walkable && s.vy <= 0) {
       landed = Math.max(landed, -s.vy);
+      speedLost(world, s, contact, 0);
       touchDown(world, s);
       dy = -(nx * dx + nz * dz) / ny;
       continue;
@@ -240,9 +262,10 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Path): numb
     }
     const closing = nx * s.vx + ny * s.vy + nz * s.vz;
     if (closing < 0) {
-      s.vx -= nx * closing;
-      s.vy -= ny * closing;
-      s.vz -= nz * closing;
+      const stopped = Math.min(-closing, speedLost(world, s, contact, 0) ?? -closing);
+      s.vx += nx * stopped;
+      s.vy += ny * stopped;
+      s.vz += nz * stopped;
     }
   }
   return landed;

@@ -1,5 +1,5 @@
 import { BOUNDS, type Course, type Piece, type Wake } from '../course';
-import { add, NO_TURN, rotate, scale, type Matrix3, type Vec3 } from '../geometry';
+import { add, matrixOf, NO_TURN, rotate, scale, sub, type Matrix3, type Vec3 } from '../geometry';
 import {
   applyPose,
   composePoses,
@@ -16,7 +16,7 @@ import {
   type Motion,
   type Pose,
 } from '../motion';
-import { localGeometry, turnOf } from '../pieces';
+import { localGeometry, mayBeLoose, turnOf } from '../pieces';
 
 /**
  * What carries a piece, or the moving part of one: motions one within the other, all on one clock, and
@@ -31,8 +31,11 @@ export interface Mover {
   /** The mover that carries this one, or -1. */
   readonly parent: number;
   readonly wake: Wake | null;
-  /** What the run itself decides, with the piece's place and turn; and where its numbers begin. */
+  /** What the run itself decides, with the piece's place and turn. */
   readonly driven: Driven | null;
+  /** Whether it falls and is pushed, as bodies do. */
+  readonly loose: boolean;
+  /** Where its numbers begin among those of all that are driven or loose, or -1. */
   readonly drive: number;
   readonly at: Vec3;
   readonly turn: Matrix3;
@@ -57,9 +60,12 @@ export interface Clocks {
   readonly moverFrom: Int32Array;
   /** The tick of its own at which each is held, or -1 while it runs. */
   readonly moverAt: Int32Array;
-  /** Of each driven mover six numbers: now, and at the tick before. */
+  /** Of each driven mover six numbers, now and at the tick before; of each loose one LOOSE_SIZE. */
   readonly drives: Float64Array;
 }
+
+/** Numbers kept of a loose mover: its shift and its turn as a quaternion, now and at the tick before. */
+export const LOOSE_SIZE = 14;
 
 /** The movers of a course's pieces, and which of them carries a piece and its moving parts. */
 export interface Movers {
@@ -85,6 +91,7 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
     motions: readonly Motion[],
     parent: number,
     driven: Driven | null,
+    loose = false,
   ): number => {
     const { at, wake } = pieces[piece];
     const rank = (motion: Motion) =>
@@ -96,7 +103,8 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
       parent,
       wake: wake ?? null,
       driven,
-      drive: driven ? drives : -1,
+      loose,
+      drive: driven || loose ? drives : -1,
       at,
       turn: turnOf(pieces[piece]),
       pose: STILL,
@@ -104,12 +112,19 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
       cached: { now: -1, last: -1, over: STILL, overBefore: STILL, drive: [] },
     });
     if (driven) drives += 6;
+    if (loose) drives += LOOSE_SIZE;
     return list.length - 1;
   };
   const settle = (i: number): void => {
     if (done.has(i) || open.has(i)) return;
     open.add(i);
     const piece = pieces[i];
+    if (piece.loose && mayBeLoose(piece)) {
+      whole[i] = addMover(i, [], -1, null, true);
+      open.delete(i);
+      done.add(i);
+      return;
+    }
     const turn = turnOf(piece);
     let parent = -1;
     const host = piece.attach === undefined ? undefined : byId.get(piece.attach);
@@ -153,6 +168,7 @@ export function moverTick(s: Clocks, mover: number, tick: number): number {
 /** Brings a mover's pose, and the one before it, to the state's tick. */
 export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mover {
   const m = list[index];
+  if (m.loose) return poseLoose(m, s.drives);
   const cached = m.cached;
   let over = STILL;
   let overBefore = STILL;
@@ -186,7 +202,7 @@ export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mov
 }
 
 const sameDrive = (kept: readonly number[], drives: Float64Array, from: number): boolean =>
-  kept.length === 6 && kept.every((v, i) => v === drives[from + i]);
+  kept.length > 0 && kept.every((v, i) => v === drives[from + i]);
 
 /** A mover's pose at a tick of its own; `back` is 3 for the numbers of the tick before. */
 function poseThen(m: Mover, s: Clocks, own: number, over: Pose, back: 0 | 3): Pose {
@@ -212,6 +228,39 @@ function drivenPose(m: Mover, s: Clocks, own: number, back: 0 | 3): Pose {
   return poseInWorld(poseOf(scale(arrive.from, part), scale(turn, part), 1), m.turn, m.at);
 }
 
+function poseLoose(m: Mover, drives: Float64Array): Mover {
+  const { cached, drive } = m;
+  if (sameDrive(cached.drive, drives, drive)) return m;
+  cached.drive = Array.from(drives.subarray(drive, drive + LOOSE_SIZE));
+  const then = drive + LOOSE_SIZE / 2;
+  let rests = true;
+  for (let i = drive; rests && i < then; i++) rests = drives[i] === drives[i + LOOSE_SIZE / 2];
+  m.pose = loosePose(m, drives, drive);
+  m.before = rests ? m.pose : loosePose(m, drives, then);
+  return m;
+}
+
+/** A loose mover's pose: turned about the piece's foot and shifted from where it was laid. */
+function loosePose({ at }: Mover, n: Float64Array, i: number): Pose {
+  const shift: Vec3 = [n[i], n[i + 1], n[i + 2]];
+  const [x, y, z, w] = [n[i + 3], n[i + 4], n[i + 5], n[i + 6]];
+  if (x === 0 && y === 0 && z === 0) {
+    return shift.every((v) => v === 0) ? STILL : { turn: NO_TURN, shift, size: 1 };
+  }
+  const turn = matrixOf([x, y, z, w]);
+  return { turn, shift: add(shift, sub(at, rotate(turn, at))), size: 1 };
+}
+
+/** Sets the numbers of every loose mover to those of one that stands where it was laid. */
+export function layLoose(list: readonly Mover[], drives: Float64Array): void {
+  for (const { loose, drive } of list) {
+    if (!loose) continue;
+    drives.fill(0, drive, drive + LOOSE_SIZE);
+    drives[drive + 6] = 1;
+    drives[drive + LOOSE_SIZE / 2 + 6] = 1;
+  }
+}
+
 /** The boxes that a form's box may come to lie in, over all the motion of what carries it. */
 export function reachOf(
   list: readonly Mover[],
@@ -224,6 +273,9 @@ export function reachOf(
     for (const motion of [...m.motions].reverse())
       ({ low, high } = swept(samplePoses(motion), low, high, turnsAbout(motion)));
     if (m.driven) ({ low, high } = driven(m, low, high));
+    // It may be pushed anywhere.
+    if (m.loose)
+      return { low: [-ANYWHERE, -ANYWHERE, -ANYWHERE], high: [ANYWHERE, ANYWHERE, ANYWHERE] };
   }
   return { low, high };
 }
@@ -239,6 +291,8 @@ export function sinkOf(list: readonly Mover[], index: number): number {
   }
   return -low;
 }
+
+const ANYWHERE = 1e6;
 
 const turnsAbout = ({ kind }: Motion): boolean =>
   kind !== 'slide' && kind !== 'hop' && kind !== 'way';

@@ -1,5 +1,5 @@
 import { F } from './field';
-import { advance, speedOf } from './move';
+import { advance, speedLost, speedOf } from './move';
 import { addLeg, type Path } from './path';
 import { DT } from './runner';
 import type { RunState } from './state';
@@ -15,6 +15,8 @@ const contact = newContact();
 const MOST_SLIDES = 6;
 /** Impacts slower than this do not bounce, m/s. */
 const LEAST_BOUNCE = 0.9;
+/** Least upward part of the normal of something loose that carries what is on it. */
+const LEAST_UP = 0.5;
 /** Ticks without a touch after which what rolls is in the air. */
 export const AIR_TICKS = 5;
 /**
@@ -33,6 +35,9 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
   let rest = DT;
   let hardest = 0;
   let impulse = 0;
+  let keptX = 0;
+  let keptY = 0;
+  let keptZ = 0;
   // What the speed is relative to: a collider, or -1 for the world.
   let frame = -1;
   const rolling = s.air <= AIR_TICKS;
@@ -45,12 +50,20 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
     if (made === 1) break;
     rest *= 1 - made;
     const { nx, ny, nz, collider } = contact;
+    const [was, ground] = [frame, s.ground];
     seenFrom(world, s, frame, collider);
     frame = collider;
     s.ground = collider;
     const into = s.vx * nx + s.vy * ny + s.vz * nz;
     s.air = 0;
     if (into < 0) {
+      const back = -into > LEAST_BOUNCE ? bounce : 0;
+      // What gives way leaves it some of its speed, for the ticks to come.
+      const lost = speedLost(world, s, contact, back);
+      const kept = lost === null ? 0 : Math.min(0, lost + (1 + back) * into);
+      keptX += kept * nx;
+      keptY += kept * ny;
+      keptZ += kept * nz;
       const before = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
       s.vx -= into * nx;
       s.vy -= into * ny;
@@ -66,18 +79,29 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
           s.vy *= k;
           s.vz *= k;
         }
-      } else if (-into > LEAST_BOUNCE) {
+      } else if (back > 0) {
         hardest = Math.max(hardest, -into);
-        s.vx -= into * bounce * nx;
-        s.vy -= into * bounce * ny;
-        s.vz -= into * bounce * nz;
+        s.vx -= into * back * nx;
+        s.vy -= into * back * ny;
+        s.vz -= into * back * nz;
       }
       if (world.lane !== null) s.vz = 0;
+    }
+    const { mover } = world.colliders[collider];
+    if (mover >= 0 && world.movers[mover].loose && ny < LEAST_UP) {
+      // What was run into and gives way does not carry it along.
+      seenFrom(world, s, collider, was);
+      frame = was;
+      s.ground = ground;
+      continue;
     }
     s.gx = nx;
     s.gy = ny;
     s.gz = nz;
   }
+  s.vx += keptX;
+  s.vy += keptY;
+  s.vz += keptZ;
   if (s.ground < 0) seenFrom(world, s, frame, -1);
   s.press += (impulse / DT - s.press) * 0.2;
   return hardest;

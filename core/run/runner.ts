@@ -11,6 +11,8 @@ interface Kind<K extends RunnerKind> {
   readonly body: { readonly radius: number; readonly half: number };
   /** Greatest speed of its own, m/s. */
   readonly topSpeed: number;
+  /** What loose pieces feel of it, kg. */
+  readonly mass: number;
   /** Greatest falling speed, m/s. */
   readonly fallSpeed: number;
   /** Ticks after a return to a checkpoint in which inputs are ignored. */
@@ -85,10 +87,10 @@ export const SLOPE_LIMIT = 50;
 
 /** What each runner is when the maker says nothing. */
 export const RUNNER_DEFAULTS = {
-  hopper: { topSpeed: 6, jumpHeight: 1.6 },
-  roller: { topSpeed: 12, acceleration: 7, grip: 0.9, bounce: 0.3, friction: 0.015 },
-  cart: { topSpeed: 14, acceleration: 7, brake: 14, grip: 1.4, turnRadius: 4, air: 0.4 },
-  flick: { strength: 14, friction: 0.18, bounce: 0.6 },
+  hopper: { topSpeed: 6, jumpHeight: 1.6, mass: 60 },
+  roller: { topSpeed: 12, acceleration: 7, grip: 0.9, bounce: 0.3, friction: 0.015, mass: 300 },
+  cart: { topSpeed: 14, acceleration: 7, brake: 14, grip: 1.4, turnRadius: 4, air: 0.4, mass: 200 },
+  flick: { strength: 14, friction: 0.18, bounce: 0.6, mass: 40 },
 } as const satisfies Record<RunnerKind, RunnerSettings>;
 
 /** Named settings to begin from; the first of each is as usual. */
@@ -133,20 +135,28 @@ export function runnerOf({
       return hopperOf(settings);
     case 'roller': {
       const told = { ...RUNNER_DEFAULTS.roller, ...settings };
-      const { topSpeed, acceleration, grip, bounce, friction } = told;
+      const { topSpeed, acceleration, grip, bounce, friction, mass } = told;
       const airAcceleration = acceleration * 0.25;
-      const own = { topSpeed, acceleration, airAcceleration, grip, bounce, rolling: friction };
+      const own = {
+        topSpeed,
+        acceleration,
+        airAcceleration,
+        grip,
+        bounce,
+        mass,
+        rolling: friction,
+      };
       return { kind, body: BALL, ...shared, ...own };
     }
     case 'cart': {
       const told = { ...RUNNER_DEFAULTS.cart, ...settings };
-      const { topSpeed, acceleration, brake, grip, turnRadius, air } = told;
-      const own = { topSpeed, acceleration, brake, grip, turnRadius, air, bounce: 0.15 };
+      const { topSpeed, acceleration, brake, grip, turnRadius, air, mass } = told;
+      const own = { topSpeed, acceleration, brake, grip, turnRadius, air, mass, bounce: 0.15 };
       return { kind, body: { radius: 0.4, half: 0 }, ...shared, ...own };
     }
     case 'flick': {
-      const { strength, friction, bounce } = { ...RUNNER_DEFAULTS.flick, ...settings };
-      const own = { strength, friction, bounce, topSpeed: strength };
+      const { strength, friction, bounce, mass } = { ...RUNNER_DEFAULTS.flick, ...settings };
+      const own = { strength, friction, bounce, mass, topSpeed: strength };
       return { kind, body: { radius: 0.28, half: 0 }, ...shared, ...own };
     }
   }
@@ -154,7 +164,7 @@ export function runnerOf({
 
 /** The hopper with the settings given. Its body is an upright capsule 0.9 m high. */
 export function hopperOf(settings: RunnerSettings = {}): Hopper {
-  const { topSpeed, jumpHeight } = { ...RUNNER_DEFAULTS.hopper, ...settings };
+  const { topSpeed, jumpHeight, mass } = { ...RUNNER_DEFAULTS.hopper, ...settings };
   const acceleration = settings.acceleration ?? topSpeed / SECONDS_TO_TOP_SPEED;
   return {
     kind: 'hopper',
@@ -163,6 +173,7 @@ export function hopperOf(settings: RunnerSettings = {}): Hopper {
     acceleration,
     airAcceleration: acceleration * 0.6,
     jumpHeight,
+    mass,
     jumpCut: 0.45,
     fallSpeed: 40,
     stepHeight: STEP_HEIGHT,

@@ -1,3 +1,5 @@
+import type { LooseBodies } from './loose';
+
 /** What a tick is told: the pad in whole steps along x and z, and the button. */
 export interface Input {
   readonly x: number;
@@ -93,6 +95,8 @@ export interface RunState {
   moverFrom: Int32Array;
   moverAt: Int32Array;
   drives: Float64Array;
+  /** The bodies of what is loose, once the run has begun. */
+  bodies: LooseBodies | null;
   /** Of each copy that may be thrown: the tick it was, or -1, its lowest point, speed and ground. */
   copies: Float64Array;
   /** What the regions and links do to the runner now; see field. */
@@ -131,8 +135,8 @@ export interface RunState {
 /** What a checkpoint may restore. */
 export type Kept = Pick<
   RunState,
-  'tick' | 'locks' | 'away' | 'hits' | 'moverFrom' | 'moverAt' | 'links'
->;
+  'tick' | 'locks' | 'away' | 'hits' | 'moverFrom' | 'moverAt' | 'links' | 'bodies'
+> & { readonly drives: Float64Array | null };
 
 /** Clearance kept from every surface, m. */
 export const SKIN = 1e-3;
@@ -153,6 +157,7 @@ export const cloneState = (s: RunState): RunState => ({
   moverFrom: s.moverFrom.slice(),
   moverAt: s.moverAt.slice(),
   drives: s.drives.slice(),
+  bodies: s.bodies?.copy() ?? null,
   copies: s.copies.slice(),
   field: s.field.slice(),
   links: s.links.slice(),
@@ -169,6 +174,9 @@ export const keepThings = (s: RunState): void => {
     moverFrom: s.moverFrom.slice(),
     moverAt: s.moverAt.slice(),
     links: s.links.slice(),
+    // Only what is loose is taken back; what chases or drifts goes on.
+    bodies: s.bodies?.copy() ?? null,
+    drives: s.bodies ? s.drives.slice() : null,
   };
 };
 
@@ -183,6 +191,10 @@ export function restoreThings(s: RunState): void {
   s.hits.set(kept.hits);
   s.moverFrom.set(kept.moverFrom.map(later));
   s.moverAt.set(kept.moverAt);
+  if (kept.bodies && kept.drives) {
+    s.bodies = kept.bodies.copy();
+    s.bodies.takeBack(s.drives, kept.drives);
+  }
   s.links.set(
     kept.links.map((v, i) => (i % LINK_SIZE === 1 || i % LINK_SIZE === 2 ? later(v) : v)),
   );

@@ -5,6 +5,7 @@ import { F, feelRegion, restField } from './field';
 import { tickHopper } from './hopper';
 import { actOnLinks, breakPiece, nothingHappened, type Happened } from './link';
 import { standOn } from './lock';
+import { LooseBodies } from './loose';
 import { hurt, meet, respawn } from './meet';
 import { leaveGround } from './move';
 import { beginPath, newPath, type Path } from './path';
@@ -43,6 +44,7 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
   if (world.wakers.length > 0) wakeMovers(world, s);
   if (world.followers.length > 0) drive(world, s);
   if (s.size !== 0 && s.tick > s.sizeUntil) s.size = 0;
+  if (world.loose.length > 0) (s.bodies ??= LooseBodies.of(world, s)).step(world, s);
 
   beginPath(path, s.x, s.y, s.z);
   if (s.ground >= 0) carry(world, s, path);

@@ -73,6 +73,8 @@ export interface World {
   /** Movers that follow the runner, and those that sleep. */
   readonly followers: readonly Mover[];
   readonly wakers: readonly Mover[];
+  /** Movers of what is loose. */
+  readonly loose: readonly Mover[];
   readonly throwers: readonly Throwing[];
   /** Copies there may be at once. */
   readonly copies: number;
@@ -225,6 +227,7 @@ export function buildWorld(course: Course): World {
     drives: movers.drives,
     followers: movers.list.filter(({ driven }) => driven && driven.kind !== 'drift'),
     wakers: movers.list.filter(({ wake }) => wake),
+    loose: movers.list.filter(({ loose }) => loose),
     throwers,
     copies,
     links,

@@ -1,5 +1,5 @@
 import { toCourse } from '@/core/course';
-import { replay, ReplayRefused, type Run } from '@/core/run';
+import { loadPhysics, replay, ReplayRefused, type Run } from '@/core/run';
 
 /** What a replay found: the time, or why there is none. */
 export type Verdict =
@@ -10,9 +10,17 @@ export type Verdict =
     };
 
 /** Replays a run on a course's document; the body of a worker thread. */
-export default function verify({ document, run }: { document: string; run: Run }): Verdict {
+export default async function verify({
+  document,
+  run,
+}: {
+  document: string;
+  run: Run;
+}): Promise<Verdict> {
   try {
-    const result = replay(toCourse(JSON.parse(document)), run);
+    const course = toCourse(JSON.parse(document));
+    await loadPhysics(course);
+    const result = replay(course, run);
     if (result.finished) return { time: result.time };
     return { refused: 'not-finished', message: 'The run does not reach the goal.' };
   } catch (error) {

@@ -74,6 +74,7 @@ function wayOf(live: LiveRun, { x, z, strength }: Aim): string {
     const pixel = i % 3 === 0 && pixelOf(view, [s.x, s.y + 0.2, s.z]);
     if (pixel) points.push(`${pixel[0].toFixed(1)},${pixel[1].toFixed(1)}`);
   }
+  s.bodies?.pack();
   return points.length > 1 ? `M${points.join('L')}` : '';
 }
 

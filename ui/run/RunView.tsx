@@ -1,11 +1,14 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useWindowDimensions, View } from 'react-native';
+import { useQuery } from '@tanstack/react-query';
 import { useFrame } from '@react-three/fiber';
 import type { Course } from '@/core/course';
 import { courseHash } from '@/core/course';
 import {
   floorBelow,
+  isLoaded,
   livelyPieces,
+  loadPhysics,
   runPosing,
   tideOf,
   type Run,
@@ -27,6 +30,7 @@ import {
   type Moment,
   type Shown,
 } from '../scene';
+import { Fault, Loading } from '../parts';
 import { useColours, WIDE } from '../theme';
 import { CountIn } from './CountIn';
 import { FlickAim } from './FlickAim';
@@ -69,16 +73,31 @@ interface RunViewProps {
   readonly finished: (finished: Finished, again: () => void) => ReactNode;
 }
 
-/** A run: the scene, the clock, the controls, and what follows the goal. */
-export function RunView({
-  course,
-  spot,
-  best,
-  leaveLabel,
-  onLeave,
-  onProgress,
-  finished,
-}: RunViewProps) {
+/** A run, once all that it is played by is there. */
+export function RunView(props: RunViewProps) {
+  const { course } = props;
+  const needed = !isLoaded(course);
+  const { error, refetch, isFetching } = useQuery({
+    queryKey: ['physics'],
+    queryFn: () => loadPhysics(course).then(() => true),
+    enabled: needed,
+    retry: false,
+  });
+  if (!needed) return <ReadyRun {...props} />;
+  if (error && !isFetching) {
+    return (
+      <Fault
+        title="The run cannot begin"
+        words="What moves its loose pieces could not be loaded."
+        action={{ label: 'Try again', act: () => void refetch() }}
+      />
+    );
+  }
+  return <Loading what="Weighing the loose pieces" />;
+}
+
+/** The scene, the clock, the controls, and what follows the goal. */
+function ReadyRun({ course, spot, best, leaveLabel, onLeave, onProgress, finished }: RunViewProps) {
   const colours = useColours();
   const { width } = useWindowDimensions();
   const sideOn = course.space === 'side-on';

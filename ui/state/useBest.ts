@@ -1,16 +1,23 @@
+import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { courseHash, type Course } from '@/core/course';
-import { replay, type Run, type RunResult } from '@/core/run';
+import { loadPhysics, replay, type Run, type RunResult } from '@/core/run';
 
-/** A run replayed on a course, or null when there is none or it was made on another version. */
+/** A run replayed on a course, or null when there is none yet or it was made on another version. */
 export function useReplay(course: Course, run: Run | undefined): RunResult | null {
   const hash = useHash(course);
-  return useMemo(
-    () => (run && run.course === hash ? replay(course, run) : null),
+  const holds = run !== undefined && run.course === hash;
+  const { data } = useQuery({
     // Equal hashes give equal replays, whatever else of the course changed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [hash, run],
-  );
+    queryKey: ['replay', hash, run?.claim, run?.seed],
+    queryFn: async () => {
+      await loadPhysics(course);
+      return replay(course, run!);
+    },
+    enabled: holds,
+    staleTime: Infinity,
+  });
+  return (holds && data) || null;
 }
 
 /** The hash over what affects a run. */
