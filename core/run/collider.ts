@@ -37,6 +37,8 @@ export interface Collider {
   readonly lock: number;
   /** What carries it, as a place in World.movers, or -1. */
   readonly mover: number;
+  /** Whether it goes with something loose, and so may come to be anywhere. */
+  readonly strays: boolean;
   /** The box about every place it may take, at any time. */
   readonly low: Vec3;
   readonly high: Vec3;

@@ -35,7 +35,10 @@ const [ACTED, LAST, DUE, STOOD] = [0, 1, 2, 3];
 interface Asked {
   readonly link: Link;
   readonly pieces: readonly number[];
+  /** Whether its cue may come in a tick in which nothing happens. */
+  readonly anyTime: boolean;
 }
+const ANY_TIME: readonly Link['cue']['kind'][] = ['left', 'stood', 'start', 'beat', 'timer'];
 const askedOf = new WeakMap<World, readonly Asked[]>();
 
 function asked(world: World): readonly Asked[] {
@@ -44,6 +47,7 @@ function asked(world: World): readonly Asked[] {
     const byId = placesOf(world);
     known = world.links.map((link) => ({
       link,
+      anyTime: ANY_TIME.includes(link.cue.kind),
       pieces: (link.cue.pieces ?? []).flatMap((id) => byId.get(id) ?? []),
     }));
     askedOf.set(world, known);
@@ -87,11 +91,16 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
   }
   // Links in their order; again as long as one of them brought about what another waits for.
   let again = true;
+  const quiet =
+    happened.touched.length + happened.broken.length + happened.checkpoints.length === 0 &&
+    !happened.gathered;
   for (let round = 0; again && acts <= MOST_ACTS; round++) {
     again = false;
-    const heard = { ...happened, broken: happened.broken.splice(0) };
+    const heard =
+      quiet && round === 0 ? happened : { ...happened, broken: happened.broken.splice(0) };
     if (round > 0 && heard.broken.length === 0) break;
     for (let i = 0; i < links.length && acts <= MOST_ACTS; i++) {
+      if (quiet && round === 0 && !links[i].anyTime) continue;
       if (!cued(world, s, links[i], i, heard, round)) continue;
       const { link } = links[i];
       if (!mayAct(s, link, i)) continue;
@@ -129,16 +138,24 @@ function cued(
   round: number,
 ): boolean {
   const { kind, count = 1, seconds = 1 } = link.cue;
+  // Asked in every tick of every link: nothing is made for it.
+  if (kind === 'left') {
+    for (let k = 0; k < pieces.length; k++) {
+      if (round === 0 && s.tick - s.touched[pieces[k]] === LEFT_TICKS) return true;
+    }
+    return false;
+  }
   if (kind === 'broken') return pieces.some((piece) => happened.broken.includes(piece));
   if (round > 0) return false;
   switch (kind) {
     case 'touched':
       return pieces.some((piece) => happened.touched.includes(piece));
-    case 'left':
-      return pieces.some((piece) => s.tick - s.touched[piece] === LEFT_TICKS);
     case 'stood': {
       const at = i * LINK_SIZE + STOOD;
-      const within = pieces.some((piece) => s.tick - s.touched[piece] < LEFT_TICKS);
+      let within = false;
+      for (let k = 0; k < pieces.length; k++) {
+        within ||= s.tick - s.touched[pieces[k]] < LEFT_TICKS;
+      }
       s.links[at] = within ? s.links[at] + 1 : 0;
       return s.links[at] === Math.round(seconds * 120);
     }

@@ -41,6 +41,9 @@ export interface Mover {
   readonly turn: Matrix3;
   pose: Pose;
   before: Pose;
+  /** Of what is loose: how far its colliders reach from its foot, and the box about them now, m. */
+  reach: number;
+  readonly about: Float64Array | null;
   readonly cached: Cached;
 }
 
@@ -51,6 +54,8 @@ interface Cached {
   over: Pose;
   overBefore: Pose;
   drive: readonly number[];
+  /** The numbers of the run that was asked for last. */
+  of: Float64Array | null;
 }
 
 /** The part of a run's state that says where movers are. */
@@ -109,7 +114,9 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
       turn: turnOf(pieces[piece]),
       pose: STILL,
       before: STILL,
-      cached: { now: -1, last: -1, over: STILL, overBefore: STILL, drive: [] },
+      reach: 0,
+      about: loose ? new Float64Array(6) : null,
+      cached: { now: -1, last: -1, over: STILL, overBefore: STILL, drive: [], of: null },
     });
     if (driven) drives += 6;
     if (loose) drives += LOOSE_SIZE;
@@ -168,7 +175,7 @@ export function moverTick(s: Clocks, mover: number, tick: number): number {
 /** Brings a mover's pose, and the one before it, to the state's tick. */
 export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mover {
   const m = list[index];
-  if (m.loose) return poseLoose(m, s.drives);
+  if (m.loose) return poseLoose(m, s);
   const cached = m.cached;
   let over = STILL;
   let overBefore = STILL;
@@ -228,8 +235,12 @@ function drivenPose(m: Mover, s: Clocks, own: number, back: 0 | 3): Pose {
   return poseInWorld(poseOf(scale(arrive.from, part), scale(turn, part), 1), m.turn, m.at);
 }
 
-function poseLoose(m: Mover, drives: Float64Array): Mover {
+function poseLoose(m: Mover, { drives, tick }: Clocks): Mover {
   const { cached, drive } = m;
+  // It is asked for often within a tick, in which it stays where it is.
+  if (cached.of === drives && cached.now === tick) return m;
+  cached.of = drives;
+  cached.now = tick;
   if (sameDrive(cached.drive, drives, drive)) return m;
   cached.drive = Array.from(drives.subarray(drive, drive + LOOSE_SIZE));
   const then = drive + LOOSE_SIZE / 2;
@@ -237,7 +248,26 @@ function poseLoose(m: Mover, drives: Float64Array): Mover {
   for (let i = drive; rests && i < then; i++) rests = drives[i] === drives[i + LOOSE_SIZE / 2];
   m.pose = loosePose(m, drives, drive);
   m.before = rests ? m.pose : loosePose(m, drives, then);
+  for (let axis = 0; axis < 3; axis++) {
+    const foot = m.at[axis] + drives[drive + axis];
+    m.about![axis] = foot - m.reach;
+    m.about![axis + 3] = foot + m.reach;
+  }
   return m;
+}
+
+/** Has a loose mover's reach take in a box at rest. */
+export function reachOut(
+  m: Mover,
+  box: { readonly low: Vec3; readonly high: Vec3 },
+  margin: number,
+) {
+  let square = 0;
+  for (let axis = 0; axis < 3; axis++) {
+    const far = Math.max(m.at[axis] - box.low[axis], box.high[axis] - m.at[axis]);
+    square += far * far;
+  }
+  m.reach = Math.max(m.reach, Math.sqrt(square) + margin);
 }
 
 /** A loose mover's pose: turned about the piece's foot and shifted from where it was laid. */

@@ -2,17 +2,26 @@ import type { Collider } from './collider';
 import type { Grid } from './grid';
 import type { World } from './world';
 
+/** Colliders with the boxes about every place they may take: six numbers each, low before high. */
+export interface Boxed {
+  readonly list: readonly Collider[];
+  readonly boxes: Float64Array;
+}
+
 /** The colliders that may touch something about a place. */
 export interface Near {
-  readonly solids: Collider[];
-  readonly movers: Collider[];
-  readonly sensors: Collider[];
+  readonly solids: Boxed;
+  /** Those of the solids that move. */
+  readonly movers: Boxed;
+  readonly sensors: Boxed;
 }
 
 /** Side of the cells that neighbourhoods are kept for, and how far they reach beyond, m. */
-const CELL = 2;
-const BEYOND = 1.6;
+const CELL = 1;
+const BEYOND = 1.05;
 const SPAN = 4096;
+/** Places of the table that is looked into first; a power of two. */
+const SLOTS = 1024;
 
 /**
  * The neighbourhoods of a course, gathered once for each cell that anything comes to: they depend on the
@@ -20,8 +29,9 @@ const SPAN = 4096;
  */
 export class Neighbourhoods {
   private readonly cells = new Map<number, Near>();
-  private last = NaN;
-  private lastNear: Near | null = null;
+  // The cells asked for last, by a hash of their places: asking a map with keys this large is slow.
+  private readonly slots: (Near | null)[] = new Array(SLOTS).fill(null);
+  private readonly places = new Int32Array(3 * SLOTS);
 
   constructor(
     private readonly grid: Grid,
@@ -36,8 +46,18 @@ export class Neighbourhoods {
     const i = Math.floor((x0 + x1) / (2 * CELL));
     const j = Math.floor((y0 + y1) / (2 * CELL));
     const k = Math.floor((z0 + z1) / (2 * CELL));
+    const slot = (i + 37 * j + 1021 * k) & (SLOTS - 1);
+    const { places } = this;
+    const known = this.slots[slot];
+    if (
+      known &&
+      places[3 * slot] === i &&
+      places[3 * slot + 1] === j &&
+      places[3 * slot + 2] === k
+    ) {
+      return known;
+    }
     const key = ((i + SPAN / 2) * SPAN + j + SPAN / 2) * SPAN + k + SPAN / 2;
-    if (key === this.last) return this.lastNear!;
     let near = this.cells.get(key);
     if (!near) {
       const [x, y, z] = [i * CELL, j * CELL, k * CELL];
@@ -45,27 +65,35 @@ export class Neighbourhoods {
       near = this.gather(x - BEYOND, y - BEYOND, z - BEYOND, x + to, y + to, z + to);
       this.cells.set(key, near);
     }
-    this.last = key;
-    this.lastNear = near;
+    this.slots[slot] = near;
+    places[3 * slot] = i;
+    places[3 * slot + 1] = j;
+    places[3 * slot + 2] = k;
     return near;
   }
 
   private gather(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): Near {
-    const near: Near = { solids: [], movers: [], sensors: [] };
+    const solids: Collider[] = [];
+    const sensors: Collider[] = [];
     for (const index of this.grid.near(x0, y0, z0, x1, y1, z1)) {
       const collider = this.colliders[index];
       const { low, high } = collider;
       if (x1 < low[0] || x0 > high[0] || y1 < low[1] || y0 > high[1]) continue;
       if (z1 < low[2] || z0 > high[2]) continue;
-      if (collider.role !== 'solid') near.sensors.push(collider);
-      else {
-        near.solids.push(collider);
-        if (collider.mover >= 0) near.movers.push(collider);
-      }
+      (collider.role === 'solid' ? solids : sensors).push(collider);
     }
-    return near;
+    return {
+      solids: boxed(solids),
+      movers: boxed(solids.filter(({ mover }) => mover >= 0)),
+      sensors: boxed(sensors),
+    };
   }
 }
+
+const boxed = (list: readonly Collider[]): Boxed => ({
+  list,
+  boxes: Float64Array.from(list.flatMap(({ low, high }) => [...low, ...high])),
+});
 
 /** The colliders that may touch something within the box. */
 export const nearBox = (

@@ -1,4 +1,4 @@
-import { carriedAlong } from './collider';
+import { carriedAlong, type Collider } from './collider';
 import { liftOf } from './form';
 import { isAway } from './lock';
 import { shove } from './move';
@@ -6,7 +6,7 @@ import { poseMover } from './mover';
 import { nearBox } from './near';
 import type { Path } from './path';
 import { SKIN, type RunState } from './state';
-import { gapTo, isBefore } from './trace';
+import { gapTo, isBefore, isElsewhere } from './trace';
 import type { World } from './world';
 
 /** Overlap left after being pushed that counts as crushed, m. */
@@ -42,10 +42,30 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     s.z + radius,
   );
   let pusher = -1;
-  for (const c of movers) {
-    if (s.x + radius < c.low[0] || s.x - radius > c.high[0]) continue;
-    if (s.y + top < c.low[1] || s.y > c.high[1]) continue;
-    if (s.z + radius < c.low[2] || s.z - radius > c.high[2]) continue;
+  const outside = (boxes: Float64Array, b: number) =>
+    s.x + radius < boxes[b] ||
+    s.x - radius > boxes[b + 3] ||
+    s.y + top < boxes[b + 1] ||
+    s.y > boxes[b + 4] ||
+    s.z + radius < boxes[b + 2] ||
+    s.z - radius > boxes[b + 5];
+  const strayed = (c: Collider) =>
+    c.strays &&
+    isElsewhere(
+      world,
+      s,
+      c,
+      s.x - radius,
+      s.y,
+      s.z - radius,
+      s.x + radius,
+      s.y + top,
+      s.z + radius,
+    );
+  for (let i = 0; i < movers.list.length; i++) {
+    if (outside(movers.boxes, 6 * i)) continue;
+    const c = movers.list[i];
+    if (strayed(c)) continue;
     if (isAway(world, s, c)) continue;
     const m = poseMover(world.movers, s, c.mover);
     // One-way faces push only who was before them.
@@ -72,10 +92,10 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     pusher = c.index;
   }
   if (pusher < 0) return -1;
-  for (const c of solids) {
-    if (s.x + radius < c.low[0] || s.x - radius > c.high[0]) continue;
-    if (s.y + top < c.low[1] || s.y > c.high[1]) continue;
-    if (isAway(world, s, c) || c.oneWay) continue;
+  for (let i = 0; i < solids.list.length; i++) {
+    if (outside(solids.boxes, 6 * i)) continue;
+    const c = solids.list[i];
+    if (isAway(world, s, c) || c.oneWay || strayed(c)) continue;
     if (gapTo(world, s, body, c, s.x, s.y, s.z).distance < -CRUSH) return pusher;
   }
   return -1;

@@ -5,7 +5,7 @@ import { isAway } from './lock';
 import { nearBox } from './near';
 import type { Path } from './path';
 import type { RunState } from './state';
-import { gapTo, poseOf, sweepCollider } from './trace';
+import { gapTo, isElsewhere, poseOf, sweepCollider } from './trace';
 import type { World } from './world';
 
 /** A sensor met within a tick, the part of the tick's way after which, and whether it is still within. */
@@ -44,12 +44,12 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
   z1 += r;
   const { sensors } = nearBox(world, x0, y0, z0, x1, y1, z1);
   let found: Meeting[] | null = null;
-  for (let i = 0; i < sensors.length; i++) {
-    const c = sensors[i];
-    const { low, high } = c;
-    if (x1 < low[0] || x0 > high[0] || y1 < low[1] || y0 > high[1] || z1 < low[2] || z0 > high[2]) {
-      continue;
-    }
+  const { list, boxes } = sensors;
+  for (let i = 0, b = 0; i < list.length; i++, b += 6) {
+    if (x1 < boxes[b] || x0 > boxes[b + 3] || y1 < boxes[b + 1] || y0 > boxes[b + 4]) continue;
+    if (z1 < boxes[b + 2] || z0 > boxes[b + 5]) continue;
+    const c = list[i];
+    if (c.strays && isElsewhere(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
     if (isAway(world, s, c)) continue;
     const part = meets(world, s, c, path);
     if (part >= 0) (found ??= []).push({ collider: c, part });

@@ -193,6 +193,8 @@ export function restoreThings(s: RunState): void {
   s.moverAt.set(kept.moverAt);
   if (kept.bodies && kept.drives) {
     s.bodies = kept.bodies.copy();
+    // A list of its own: poses are kept by which list they came from.
+    s.drives = s.drives.slice();
     s.bodies.takeBack(s.drives, kept.drives);
   }
   s.links.set(

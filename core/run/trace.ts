@@ -68,19 +68,36 @@ export function traceBody(
   out.t = 1;
   out.top = -1;
   out.collider = -1;
-  for (let i = 0; i < solids.length; i++) {
-    const c = solids[i];
-    const { low, high } = c;
-    if (x1 < low[0] || x0 > high[0] || y1 < low[1] || y0 > high[1] || z1 < low[2] || z0 > high[2]) {
-      continue;
-    }
+  const { list, boxes } = solids;
+  for (let i = 0, b = 0; i < list.length; i++, b += 6) {
+    if (x1 < boxes[b] || x0 > boxes[b + 3] || y1 < boxes[b + 1] || y0 > boxes[b + 4]) continue;
+    if (z1 < boxes[b + 2] || z0 > boxes[b + 5]) continue;
+    const c = list[i];
     if (c.index === skip || c.piece === own) continue;
+    if (c.strays && isElsewhere(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
     if (isAway(world, s, c)) continue;
     if (c.oneWay) {
       if (traceOneWay(world, s, body, c, x, y, z, dx, dy, dz, out)) out.collider = c.index;
     } else if (sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, out)) out.collider = c.index;
   }
   return out.collider >= 0;
+}
+
+/** Whether a collider of something loose, which may come to be anywhere, is not within a box now. */
+export function isElsewhere(
+  world: World,
+  s: RunState,
+  c: Collider,
+  x0: number,
+  y0: number,
+  z0: number,
+  x1: number,
+  y1: number,
+  z1: number,
+): boolean {
+  const box = poseMover(world.movers, s, c.mover).about!;
+  if (x1 < box[0] || x0 > box[3] || y1 < box[1] || y0 > box[4]) return true;
+  return z1 < box[2] || z0 > box[5];
 }
 
 /** Sweeps a body against one collider as it stands at the state's tick. */

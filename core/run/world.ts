@@ -14,7 +14,7 @@ import type { Collider, Hurt, OneWay } from './collider';
 import { Bodies, formBounds, type Rounded } from './form';
 import { Grid } from './grid';
 import { lockOf, type Lock } from './lock';
-import { moversOf, reachOf, type Mover } from './mover';
+import { moversOf, reachOf, reachOut, type Mover } from './mover';
 import { Neighbourhoods } from './near';
 import { runnerOf, type Runner } from './runner';
 import { throwingOf, USUAL_MOST, type Throwing } from './throwing';
@@ -164,6 +164,7 @@ export function buildWorld(course: Course): World {
         oneWay: piece.oneWay && shape.role === 'solid' ? oneWayOf(piece, form) : null,
         lock: pieceLocks[index],
         mover,
+        strays: mover >= 0 && movers.list[mover].loose,
         low: low.map((v) => v - MARGIN) as unknown as Vec3,
         high: high.map((v) => v + MARGIN) as unknown as Vec3,
         bodies: new Bodies(form),
@@ -181,6 +182,10 @@ export function buildWorld(course: Course): World {
     if (shapes.some(({ role }) => role === 'pickup')) pickups.push(index);
     if (shapes.some(({ role }) => role === 'portal')) portals.push(index);
   });
+
+  for (const { form, mover, strays } of colliders) {
+    if (strays) reachOut(movers.list[mover], formBounds(form), MARGIN);
+  }
 
   const runner = runnerOf(course.runner);
   const links = course.links ?? [];
