@@ -25,6 +25,7 @@ export * from './paint';
 export * from './kit';
 export * from './rules';
 export * from './tuning';
+export * from './purpose';
 export * from './links';
 export * from './shapes';
 export * from './sketch';

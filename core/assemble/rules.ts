@@ -7,6 +7,7 @@ export type RunnerDial =
   | 'acceleration'
   | 'jumpHeight'
   | 'grip'
+  | 'mass'
   | 'bounce'
   | 'brake'
   | 'turnRadius'

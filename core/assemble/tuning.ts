@@ -10,8 +10,8 @@ import {
   type Thrower,
 } from '../course';
 import { add, rotate, sub, transpose, type Vec3 } from '../geometry';
-import { wayPoints } from '../motion';
-import { turnOf } from '../pieces';
+import { inTempo, isDriven, periodOf, toldMotion, wayPoints } from '../motion';
+import { familyOf, localGeometry, mayBeLoose, turnOf } from '../pieces';
 import { changePieces, tidy } from './place';
 
 /** What tuning sets of a piece. */
@@ -58,6 +58,32 @@ export function setTuned<K extends TunedKey>(
   });
 }
 
+/** Most loose pieces of a course: more would have its runs falter on a phone. */
+export const MOST_LOOSE = 100;
+
+/**
+ * Has the chosen pieces fall and be pushed, or stand firm.
+ * @throws RangeError in words when one of them cannot, or there would be too many
+ */
+export function setLoose(course: Course, choice: ReadonlySet<string>, loose: boolean): Course {
+  if (!loose) return setTuned(course, choice, 'loose', undefined);
+  const chosen = course.pieces.filter(({ id }) => choice.has(id));
+  const firm = chosen.find((piece) => !mayBeLoose(piece));
+  if (firm) {
+    const { label } = familyOf(firm.family);
+    throw new RangeError(
+      firm.motion || firm.attach || firm.thrower
+        ? `${firm.name ?? label} moves by itself, so it cannot be loose as well.`
+        : `${firm.name ?? label} cannot be loose.`,
+    );
+  }
+  const others = course.pieces.filter((piece) => piece.loose && !choice.has(piece.id)).length;
+  if (others + chosen.length > MOST_LOOSE) {
+    throw new RangeError(`A course has at most ${MOST_LOOSE} loose pieces.`);
+  }
+  return setTuned(course, choice, 'loose', true);
+}
+
 /** Each motion as it is when it is added. */
 export const NEW_MOTIONS: Readonly<Record<MotionKind, PieceMotion>> = {
   path: { kind: 'path', points: [[4, 0, 0]], speed: 2 },
@@ -83,6 +109,7 @@ export const MOST_MOTIONS = 3;
 export function addMotion(course: Course, choice: ReadonlySet<string>, kind: MotionKind): Course {
   for (const piece of course.pieces) {
     if (!choice.has(piece.id)) continue;
+    if (piece.loose) throw new RangeError('A loose piece falls and is pushed: it has no motion.');
     const has = piece.motion ?? [];
     if (has.length >= MOST_MOTIONS) throw new RangeError('A piece has at most three motions.');
     if (DRIVEN.includes(kind) && has.some((motion) => DRIVEN.includes(motion.kind))) {
@@ -219,3 +246,30 @@ export function setAllowance(
   const next = Object.keys(table).length > 0 ? { ...left, [which]: table } : left;
   return (Object.keys(next).length > 0 ? { ...rest, allowances: next } : rest) as Course;
 }
+
+/**
+ * Has a mover be earlier in all its motions, those of its family too, by some seconds; below 0 later.
+ * What follows the runner or chance has no phase.
+ */
+export const shiftPhase = (course: Course, id: string, seconds: number): Course =>
+  changePieces(course, new Set([id]), (piece) => {
+    const { tempo } = course;
+    const later = (phase: number, period: number) => {
+      const next = phase + seconds / period;
+      return tidy(next - Math.floor(next));
+    };
+    piece.motion = piece.motion?.map((told) => {
+      if (isDriven(told)) return told;
+      const { phase: was, ...rest } = told as typeof told & { phase?: number };
+      const phase = later(was ?? 0, periodOf(inTempo(toldMotion(told), tempo)));
+      return (phase === 0 ? rest : { ...rest, phase }) as PieceMotion;
+    });
+    if (!piece.motion) delete piece.motion;
+    const family = familyOf(piece.family);
+    const own = localGeometry(piece as Piece).motion;
+    if (own && family.params.some(({ key }) => key === 'phase')) {
+      const was = Number(piece.params?.phase ?? 0);
+      const phase = later(was, periodOf(inTempo(own, tempo)));
+      piece.params = { ...piece.params, phase };
+    }
+  });

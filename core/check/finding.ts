@@ -34,6 +34,7 @@ export type Rule =
   | 'heavy'
   | 'path'
   | 'range'
+  | 'loose'
   | 'attach'
   | 'thrower'
   | 'link'

@@ -1,7 +1,7 @@
-import { CUES_OF_PIECES, EFFECTS_ON_PIECES, pathPlaces } from '../assemble';
+import { CUES_OF_PIECES, EFFECTS_ON_PIECES, MOST_LOOSE, pathPlaces } from '../assemble';
 import { BOUNDS, type Course, type Link } from '../course';
 import { distance } from '../geometry';
-import { contactShapes, differenceOf, findFamily } from '../pieces';
+import { contactShapes, differenceOf, findFamily, mayBeLoose } from '../pieces';
 import { about, type Check, type Finding } from './finding';
 
 // What tuning can get wrong: motions that go nowhere, links without an end, shapes unlike their pictures.
@@ -83,6 +83,28 @@ const attached: Check = ({ pieces }) => {
         ]
       : [],
   );
+};
+
+/** What is loose can fall, and there are not so many that a run falters. */
+const looseOnes: Check = (course) => {
+  const loose = course.pieces.filter((piece) => piece.loose);
+  const fix = (id: string) => ({
+    label: 'Fix it in its place',
+    edit: { do: 'untune' as const, id, key: 'loose' as const },
+  });
+  const wrong = loose.flatMap((piece): Finding[] => {
+    if (!mayBeLoose(piece)) {
+      const words = 'It is loose and moves by itself or acts: it stays as if it were not loose.';
+      return [about(piece, 'loose', 'notice', words, fix(piece.id))];
+    }
+    if (contactShapes(course, piece).length > 0) return [];
+    return [
+      about(piece, 'loose', 'notice', 'It is loose and nothing of it touches.', fix(piece.id)),
+    ];
+  });
+  if (loose.length <= MOST_LOOSE) return wrong;
+  const words = `There are ${loose.length} loose pieces; more than ${MOST_LOOSE} slow a run down.`;
+  return [...wrong, about(loose[0], 'loose', 'notice', words)];
 };
 
 /** Throwers send out something that is no thrower, of a family there is. */
@@ -220,6 +242,7 @@ export const TUNED: readonly Check[] = [
   ranges,
   wakesByTouch,
   attached,
+  looseOnes,
   throwers,
   links,
   loops,

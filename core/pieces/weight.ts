@@ -37,8 +37,9 @@ export const massOf = (
   densityOf(piece) *
   contactShapes(course, piece).reduce((sum, { form }) => sum + formVolume(form), 0);
 
-/** Whether a piece may fall and be pushed: it is solid or hurts, and nothing within it moves by itself. */
+/** Whether a piece may fall and be pushed: it is solid or hurts, and nothing of it moves by itself. */
 export function mayBeLoose(piece: Piece): boolean {
+  if (piece.role === 'pickup' || piece.motion || piece.attach || piece.thrower) return false;
   const { shapes, motion } = localGeometry(piece);
   const open = shapes.every(({ role, lock }) => (role === 'solid' || role === 'hazard') && !lock);
   return shapes.length > 0 && open && !motion;

@@ -9,6 +9,8 @@ export * from './begin';
 export * from './event';
 export * from './look';
 export * from './lively';
+export * from './dry';
+export * from './travel';
 export * from './throwing';
 export * from './tick';
 export { FIELD_SIZE, F } from './field';

@@ -128,6 +128,16 @@ function mayAct(s: RunState, { once, rest }: Link, i: number): boolean {
   return !once && s.tick - s.links[at + LAST] >= Math.round((rest ?? 0) * 120);
 }
 
+/** Has a link act at a tick, whatever it waits for. */
+export function dueAt(s: RunState, link: number, tick: number): void {
+  s.links[link * LINK_SIZE + DUE] = tick;
+}
+
+/** Has pieces be as if the runner had just left them. */
+export function leave(s: RunState, pieces: readonly number[]): void {
+  for (const piece of pieces) s.touched[piece] = s.tick - LEFT_TICKS;
+}
+
 /** Whether a link's cue was given. Only the first round hears of anything but what broke. */
 function cued(
   world: World,

@@ -42,6 +42,14 @@ export const runPosing = (world: World, s: RunState): Posing =>
     s,
   );
 
+/** What arrives is shown where it comes to, and what drifts by its usual speed. */
+export function setUsualDrives(list: readonly Mover[], drives: Float64Array): void {
+  for (const { driven, drive } of list) {
+    if (driven?.kind === 'arrive') drives.fill(1, drive, drive + 6);
+    if (driven?.kind === 'drift') drives.set([...driven.velocity, ...driven.velocity], drive);
+  }
+}
+
 /** A course's motions played by themselves, everything awake from the start. */
 export class Playing {
   private readonly clocks: { tick: number } & Omit<Clocks, 'tick'>;
@@ -55,13 +63,7 @@ export class Playing {
       moverAt: new Int32Array(list.length).fill(-1),
       drives: new Float64Array(drives),
     };
-    for (const { driven, drive } of list) {
-      // What arrives is shown where it comes to, and what drifts by its usual speed.
-      if (driven?.kind === 'arrive') this.clocks.drives.fill(1, drive, drive + 6);
-      if (driven?.kind === 'drift') {
-        this.clocks.drives.set([...driven.velocity, ...driven.velocity], drive);
-      }
-    }
+    setUsualDrives(list, this.clocks.drives);
     layLoose(list, this.clocks.drives);
     const places = new Map(course.pieces.map(({ id }, i) => [id, i]));
     this.posing = posingBy(list, whole, part, places, this.clocks);

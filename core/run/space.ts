@@ -17,6 +17,9 @@ import type { World } from './world';
 
 const FRICTION = 0.6;
 const BOUNCE = 0.1;
+/** Parts of its speed and its turning that a body loses in a second: what rolls comes to rest. */
+const DRAG = 0.05;
+const ROLLING_DRAG = 0.6;
 
 /** Handles of what a space holds: the same in every copy of it. */
 export interface Handles {
@@ -41,7 +44,9 @@ export function layOut(world: World, s: RunState): { space: Space; handles: Hand
   const loose = world.loose.map(({ at }) => {
     const desc = RigidBodyDesc.dynamic()
       .setTranslation(...at)
-      .setCcdEnabled(true);
+      .setCcdEnabled(true)
+      .setLinearDamping(DRAG)
+      .setAngularDamping(ROLLING_DRAG);
     if (flat) desc.enabledTranslations(true, true, false).enabledRotations(false, false, true);
     return space.createRigidBody(desc);
   });

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace } from '@/core/course';
+import { setKind } from '@/core/assemble';
 import { expectationOf, intendedWay } from '@/core/route';
 import { DEFAULT_HOLD, DEFAULT_LAPS, tideLine } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '../parts';
-import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { useLay } from './layStore';
+import { reshape } from './reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
 import { VersionsSheet } from './VersionsSheet';
@@ -50,7 +51,7 @@ export function PlanPanel() {
         label="Kind"
         value={course.kind}
         options={KINDS}
-        onChange={(kind) => edit((before) => ofKind(before, kind))}
+        onChange={(kind) => reshape((before) => setKind(before, kind))}
       />
       <Words as="small" tint="slate">
         {KIND_RULES[course.kind]}
@@ -79,7 +80,7 @@ export function PlanPanel() {
         label="Space"
         value={course.space}
         options={SPACES}
-        onChange={(space) => set({ space })}
+        onChange={(space) => reshape((before) => ({ ...before, space }))}
       />
       <Expected />
       <SketchPanel />
@@ -130,15 +131,6 @@ const KIND_RULES: Record<CourseKind, string> = {
   hold: 'The run ends after so long within reach of the lantern.',
   strokes: 'The run ends at the lantern; every jump is a stroke.',
 };
-
-/** A course of another kind, with what that kind usually needs; its pieces stay. */
-function ofKind(course: Course, kind: CourseKind): Course {
-  const { laps: _, hold: __, ...rest } = course;
-  // Rounds are run over a plan, so they roam free unless a stage is already built for the side.
-  const space = kind === 'laps' && course.pieces.length < 6 ? 'free' : course.space;
-  if (space !== course.space) useView.getState().setMode('above');
-  return { ...rest, kind, space } as Course;
-}
 
 const WAYS = { track: 'along the track', sketch: 'along the sketch', marks: 'from mark to mark' };
 

@@ -1,10 +1,17 @@
 import { View } from 'react-native';
 import { RUNNERS, type Course, type RunnerKind, type RunnerSettings } from '@/core/course';
-import { setRunner, setRunnerSetting, type RunnerDial } from '@/core/assemble';
-import { DEFAULT_GRAVITY, RUNNER_DEFAULTS, RUNNER_PRESETS, SECONDS_TO_TOP_SPEED } from '@/core/run';
+import { chooseRunner, setRunner, setRunnerSetting, type RunnerDial } from '@/core/assemble';
+import {
+  DEFAULT_GRAVITY,
+  hasLoose,
+  RUNNER_DEFAULTS,
+  RUNNER_PRESETS,
+  SECONDS_TO_TOP_SPEED,
+} from '@/core/run';
 import { Chip, Choices, NumberField, Words } from '../parts';
 import { useCourse } from '../state/courseStore';
 import { SPACE } from '../theme';
+import { reshape } from './reshape';
 
 export const RUNNER_WORDS: Record<RunnerKind, { label: string; hint: string }> = {
   hopper: { label: 'Hopper', hint: 'A pebble on two legs: runs, jumps and steps up.' },
@@ -24,6 +31,7 @@ const DIALS: Record<RunnerKind, readonly Dial[]> = {
     { key: 'topSpeed', label: 'Top speed', unit: 'm/s', step: 0.5 },
     { key: 'acceleration', label: 'Change of speed', unit: 'm/s²', step: 1 },
     { key: 'jumpHeight', label: 'Jump height', unit: 'm', step: 0.1 },
+    { key: 'mass', label: 'Weight', unit: 'kg', step: 10 },
   ],
   roller: [
     { key: 'topSpeed', label: 'Pushed up to', unit: 'm/s', step: 0.5 },
@@ -31,6 +39,7 @@ const DIALS: Record<RunnerKind, readonly Dial[]> = {
     { key: 'grip', label: 'Hold', unit: '', step: 0.05 },
     { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
     { key: 'friction', label: 'Rolling friction', unit: '', step: 0.005 },
+    { key: 'mass', label: 'Weight', unit: 'kg', step: 10 },
   ],
   cart: [
     { key: 'topSpeed', label: 'Top speed', unit: 'm/s', step: 0.5 },
@@ -39,8 +48,10 @@ const DIALS: Record<RunnerKind, readonly Dial[]> = {
     { key: 'grip', label: 'Sideways hold', unit: '', step: 0.05 },
     { key: 'turnRadius', label: 'Circle at full lock', unit: 'm', step: 0.25 },
     { key: 'air', label: 'Steering in the air', unit: '', step: 0.05 },
+    { key: 'mass', label: 'Weight', unit: 'kg', step: 10 },
   ],
   flick: [
+    { key: 'mass', label: 'Weight', unit: 'kg', step: 5 },
     { key: 'strength', label: 'Hardest stroke', unit: 'm/s', step: 0.5 },
     { key: 'friction', label: 'Friction', unit: '', step: 0.01 },
     { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
@@ -69,7 +80,7 @@ export function RunnerOptions() {
         label="Runner"
         value={kind}
         options={RUNNERS.map((value) => ({ value, label: RUNNER_WORDS[value].label }))}
-        onChange={(value) => change((now) => setRunner(now, { kind: value }))}
+        onChange={(value) => reshape((now) => chooseRunner(now, value))}
       />
       <Words as="small" tint="slate">
         {RUNNER_WORDS[kind].hint}
@@ -86,19 +97,24 @@ export function RunnerOptions() {
         ))}
       </View>
       <View>
-        {DIALS[kind].map(({ key, label, unit, step }) => (
-          <NumberField
-            key={key}
-            label={label}
-            unit={unit}
-            step={step}
-            value={settings[key] ?? usual(kind, key)}
-            testID={`runner-${key}`}
-            onChange={(value) =>
-              change((now) => setRunnerSetting(now, key, value, usual(kind, key)), `runner ${key}`)
-            }
-          />
-        ))}
+        {DIALS[kind]
+          .filter(({ key }) => key !== 'mass' || hasLoose(course))
+          .map(({ key, label, unit, step }) => (
+            <NumberField
+              key={key}
+              label={label}
+              unit={unit}
+              step={step}
+              value={settings[key] ?? usual(kind, key)}
+              testID={`runner-${key}`}
+              onChange={(value) =>
+                change(
+                  (now) => setRunnerSetting(now, key, value, usual(kind, key)),
+                  `runner ${key}`,
+                )
+              }
+            />
+          ))}
         <NumberField
           label="Gravity"
           unit="m/s²"

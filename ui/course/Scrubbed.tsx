@@ -1,19 +1,21 @@
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
 import type { Course } from '@/core/course';
-import { Playing } from '@/core/run';
+import { DryRun, Playing } from '@/core/run';
 import { restingMoment, type Moment } from '../scene';
-import { SCRUB_SECONDS } from './tune/scrub';
+import { dryRunOf } from './tune/dry';
+import { scrubSeconds } from './tune/scrub';
 import { useTune } from './tune/tuneStore';
 
 /** Brings the scene's moment to a time of what is played, or to rest. */
-function show(moment: Moment, play: Playing | null, seconds: number): void {
+function show(moment: Moment, play: Playing | DryRun | null, seconds: number): void {
   if (!play) {
     Object.assign(moment, restingMoment());
     return;
   }
   play.to(seconds * 120);
-  Object.assign(moment, { tick: seconds * 120, posing: play.posing });
+  const gone = play instanceof DryRun ? play.gone() : new Set();
+  Object.assign(moment, { tick: seconds * 120, posing: play.posing, gone });
 }
 
 /** Plays the course's motions into the scene while it is being tuned; at rest otherwise. */
@@ -22,12 +24,21 @@ export function Scrubbed({ course, moment }: { course: Course; moment: RefObject
   const playing = useTune((s) => s.playing);
   const invalidate = useThree((s) => s.invalidate);
   const moving = at > 0 || playing;
-  const { pieces, tempo } = course;
+  const tried = useTune((s) => s.tried);
+  const { pieces, tempo, links } = course;
   // Made when something is to be played, and anew when what moves changes.
   const play = useMemo(
-    () => (moving ? new Playing({ ...course, pieces, tempo }) : null),
+    () => {
+      if (!moving) return null;
+      return links?.length ? dryRunOf(course, tried) : new Playing(course);
+    },
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [moving, pieces, tempo],
+    [moving, pieces, tempo, links, tried],
+  );
+  const length = useMemo(
+    () => scrubSeconds(course),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [pieces, tempo, links],
   );
   useEffect(() => {
     show(moment.current, play, at);
@@ -36,7 +47,7 @@ export function Scrubbed({ course, moment }: { course: Course; moment: RefObject
   useFrame((_, delta) => {
     if (!playing) return;
     const { at: now, speed, set } = useTune.getState();
-    set({ at: (now + Math.min(delta, 0.1) * speed) % SCRUB_SECONDS });
+    set({ at: (now + Math.min(delta, 0.1) * speed) % length });
     invalidate();
   });
   return null;

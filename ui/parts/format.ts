@@ -17,3 +17,7 @@ export const ago = (ms: number): string =>
   Date.now() - ms < 60_000 ? 'just now' : `${formatDistanceToNowStrict(ms)} ago`;
 
 export const metres = (m: number): string => `${Math.round(m)} m`;
+
+/** A weight in kilograms, or tonnes past a thousand. */
+export const weightText = (kg: number): string =>
+  kg < 995 ? `${kg < 10 ? kg.toFixed(1) : Math.round(kg)} kg` : `${(kg / 1000).toFixed(1)} t`;

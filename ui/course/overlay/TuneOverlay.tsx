@@ -11,6 +11,7 @@ import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { DAY } from '../../theme';
 import { feltMark } from '../tools/tuneTools';
+import { useFirings } from '../tune/dry';
 import { useTune } from '../tune/tuneStore';
 import { CameraFrame } from './CameraFrame';
 
@@ -325,6 +326,7 @@ function Links({
   open: string | null;
   see: See;
 }) {
+  const { lit } = useFirings();
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
   const middle = (id: string): Pixel | null => {
     const piece = byId.get(id);
@@ -345,15 +347,13 @@ function Links({
               const [a, b] = [middle(from), middle(to)];
               if (!a || !b) return null;
               const bend = Math.min(90, Math.hypot(b[0] - a[0], b[1] - a[1]) * 0.35);
-              const on = strong(link);
+              const acts = lit.has(link.id);
+              const on = acts || strong(link);
+              const curve = `M${a[0]},${a[1]}Q${(a[0] + b[0]) / 2},${(a[1] + b[1]) / 2 - bend} ${b[0]},${b[1]}`;
               return (
                 <G key={`${link.id} ${from} ${e} ${to}`} opacity={on ? 1 : 0.55}>
-                  <Path
-                    d={`M${a[0]},${a[1]}Q${(a[0] + b[0]) / 2},${(a[1] + b[1]) / 2 - bend} ${b[0]},${b[1]}`}
-                    stroke={DAY.ink}
-                    strokeWidth={on ? 2.5 : 1.5}
-                    fill="none"
-                  />
+                  {acts && <Path d={curve} stroke={DAY.lichen} strokeWidth={9} fill="none" />}
+                  <Path d={curve} stroke={DAY.ink} strokeWidth={on ? 2.5 : 1.5} fill="none" />
                   <Circle
                     cx={b[0]}
                     cy={b[1]}

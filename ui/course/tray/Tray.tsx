@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { endIndex } from '@/core/assemble';
+import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
 import { Chip, Field, IconButton, tell, Words } from '../../parts';
 import { useView } from '../../scene';
@@ -45,13 +45,15 @@ function useShelf(words: string | null, shelf: Shelf) {
 
 function Shelves({ shelf, onChoose }: { shelf: Shelf; onChoose: (shelf: Shelf) => void }) {
   const hasEnd = useCourse((s) => endIndex(s.course).open().length > 0);
+  const kind = useCourse((s) => s.course.kind);
+  const runner = useCourse((s) => s.course.runner);
   const chip = (id: Shelf, label: string) => (
     <Chip key={id} role="tab" label={label} on={id === shelf} onPress={() => onChoose(id)} />
   );
   return (
     <>
       {hasEnd && chip('fits', 'Fits here')}
-      {GROUPS.map(({ id, label }) => chip(id, label))}
+      {groupOrder({ kind, runner }).map((id) => chip(id, GROUPS.find((g) => g.id === id)!.label))}
       {chip('recent', 'Used last')}
       {chip('favourite', 'Favourites')}
     </>
@@ -92,7 +94,7 @@ function Cards({ families, none }: { families: readonly Family[]; none: string }
 
 function PhoneTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
-  const [shelf, setShelf] = useState<Shelf>('floors');
+  const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
   const [words, setWords] = useState<string | null>(null);
   const { families, none } = useShelf(words, shelf);
   return (
@@ -159,7 +161,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
 }
 
 function WideTray({ pieces }: { pieces: boolean }) {
-  const [shelf, setShelf] = useState<Shelf>('floors');
+  const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
   const [words, setWords] = useState('');
   const { families, none } = useShelf(words, shelf);
   return (

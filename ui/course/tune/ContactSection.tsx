@@ -1,9 +1,22 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { allowanceOf, contactShapes, differenceOf, familyOf } from '@/core/pieces';
-import { setAllowance, setCollision, setFamilyCollision, setTuned } from '@/core/assemble';
-import { HURTS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
-import { Button, Chip, Choices, NumberField, Words } from '../../parts';
+import {
+  allowanceOf,
+  contactShapes,
+  differenceOf,
+  familyOf,
+  massOf,
+  mayBeLoose,
+} from '@/core/pieces';
+import {
+  setAllowance,
+  setCollision,
+  setFamilyCollision,
+  setLoose,
+  setTuned,
+} from '@/core/assemble';
+import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
+import { Button, Chip, Choices, NumberField, weightText, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Flow, Section } from './Section';
@@ -88,7 +101,8 @@ export function ContactSection({ piece }: { piece: Piece }) {
           />
         </View>
       )}
-      {solid && <OneWay piece={piece} />}
+      {(mayBeLoose(piece) || piece.loose) && <Body piece={piece} />}
+      {solid && !piece.loose && <OneWay piece={piece} />}
       {solid && <Breaking piece={piece} />}
       <Allowances piece={piece} />
       <Shape piece={piece} />
@@ -101,6 +115,31 @@ export function ContactSection({ piece }: { piece: Piece }) {
           onPress={() => set('absent', piece.absent ? undefined : true)}
         />
       </Flow>
+    </View>
+  );
+}
+
+/** Whether the chosen pieces stand firm, or fall and are pushed. */
+function Body({ piece }: { piece: Piece }) {
+  const { course, choice, edit } = useCourse();
+  const material = piece.look?.material ?? familyOf(piece.family).material;
+  const known = MATERIALS.find((name) => name === material) ?? 'timber';
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Choices
+        label="Body"
+        value={piece.loose ? 'loose' : 'fixed'}
+        options={[
+          { value: 'fixed', label: 'Stands firm' },
+          { value: 'loose', label: 'Loose: falls and is pushed' },
+        ]}
+        onChange={(value) => edit((now) => setLoose(now, choice, value === 'loose'))}
+      />
+      {piece.loose && (
+        <Words as="small" tint="slate" testID="loose-weight">
+          {`Weighs ${weightText(massOf(course, piece))}, being of ${known}.`}
+        </Words>
+      )}
     </View>
   );
 }

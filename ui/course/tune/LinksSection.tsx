@@ -26,6 +26,7 @@ import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Triple } from './MotionSection';
 import { Flow, Section } from './Section';
+import { useFirings } from './dry';
 import { useTune } from './tuneStore';
 import { CUE_WORDS, EFFECT_WORDS, linkWords, pieceName, SOUND_WORDS } from './words';
 
@@ -95,18 +96,21 @@ export function AllLinks() {
 
 function LinkRows({ links }: { links: readonly Link[] }) {
   const pieces = useCourse((s) => s.course.pieces);
+  const { lit } = useFirings();
   return (
     <View>
       {links.map((link) => (
         <Row
           key={link.id}
           label={linkWords(link, pieces)}
+          on={lit.has(link.id)}
           onPress={() => {
             openLink(link.id);
             follow(link, pieces);
           }}
         >
           <Words style={{ flex: 1, paddingVertical: SPACE.s }}>{linkWords(link, pieces)}</Words>
+          {lit.has(link.id) && <Words as="strong">Acts</Words>}
         </Row>
       ))}
     </View>
@@ -120,6 +124,13 @@ function follow({ cue, effects }: Link, pieces: readonly Piece[]): void {
   if (at) useView.getState().look({ target: [at[0], at[1] + 1, at[2]] });
 }
 
+/** Gives a link's cue by hand, a moment after the one that is shown, and plays on. */
+function tryLink(link: string): void {
+  const { at, tried, set } = useTune.getState();
+  const tick = Math.round(at * 120) + 12;
+  set({ tried: [...tried, { link, tick }], playing: true });
+}
+
 const DELAYS = [
   { key: 'delay', label: 'Delay', unit: 's', step: 0.25, usual: 0 },
   { key: 'chance', label: 'How likely', unit: '', step: 0.1, usual: 1 },
@@ -128,6 +139,7 @@ const DELAYS = [
 
 function LinkCard({ link }: { link: Link }) {
   const { course, edit } = useCourse();
+  const { lit } = useFirings();
   const { cue, effects } = link;
   const change = (to: Parameters<typeof changeLink>[2], merge?: string) =>
     edit((now) => changeLink(now, link.id, to), merge);
@@ -146,6 +158,10 @@ function LinkCard({ link }: { link: Link }) {
   return (
     <View style={{ gap: SPACE.m }} testID="link-card">
       <Words as="strong">{linkWords(link, course.pieces)}</Words>
+      <Flow>
+        <Button title="Try it now" icon="zap" testID="try-link" onPress={() => tryLink(link.id)} />
+        {lit.has(link.id) && <Words testID="link-acts">It acts.</Words>}
+      </Flow>
       <Choices
         label="When"
         value={cue.kind}

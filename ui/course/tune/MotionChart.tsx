@@ -1,15 +1,14 @@
 import { useMemo } from 'react';
-import { View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 import { line } from 'd3-shape';
 import { scaleLinear } from 'd3-scale';
-import { changeMotion } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { inTempo, isDriven, motionChart, placeMotion, toldMotion } from '@/core/motion';
 import { turnOf } from '@/core/pieces';
 import { Chip, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import { SPACE, useColours } from '../../theme';
+import { useColours } from '../../theme';
+import { PhaseRows } from './PhaseRows';
 import { Flow, Section } from './Section';
 import { useTune } from './tuneStore';
 
@@ -19,10 +18,9 @@ const HEIGHT = 96;
 /** Height and speed of the chosen mover over its period, with the scrubber's moment; and others' phases. */
 export function MotionChart({ piece }: { piece: Piece }) {
   const colours = useColours();
-  const { course, choice, edit } = useCourse();
+  const { tempo } = useCourse((s) => s.course);
   const at = useTune((s) => s.at);
   const onion = useTune((s) => s.onion);
-  const { tempo } = course;
   const chart = useMemo(() => {
     const motions = (piece.motion ?? []).flatMap((told) =>
       isDriven(told)
@@ -41,7 +39,6 @@ export function MotionChart({ piece }: { piece: Piece }) {
       .x((_, i) => x(i))
       .y(scaleLinear([from, Math.max(to, from + 0.01)], [HEIGHT - 6, 6]))([...values]) ?? '';
   const now = ((at % period) / period) * WIDTH;
-  const chosen = course.pieces.filter(({ id }) => choice.has(id) && id !== piece.id);
   return (
     <Section title="Over its period">
       <Svg
@@ -78,25 +75,8 @@ export function MotionChart({ piece }: { piece: Piece }) {
           on={onion}
           onPress={() => useTune.getState().set({ onion: !onion })}
         />
-        {chosen.length > 0 && (
-          <Chip
-            role="tab"
-            label="Bring the chosen into step"
-            on={false}
-            onPress={() =>
-              edit((course_) =>
-                changeMotion(course_, choice, 0, { phase: phaseOf(piece) || undefined }),
-              )
-            }
-          />
-        )}
       </Flow>
-      <View style={{ height: SPACE.xs }} />
+      <PhaseRows piece={piece} />
     </Section>
   );
 }
-
-const phaseOf = (piece: Piece): number => {
-  const [motion] = piece.motion ?? [];
-  return motion && 'phase' in motion ? Number(motion.phase ?? 0) : 0;
-};

@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { IconButton, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
-import { commonPeriod } from './scrub';
+import { useFirings } from './dry';
+import { scrubSeconds } from './scrub';
 import { Slider } from './Slider';
 import { useTune } from './tuneStore';
 
@@ -14,12 +15,13 @@ export function Scrubber() {
   const colours = useColours();
   const course = useCourse((s) => s.course);
   const { at, playing, speed, set } = useTune();
-  const { pieces, tempo } = course;
+  const { pieces, tempo, links } = course;
   const period = useMemo(
-    () => commonPeriod({ ...course, pieces, tempo }),
+    () => scrubSeconds({ ...course, pieces, tempo, links }),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [pieces, tempo],
+    [pieces, tempo, links],
   );
+  const { all } = useFirings();
   if (period === 0) return null;
   return (
     <View
@@ -41,6 +43,7 @@ export function Scrubber() {
         testID="scrub-play"
       />
       <View style={{ flex: 1 }}>
+        <Marks parts={all.map(({ tick }) => tick / 120 / period)} />
         <Slider
           label="Moment"
           value={(at % period) / period}
@@ -58,8 +61,39 @@ export function Scrubber() {
       <IconButton
         icon="rotate-ccw"
         label="Back to rest"
-        onPress={() => set({ at: 0, playing: false })}
+        onPress={() => set({ at: 0, playing: false, tried: [] })}
       />
+    </View>
+  );
+}
+
+/** Where along the slider links act. */
+function Marks({ parts }: { parts: readonly number[] }) {
+  const colours = useColours();
+  return (
+    <View
+      pointerEvents="none"
+      style={{ position: 'absolute', left: 11, right: 11, top: 4, height: 8 }}
+    >
+      {parts
+        .filter((part) => part <= 1)
+        .map((part, i) => (
+          <View
+            key={i}
+            testID="firing"
+            style={{
+              position: 'absolute',
+              left: `${part * 100}%`,
+              width: 8,
+              height: 8,
+              marginLeft: -4,
+              borderRadius: 4,
+              borderWidth: 1.5,
+              borderColor: colours.ink,
+              backgroundColor: colours.lichen,
+            }}
+          />
+        ))}
     </View>
   );
 }

@@ -5,6 +5,13 @@ import { periodOf } from '@/core/motion';
 /** Longest time the scrubber plays before it begins anew, s. */
 export const SCRUB_SECONDS = 60;
 
+/** Seconds that are played of a course with links: they may act at any time. */
+const LINKED_SECONDS = 30;
+
+/** Seconds the scrubber plays before it begins anew; 0 when there is nothing to play. */
+export const scrubSeconds = (course: Course): number =>
+  Math.max(commonPeriod(course), course.links?.length ? LINKED_SECONDS : 0);
+
 /** Seconds after which all of a course's motions stand as they began, or 60 when that is too long. */
 export function commonPeriod(course: Course): number {
   const periods = moversOf(course, course.pieces).list.flatMap(({ motions }) =>

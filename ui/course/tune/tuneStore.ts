@@ -1,3 +1,4 @@
+import type { Tried } from '@/core/run';
 import { create } from 'zustand';
 
 /** What the figures of a chosen piece are about. */
@@ -12,6 +13,10 @@ interface TuneState {
   readonly at: number;
   readonly playing: boolean;
   readonly speed: number;
+  /** Cues given by hand while the motion plays. */
+  readonly tried: readonly Tried[];
+  /** Movers whose phases are laid beside the chosen one's. */
+  readonly beside: readonly string[];
   /** Ghosts of the chosen mover all along its motion. */
   readonly onion: boolean;
   /** A path being drawn on the scene, and the point of it that is held. */
@@ -40,6 +45,8 @@ export const useTune = create<TuneState>()((set) => ({
   at: 0,
   playing: false,
   speed: 1,
+  tried: [],
+  beside: [],
   onion: false,
   drawingPath: false,
   pathPoint: null,
@@ -55,6 +62,7 @@ export const endTuning = (): void =>
   useTune.getState().set({
     playing: false,
     at: 0,
+    tried: [],
     drawingPath: false,
     pathPoint: null,
     picking: null,

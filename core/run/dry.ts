@@ -1,0 +1,102 @@
+import type { Course } from '../course';
+import { goneFrom } from './look';
+import { actOnLinks, dueAt, leave, nothingHappened, placesOf, type Happened } from './link';
+import { runPosing, setUsualDrives, type Posing } from './lively';
+import { startState } from './begin';
+import type { RunState } from './state';
+import { sayer } from './tell';
+import { buildWorld, type World } from './world';
+
+/** A cue that is given by hand in a dry run: of a link, at a tick. */
+export interface Tried {
+  readonly link: string;
+  readonly tick: number;
+}
+
+/** A link that acted, and when. */
+export type Firing = Tried;
+
+/** Longest that a dry run goes on, ticks: a minute. */
+const LONGEST = 60 * 120;
+
+/**
+ * A course's motions and links played without a runner: what the start, timers and beats bring about, and
+ * what follows from cues given by hand, by the run's own rules. Everything that sleeps is awake.
+ */
+export class DryRun {
+  readonly posing: Posing;
+  /** Every link that acts within a minute, in order. */
+  readonly firings: readonly Firing[];
+  private readonly world: World;
+  private readonly state: RunState;
+
+  /** @param tried cues given by hand, in any order */
+  constructor(
+    course: Course,
+    private readonly tried: readonly Tried[] = [],
+  ) {
+    // Links need no start; a run of the simulation does.
+    const start = course.pieces.some(({ family }) => family === 'start');
+    const more = start
+      ? []
+      : [{ id: '-', family: 'start', at: [0, 0, 0] as [number, number, number] }];
+    this.world = buildWorld({ ...course, pieces: [...course.pieces, ...more] });
+    this.state = this.begin();
+    const firings: Firing[] = [];
+    while (this.state.tick < LONGEST) {
+      this.step((link) => firings.push({ link, tick: this.state.tick }));
+    }
+    this.firings = firings;
+    this.posing = runPosing(this.world, this.state);
+    this.to(0);
+  }
+
+  /** Goes to a tick, at most a minute from the beginning. */
+  to(tick: number): void {
+    const goal = Math.min(LONGEST, Math.floor(tick));
+    if (goal < this.state.tick) Object.assign(this.state, this.begin());
+    while (this.state.tick < goal) this.step(() => {});
+  }
+
+  /** Ids of what links have taken away by now. */
+  gone(): ReadonlySet<string> {
+    return goneFrom(this.world, this.state);
+  }
+
+  private begin(): RunState {
+    const state = startState(this.world);
+    state.moverFrom.fill(0);
+    setUsualDrives(this.world.movers, state.drives);
+    return state;
+  }
+
+  private step(fired: (link: string) => void): void {
+    const { world, state } = this;
+    state.tick++;
+    const happened = nothingHappened();
+    for (const { link, tick } of this.tried) {
+      if (tick === state.tick) this.give(link, happened);
+    }
+    const say = sayer(world, state, (event) => {
+      if (event.kind === 'link' && event.text) fired(event.text);
+    });
+    actOnLinks(world, state, happened, say);
+    // Nobody runs: what would end a run, or take the runner back, ends nothing here.
+    state.finish = -1;
+    state.over = false;
+  }
+
+  /** Has happen what a link waits for. */
+  private give(id: string, happened: Happened): void {
+    const { world, state } = this;
+    const at = world.links.findIndex((link) => link.id === id);
+    if (at < 0) return;
+    const { cue, delay = 0 } = world.links[at];
+    const places = (cue.pieces ?? []).flatMap((piece) => placesOf(world).get(piece) ?? []);
+    if (cue.kind === 'touched') happened.touched.push(...places);
+    else if (cue.kind === 'broken') happened.broken.push(...places);
+    else if (cue.kind === 'checkpoint' && places.length > 0) happened.checkpoints.push(...places);
+    else if (cue.kind === 'left') leave(state, places);
+    else dueAt(state, at, state.tick + Math.round(delay * 120));
+  }
+}

@@ -1,0 +1,49 @@
+import { useMemo } from 'react';
+import type { Course } from '@/core/course';
+import { DryRun, type Firing, type Tried } from '@/core/run';
+import { useCourse } from '../../state/courseStore';
+import { useTune } from './tuneStore';
+
+let last: { course: Course; tried: readonly Tried[]; dry: DryRun } | null = null;
+
+/** The dry run of a course; the scene and the panels share one, as it takes a moment to make. */
+export function dryRunOf(course: Course, tried: readonly Tried[]): DryRun {
+  const same =
+    last?.course.pieces === course.pieces &&
+    last.course.links === course.links &&
+    last.course.tempo === course.tempo &&
+    last.tried === tried;
+  if (!same) last = { course, tried, dry: new DryRun(course, tried) };
+  return last!.dry;
+}
+
+/** Whether the moment that is shown is one of a dry run: the course has links and is being played. */
+export function useDryRun(): boolean {
+  const plays = useTune((s) => s.playing || s.at > 0);
+  const linked = useCourse((s) => (s.course.links ?? []).length > 0);
+  return plays && linked;
+}
+
+/** Seconds for which a link that acted is lit. */
+const LIT = 0.8;
+
+/** Every link that acts within the minute that is played, and those of them that are lit just now. */
+export function useFirings(): {
+  readonly all: readonly Firing[];
+  readonly lit: ReadonlySet<string>;
+} {
+  const dry = useDryRun();
+  const course = useCourse((s) => s.course);
+  const tried = useTune((s) => s.tried);
+  const at = useTune((s) => s.at);
+  const { pieces, links, tempo } = course;
+  const all = useMemo(
+    () => (dry ? dryRunOf(course, tried).firings : []),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [dry, pieces, links, tempo, tried],
+  );
+  const names = all
+    .filter(({ tick }) => tick / 120 <= at && at < tick / 120 + LIT)
+    .map(({ link }) => link);
+  return { all, lit: new Set(names) };
+}
