@@ -4,6 +4,8 @@ import { ROUTES } from '../assemble/fit/routes.testing';
 import { emptyCourse, type Course } from '../course';
 import { DEMO_COURSES } from '../../demo/courses';
 import { fromShareCode, toShareCode } from '.';
+import { FAMILIES } from '../pieces';
+import { FAMILIES as NAMED } from './dictionary';
 import { packCourse, unpackCourse } from './packed';
 
 const back = (course: Course) => unpackCourse(packCourse(course));
@@ -21,9 +23,10 @@ test('any places, turns, names and ids come back, as fine as they are', () => {
   const angle = fc.integer({ min: 0, max: 7200 }).map((n) => n / 20);
   const piece = fc.record(
     {
-      family: fc.constantFrom('slab', 'bend', 'crate', 'straight', 'wall'),
+      family: fc.constantFrom('slab', 'bend', 'crate', 'straight', 'wall', 'none-such'),
       at: fc.tuple(number, number, number),
       turn: fc.tuple(angle, angle, angle),
+      size: fc.tuple(angle, fc.constantFrom(0.5, 1.0000000001, 3), angle),
       name: fc.string({ maxLength: 20 }),
       flip: fc.constant(true as const),
       params: fc.constant({ radius: 7.5 }),
@@ -76,4 +79,29 @@ test('groups and rings survive a code; bytes that are none are refused in words'
   const sketched: Course = { ...grouped, sketch: { points: [], picture } };
   expect(fromShareCode(toShareCode(sketched)).sketch).toEqual({ points: [] });
   expect(() => unpackCourse(new Uint8Array([1, 2, 3]))).toThrow();
+});
+
+test('every family is named in a code by its place, and none twice', () => {
+  expect(new Set(NAMED).size).toBe(NAMED.length);
+  for (const { id } of FAMILIES) expect(NAMED).toContain(id);
+});
+
+test('sizes are told by what of them is not as the last of their family had it', () => {
+  const row = (height: (i: number) => number) =>
+    layPieces(
+      emptyCourse('Row'),
+      Array.from({ length: 40 }, (_, i): PieceInHand => ({
+        family: 'block',
+        at: [i * 7, 0, 0],
+        size: [5.31 + i / 100, height(i), 2.4],
+      })),
+    );
+  const [level, rough] = [row(() => 3.2), row((i) => 3 + (i * 37) / 1000)];
+  expect(packCourse(level).length).toBeLessThan(packCourse(rough).length - 40);
+});
+
+test('the demo courses take at most fourteen characters a piece', () => {
+  const length = DEMO_COURSES.reduce((sum, { course }) => sum + toShareCode(course).length, 0);
+  const count = DEMO_COURSES.reduce((sum, { course }) => sum + course.pieces.length, 0);
+  expect(length / count).toBeLessThanOrEqual(14);
 });

@@ -10,6 +10,7 @@ import {
 } from '../course';
 import { findFamily, localGeometry } from '../pieces';
 import { DICTIONARY } from './dictionary';
+import { FORM_COLUMNS, packForms, unpackForms } from './forms';
 import { guessPlace, UNIT, type Place } from './guess';
 import { numberCost, readNumber, writeNumber, type Reader } from './numbers';
 
@@ -32,7 +33,17 @@ const TILTED = 64;
  * Of each piece its form (0 for the next new one, or how many others were used since, and one), how its
  * place is told, and by how much its number skips ahead; then the numbers the places take.
  */
-const COLUMNS = ['form', 'told', 'skip', 'x', 'y', 'z', 'heading', 'tilt'] as const;
+const COLUMNS = [
+  ...FORM_COLUMNS,
+  'form',
+  'told',
+  'skip',
+  'x',
+  'y',
+  'z',
+  'heading',
+  'tilt',
+] as const;
 type Columns = Record<(typeof COLUMNS)[number], number[]>;
 
 const SHARED_WORDS = strToU8(DICTIONARY);
@@ -83,11 +94,15 @@ export function packCourse(course: Course): Uint8Array {
     if (Object.keys(kept).length > 0) own[i] = kept;
     last = piece;
   });
+  const rests = packForms(
+    forms.map((text) => JSON.parse(text)),
+    columns,
+  );
   const head = strToU8(
     canonicalJson({
       ...rest,
       ...(usual ? {} : { format, version }),
-      forms: forms.map((text) => JSON.parse(text)),
+      rests,
       ...(Object.keys(own).length > 0 ? { own } : {}),
     }),
   );
@@ -122,10 +137,11 @@ export function unpackCourse(packed: Uint8Array): unknown {
     ]),
   ) as Columns;
   const {
-    forms,
+    rests,
     own = {},
     ...rest
-  } = JSON.parse(head) as { forms: object[]; own?: Record<string, object> };
+  } = JSON.parse(head) as { rests: object[]; own?: Record<string, object> };
+  const forms = unpackForms(rests, columns);
   const places: Place[] = [];
   const used: object[] = [];
   let last: Piece | undefined;
