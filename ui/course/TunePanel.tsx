@@ -32,6 +32,7 @@ import { ContactSection } from './tune/ContactSection';
 import { CourseRules } from './tune/CourseRules';
 import { AllLinks, PieceLinks } from './tune/LinksSection';
 import { MotionSection } from './tune/MotionSection';
+import { MOTION_WORDS } from './tune/words';
 import { endTuning, TUNE_TABS, useTune, type TuneTab } from './tune/tuneStore';
 
 const MATERIAL_NAMES: Record<Material, string> = {
@@ -284,7 +285,13 @@ function roleWords(id: string): string {
 /** What a piece of the list is, with its number where it has one. */
 function actsAs(piece: Piece): string {
   if (piece.family === 'cairn') return `Checkpoint ${cairnNumber(piece)}`;
-  const words = roleWords(piece.family);
+  const words = piece.loose
+    ? 'Loose: falls and is pushed'
+    : piece.thrower
+      ? `Sends out ${familyOf(piece.thrower.what).label.toLowerCase()}s`
+      : piece.motion
+        ? `Moves: ${piece.motion.map(({ kind }) => MOTION_WORDS[kind].toLowerCase()).join(', ')}`
+        : roleWords(piece.family);
   const leg = piece.params?.leg;
   return typeof leg === 'number' && leg > 1 ? `${words}, leg ${leg}` : words;
 }
@@ -297,6 +304,7 @@ export function PieceList() {
       (['hazards', 'movers', 'marks', 'regions'].includes(familyOf(piece.family).group) &&
         familyOf(piece.family).worth === undefined) ||
       piece.motion ||
+      piece.loose ||
       piece.thrower ||
       piece.role,
   );
