@@ -68,6 +68,10 @@ test('a link from a region says its words in the run and opens the goal', async 
   hands.eye = { target: [0, 1, 0], distance: 31, yaw: 0, pitch: 89.5 };
   await hands.tap([2.5, 2.4, -0.7]);
   await expect(page.getByTestId('link-card')).toContainText('open Lantern');
+  // Tried without a runner, it acts where it is tried.
+  await page.getByTestId('try-link').tap();
+  await expect(page.getByTestId('link-acts')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByTestId('firing')).toHaveCount(1);
   await run(page);
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, async () => {
     await expect(page.getByText('The lamp is lit', { exact: true }).last()).toBeVisible({
@@ -108,6 +112,25 @@ test('a role and a drawn shape are felt in the run', async ({ open }) => {
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () =>
     expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 }),
   );
+});
+
+test('a loose crate in the way is pushed along by a runner heavy enough', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Loose');
+  await page.getByText('Timber', { exact: true }).tap();
+  await page.getByTestId('family-crate').tap();
+  await hands.tap([0, 0, 0]);
+  await page.getByTestId('hand-done').tap();
+  await hands.tap([0, 0.5, 0]);
+  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
+  await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
+  await page.getByRole('radio', { name: 'Loose: falls and is pushed' }).tap();
+  await expect(page.getByTestId('loose-weight')).toContainText('600 kg, being of timber');
+  await page.getByTestId('phase-plan').tap();
+  await page.getByTestId('runner-mass').fill('2000');
+  await page.getByTestId('runner-mass').press('Enter');
+  await run(page);
+  // Standing firm it would stop the runner for good.
+  await hands.hold('run-pad', { x: 0.95, y: 0.5 }, () => finished(page));
 });
 
 test('the cart is driven and the flick stone struck by touch, each to the goal', async ({

@@ -31,7 +31,10 @@ export interface RunResult {
   readonly events: readonly RunEvent[];
   /** Foot places, x y z for each tick, the start first, m. */
   readonly path: Float64Array;
-  /** Hash of every place in the path: equal only if the run is the same bit for bit. */
+  /**
+   * Hash of every place in the path and of where what is driven or loose has got to: equal only if the run
+   * is the same bit for bit.
+   */
   readonly poses: string;
 }
 
@@ -108,14 +111,16 @@ export function summarise(
     })),
     events,
     path,
-    poses: poseHash(path),
+    poses: poseHash(path, state.drives),
   };
 }
 
 /** FNV-1a (Fowler, Noll and Vo, 1991) over the 64-bit patterns of the numbers, as hexadecimal. */
-export function poseHash(numbers: Float64Array): string {
-  const words = new Uint32Array(numbers.slice().buffer);
+export function poseHash(...lists: readonly Float64Array[]): string {
   let hash = 0x811c9dc5;
-  for (let i = 0; i < words.length; i++) hash = Math.imul(hash ^ words[i], 0x01000193) >>> 0;
+  for (const numbers of lists) {
+    const words = new Uint32Array(numbers.slice().buffer);
+    for (let i = 0; i < words.length; i++) hash = Math.imul(hash ^ words[i], 0x01000193) >>> 0;
+  }
   return hash.toString(16).padStart(8, '0');
 }

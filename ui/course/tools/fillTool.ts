@@ -7,29 +7,16 @@ import {
   pickPiece,
   rectangle,
 } from '@/core/assemble';
-import type { Course } from '@/core/course';
 import type { Vec2, Vec3 } from '@/core/geometry';
 import { familyOf } from '@/core/pieces';
 import { tell } from '../../parts';
 import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
+import { attempt } from '../attempt';
 import { useLay } from '../layStore';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
   onWorkPlane(rayAt(useView.getState(), x, y), { axis: 'y', value: useLay.getState().level });
-
-/** Makes an edit that may refuse in words. */
-export function attempt(change: (course: Course) => Course, merge?: string): boolean {
-  const { course, edit } = useCourse.getState();
-  try {
-    edit(change, merge);
-  } catch (problem) {
-    if (!(problem instanceof RangeError)) throw problem;
-    tell(problem.message);
-    return false;
-  }
-  return useCourse.getState().course !== course;
-}
 
 /** Height of the foot of floors whose top lies on the work plane. */
 export function floorLevel(): number {

@@ -5,7 +5,7 @@ import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { useLay } from '../layStore';
-import { attempt } from './fillTool';
+import { attempt } from '../attempt';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
   onWorkPlane(rayAt(useView.getState(), x, y), { axis: 'y', value: useLay.getState().level });

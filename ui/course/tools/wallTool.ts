@@ -10,11 +10,12 @@ import {
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { distance, type Vec3 } from '@/core/geometry';
-import { shortNumber, tell } from '../../parts';
+import { shortNumber } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 
 import { useLay } from '../layStore';
+import { attempt } from '../attempt';
 
 /** The place on the plane a pixel points at, on the grid; walls are drawn over the map. */
 function placeAt(x: number, y: number): Vec3 | null {
@@ -44,14 +45,9 @@ export function wallTool(): Tool {
   let from: Vec3 | null = null;
 
   const lay = (a: Vec3, b: Vec3) => {
-    const { edit, choose, choice } = useCourse.getState();
+    const { choose, choice } = useCourse.getState();
     if (choice.size > 0) choose([]);
-    try {
-      edit((course) => drawWall(course, [a, b], useLay.getState().wall));
-    } catch (problem) {
-      if (!(problem instanceof RangeError)) throw problem;
-      tell(problem.message);
-    }
+    attempt((course) => drawWall(course, [a, b], useLay.getState().wall));
   };
 
   return {

@@ -22,6 +22,7 @@ import { SPACE } from '../../theme';
 import { Flow, Section } from './Section';
 import { useTune } from './tuneStore';
 import { HURT_WORDS, ROLE_WORDS } from './words';
+import { attempt } from '../attempt';
 
 /** What of the chosen pieces touches, what touching does, and how kindly. */
 export function ContactSection({ piece }: { piece: Piece }) {
@@ -121,7 +122,7 @@ export function ContactSection({ piece }: { piece: Piece }) {
 
 /** Whether the chosen pieces stand firm, or fall and are pushed. */
 function Body({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice } = useCourse();
   const material = piece.look?.material ?? familyOf(piece.family).material;
   const known = MATERIALS.find((name) => name === material) ?? 'timber';
   return (
@@ -133,7 +134,7 @@ function Body({ piece }: { piece: Piece }) {
           { value: 'fixed', label: 'Stands firm' },
           { value: 'loose', label: 'Loose: falls and is pushed' },
         ]}
-        onChange={(value) => edit((now) => setLoose(now, choice, value === 'loose'))}
+        onChange={(value) => attempt((now) => setLoose(now, choice, value === 'loose'))}
       />
       {piece.loose && (
         <Words as="small" tint="slate" testID="loose-weight">

@@ -19,6 +19,7 @@ import { PosesOptions } from './PosesOptions';
 import { Flow, Section } from './Section';
 import { useTune } from './tuneStore';
 import { MOTION_WORDS, pieceName } from './words';
+import { attempt } from '../attempt';
 
 interface Dial {
   readonly key: string;
@@ -89,8 +90,8 @@ export function MotionSection({ piece }: { piece: Piece }) {
                 on={false}
                 label={MOTION_WORDS[kind]}
                 onPress={() => {
-                  edit((now) => addMotion(now, choice, kind));
-                  if (kind === 'path') useTune.getState().set({ drawingPath: true });
+                  const added = attempt((now) => addMotion(now, choice, kind));
+                  if (added && kind === 'path') useTune.getState().set({ drawingPath: true });
                 }}
               />
             ))}

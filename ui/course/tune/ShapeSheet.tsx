@@ -15,12 +15,13 @@ import {
 import type { DrawnShape, Piece, ShapePart } from '@/core/course';
 import { convexHull, type Vec2 } from '@/core/geometry';
 import { allowanceOf, contactShapes, familyOf, formOf, profileOf } from '@/core/pieces';
-import { Button, Chip, Choices, IconButton, NumberField, tell, Words } from '../../parts';
+import { Button, Chip, Choices, IconButton, NumberField, Words } from '../../parts';
 import { shapeSolid } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { Flow } from './Section';
 import { useTune } from './tuneStore';
+import { attempt } from '../attempt';
 
 /** The editor of a collision shape, over the whole screen: as large as there is room for. */
 export function ShapeSheet() {
@@ -55,14 +56,11 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
   const part = shape.parts[partIndex];
   const dent = part?.kind === 'outline' ? dentOf(part.points) : -1;
   const keep = () => {
-    try {
-      const next = setShape(course, piece, of, shape);
-      edit(() => next);
+    attempt((now) => {
+      const next = setShape(now, piece, of, shape);
       onClose();
-    } catch (problem) {
-      if (!(problem instanceof RangeError)) throw problem;
-      tell(problem.message);
-    }
+      return next;
+    });
   };
   const board = wide ? Math.min(width - 400, height - 40) : Math.min(width, height * 0.52);
   return (

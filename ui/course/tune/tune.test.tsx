@@ -1,9 +1,10 @@
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
-import { layPieces } from '@/core/assemble';
+import { addLink, layPieces, newEffect, setTuned } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
+import { Notes } from '../../parts';
 import { TunePanel } from '../TunePanel';
-import { commonPeriod } from './scrub';
+import { commonPeriod, scrubSeconds } from './scrub';
 import { endTuning, useTune } from './tuneStore';
 import { linkWords } from './words';
 
@@ -178,4 +179,75 @@ test('the scrubber plays one period of everything, or a minute', () => {
   expect(commonPeriod(moving())).toBe(0);
   expect(commonPeriod(moving(2, 3))).toBe(6);
   expect(commonPeriod(moving(7.1, 11.3))).toBe(60);
+});
+
+test('a mover is laid beside another and dragged into step with it', () => {
+  const course = layPieces(state().course, [
+    { family: 'lift', at: [0, 0, 6], name: 'Hoist', params: { period: 4 } },
+  ]);
+  state().edit(() => course);
+  state().edit((now) =>
+    setTuned(now, new Set(['p2']), 'motion', [{ kind: 'bob', height: 1, period: 2 }]),
+  );
+  render(<TunePanel />);
+  tab('Motion');
+  expect(screen.queryByLabelText('Phase of Chest')).toBeNull();
+  fireEvent.press(screen.getByTestId('phase-beside'));
+  act(() => useTune.getState().picking!.take('p5'));
+  const row = screen.getByTestId('phase-p5');
+  fireEvent(row, 'layout', { nativeEvent: { layout: { width: 320 } } });
+  const at = (pageX: number) => ({ nativeEvent: { pageX } });
+  fireEvent(row, 'responderGrant', at(100));
+  fireEvent(row, 'responderMove', at(140));
+  fireEvent(row, 'responderMove', at(180));
+  fireEvent(row, 'responderRelease', at(180));
+  // A quarter of the row of four seconds: a second later, three quarters of its round ahead.
+  expect(piece('p5').params!.phase).toBeCloseTo(0.75, 6);
+  act(() => state().undo());
+  expect(piece('p5').params!.phase).toBeUndefined();
+  tab('By itself');
+  expect(screen.queryByTestId('phase-p5')).toBeNull();
+});
+
+test('a piece is made loose, and what moves by itself is not', () => {
+  render(
+    <>
+      <TunePanel />
+      <Notes />
+    </>,
+  );
+  tab('Contact');
+  press('Loose: falls and is pushed');
+  expect(piece().loose).toBe(true);
+  expect(screen.getByTestId('loose-weight')).toHaveTextContent('Weighs 600 kg, being of timber.');
+  tab('Motion');
+  tab('Bob');
+  expect(piece().motion).toBeUndefined();
+  expect(screen.getByText('A loose piece falls and is pushed: it has no motion.')).toBeTruthy();
+
+  tab('Contact');
+  press('Stands firm');
+  expect(piece().loose).toBeUndefined();
+});
+
+test('links that act are lit while the motion plays, and tried by hand', () => {
+  state().edit(
+    (now) =>
+      addLink(now, { cue: { kind: 'timer', seconds: 4 }, effects: [newEffect('hide', ['p2'])] })
+        .course,
+  );
+  act(() => state().choose([]));
+  render(<TunePanel />);
+  tab('Links');
+  expect(scrubSeconds(state().course)).toBe(30);
+  expect(screen.queryByText('Acts')).toBeNull();
+  act(() => useTune.getState().set({ at: 4.2 }));
+  expect(screen.getByText('Acts')).toBeTruthy();
+  act(() => useTune.getState().set({ at: 6 }));
+  expect(screen.queryByText('Acts')).toBeNull();
+  act(() => useTune.getState().set({ link: 'l1' }));
+  fireEvent.press(screen.getByTestId('try-link'));
+  expect(useTune.getState()).toMatchObject({ playing: true, tried: [{ link: 'l1', tick: 732 }] });
+  act(() => useTune.getState().set({ at: 6.2 }));
+  expect(screen.getByTestId('link-acts')).toBeTruthy();
 });
