@@ -26,27 +26,103 @@ export interface Body {
   readonly radius: number;
 }
 
+/** How the corners of a sum hang together: the same for every turn that leaves each face facing up or down. */
+interface Topology {
+  /** The faces it was made of, and how they look; see looksOf. */
+  readonly faces: Polyhedron['faces'];
+  readonly looks: Int8Array;
+  readonly half: boolean;
+  readonly loops: Int32Array;
+  readonly starts: Int32Array;
+  readonly edges: Int32Array;
+  /** The edge at each place of `loops`. */
+  readonly loopEdges: Int32Array;
+  /** Two points for each upright face that the segment sweeps; these come after the solid's own. */
+  readonly swept: Int32Array;
+}
+
+const topologies = new WeakMap<Body, Topology>();
+
 /** A normal whose upward part is smaller than this stands for an upright face. */
 const UPRIGHT = 1e-9;
 
 /**
  * The sum of a convex polyhedron and an upright segment reaching `half` metres up and down.
  * @param radius rounding of the polyhedron itself, metres
+ * @param like the sum of the same polyhedron turned otherwise, which may save much of the work
  */
-export function hullBody(solid: Polyhedron, half: number, radius = 0): Body {
+export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Body): Body {
   const { points, faces } = solid;
-  const normals = faces.map((face) => faceNormal(solid, face));
+  const own = faces.map((face) => faceNormal(solid, face));
+  const looks = looksOf(solid, own);
+  const known = like && topologies.get(like);
+  const same =
+    known?.faces === faces &&
+    known.half === half > 0 &&
+    known.looks.length === looks.length &&
+    known.looks.every((look, k) => look === looks[k]);
+  const topology = same ? known : topologyOf(solid, half, looks);
+  const { loops, starts, edges, loopEdges, swept } = topology;
   // Corner 2v is corner v lowered by the segment, 2v + 1 the same raised.
   const corners = new Float64Array(points.length * 6);
-  points.forEach(([x, y, z], v) => corners.set([x, y - half, z, x, y + half, z], v * 6));
+  points.forEach(([x, y, z], v) => {
+    corners[6 * v] = corners[6 * v + 3] = x;
+    corners[6 * v + 1] = y - half;
+    corners[6 * v + 4] = y + half;
+    corners[6 * v + 2] = corners[6 * v + 5] = z;
+  });
+  const count = starts.length - 1;
+  const normals = new Float64Array(3 * count);
+  own.forEach((n, f) => normals.set(n, 3 * f));
+  for (let k = 0, f = faces.length; k < swept.length; k += 2, f++) {
+    const [a, b] = [points[swept[k]], points[swept[k + 1]]];
+    const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
+    const l = Math.sqrt(dx * dx + dz * dz);
+    // By chance upright in this turn: it hangs together otherwise.
+    if (l < 1e-12) return hullBody(solid, half, radius);
+    // Seen along a face that looks up, the outside lies to the right of its edge.
+    normals[3 * f] = -dz / l;
+    normals[3 * f + 2] = dx / l;
+  }
+  const offsets = new Float64Array(count);
+  const edgeTops = new Float64Array(edges.length / 2).fill(-1);
+  for (let f = 0; f < count; f++) {
+    const p = 3 * loops[starts[f]];
+    offsets[f] =
+      normals[3 * f] * corners[p] +
+      normals[3 * f + 1] * corners[p + 1] +
+      normals[3 * f + 2] * corners[p + 2];
+    for (let k = starts[f]; k < starts[f + 1]; k++) {
+      edgeTops[loopEdges[k]] = Math.max(edgeTops[loopEdges[k]], normals[3 * f + 1]);
+    }
+  }
+  const body: Body = { points: corners, normals, offsets, loops, starts, edges, edgeTops, radius };
+  topologies.set(body, topology);
+  return body;
+}
 
-  const sides = normals.map((n) => (n[1] > UPRIGHT ? 1 : n[1] < -UPRIGHT ? 0 : -1));
+/**
+ * All that the topology of a sum depends on: for each face whether it looks up (1), down (0) or is upright
+ * (-1), and then for each side of the upright ones whether it rises.
+ */
+function looksOf({ points, faces }: Polyhedron, normals: readonly Vec3[]): Int8Array {
+  const looks = normals.map((n): number => (n[1] > UPRIGHT ? 1 : n[1] < -UPRIGHT ? 0 : -1));
+  faces.forEach((face, f) => {
+    if (looks[f] >= 0) return;
+    face.forEach((a, i) => {
+      looks.push(points[face[(i + 1) % face.length]][1] > points[a][1] ? 1 : 0);
+    });
+  });
+  return Int8Array.from(looks);
+}
+
+function topologyOf({ points, faces }: Polyhedron, half: number, looks: Int8Array): Topology {
+  const sides = looks.subarray(0, faces.length);
   const across = neighbours(faces, points.length);
   const loops: number[][] = [];
-  const loopNormals: Vec3[] = [];
+  const swept: number[] = [];
   faces.forEach((face, f) => {
     const side = sides[f];
-    loopNormals.push(normals[f]);
     if (half === 0 || side >= 0) {
       loops.push(face.map((v) => 2 * v + Math.max(side, 0)));
       return;
@@ -61,16 +137,39 @@ export function hullBody(solid: Polyhedron, half: number, radius = 0): Body {
         const b = face[(i + 1) % face.length];
         if (sides[across.get(a * points.length + b)!] !== 0) return;
         const [dx, dz] = [points[b][0] - points[a][0], points[b][2] - points[a][2]];
-        const l = Math.sqrt(dx * dx + dz * dz);
         // An edge that is itself upright sweeps nothing.
-        if (l < 1e-12) return;
-        // Seen along a face that looks up, the outside lies to the right of its edge.
+        if (Math.sqrt(dx * dx + dz * dz) < 1e-12) return;
         loops.push([2 * a, 2 * b, 2 * b + 1, 2 * a + 1]);
-        loopNormals.push([-dz / l, 0, dx / l]);
+        swept.push(a, b);
       });
     });
   }
-  return pack(corners, loops, loopNormals, radius);
+  const edges: number[] = [];
+  const places = new Map<number, number>();
+  const loopEdges = loops.flatMap((loop) =>
+    loop.map((a, i) => {
+      const b = loop[(i + 1) % loop.length];
+      const key = Math.min(a, b) * 2 * points.length + Math.max(a, b);
+      let place = places.get(key);
+      if (place === undefined) {
+        place = edges.push(a, b) / 2 - 1;
+        places.set(key, place);
+      }
+      return place;
+    }),
+  );
+  const starts = new Int32Array(loops.length + 1);
+  loops.forEach((loop, f) => (starts[f + 1] = starts[f] + loop.length));
+  return {
+    faces,
+    looks,
+    half: half > 0,
+    loops: new Int32Array(loops.flat()),
+    starts,
+    edges: new Int32Array(edges),
+    loopEdges: new Int32Array(loopEdges),
+    swept: new Int32Array(swept),
+  };
 }
 
 /** A ball summed with an upright segment: one upright edge, rounded. */
@@ -116,41 +215,4 @@ function stretchedLoop(
   });
   if (loop[loop.length - 1] === loop[0]) loop.pop();
   return loop;
-}
-
-function pack(points: Float64Array, loops: number[][], normals: Vec3[], radius: number): Body {
-  const edges: number[] = [];
-  const tops = new Map<number, number>();
-  const count = points.length / 3;
-  loops.forEach((loop, f) =>
-    loop.forEach((a, i) => {
-      const b = loop[(i + 1) % loop.length];
-      const key = Math.min(a, b) * count + Math.max(a, b);
-      const known = tops.get(key);
-      if (known === undefined) edges.push(a, b);
-      tops.set(key, Math.max(known ?? -1, normals[f][1]));
-    }),
-  );
-  const starts = new Int32Array(loops.length + 1);
-  loops.forEach((loop, f) => (starts[f + 1] = starts[f] + loop.length));
-  const edgeTops = new Float64Array(edges.length / 2);
-  for (let k = 0; k < edgeTops.length; k++) {
-    const [a, b] = [edges[2 * k], edges[2 * k + 1]];
-    edgeTops[k] = tops.get(Math.min(a, b) * count + Math.max(a, b))!;
-  }
-  return {
-    points,
-    normals: new Float64Array(normals.flat()),
-    offsets: new Float64Array(
-      normals.map((n, f) => {
-        const p = 3 * loops[f][0];
-        return n[0] * points[p] + n[1] * points[p + 1] + n[2] * points[p + 2];
-      }),
-    ),
-    loops: new Int32Array(loops.flat()),
-    starts,
-    edges: new Int32Array(edges),
-    edgeTops,
-    radius,
-  };
 }

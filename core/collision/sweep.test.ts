@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { box, type Vec3 } from '../geometry';
+import { box, mapPoints, prism, rotate, turnMatrix, type Matrix3, type Vec3 } from '../geometry';
 import { ballBody, clearance, hullBody, newClearance, newTouch, sweep, type Body } from '.';
 
 /** A cube from -1 to 1. */
@@ -83,5 +83,28 @@ test('what is swept never ends up nearer than touching, and pulling back always 
       return [0.25, 0.5, 0.75, 1].every((t) => at(t) > -1e-9);
     }),
     { numRuns: 2000, seed: 8 },
+  );
+});
+
+test('the sum of a turned solid is the same whether or not it is made from one turned before', () => {
+  const angle = fc.constantFrom(0, 15, 30, 90, 137.5, 180, 270);
+  const turn = fc.tuple(angle, angle, angle).map(([x, y, z]) => turnMatrix([x, y, z]));
+  const wedge = prism(
+    [
+      [-1, -1],
+      [2, -0.5],
+      [1, 1],
+      [-1, 1.5],
+    ],
+    0,
+    1.2,
+    0.2,
+  );
+  fc.assert(
+    fc.property(turn, turn, fc.constantFrom(0, 0.2), (before, after, half) => {
+      const turned = (m: Matrix3) => mapPoints(wedge, (p) => rotate(m, p));
+      const fresh = hullBody(turned(after), half);
+      expect(hullBody(turned(after), half, 0, hullBody(turned(before), half))).toEqual(fresh);
+    }),
   );
 });

@@ -18,13 +18,13 @@ export interface Rounded {
 /** From the foot to the middle, m. */
 export const liftOf = ({ radius, half }: Rounded): number => radius + half;
 
-/** What a convex form is when the segment of a rounded body is added to it. */
-export function bodyOf(form: Shape['form'], pose: Pose, half: number): Body {
+/** What a convex form is, in a pose, when the segment of a rounded body is added to it. */
+export function bodyOf(form: Shape['form'], pose: Pose, half: number, like?: Body): Body {
   if (form.kind === 'ball') {
     return ballBody(applyPose(pose, form.centre), form.radius * pose.size, half);
   }
   const solid = pose === STILL ? form.solid : mapPoints(form.solid, (p) => applyPose(pose, p));
-  return hullBody(solid, half, (form.round ?? 0) * pose.size);
+  return hullBody(solid, half, (form.round ?? 0) * pose.size, like);
 }
 
 /**
@@ -39,10 +39,29 @@ const UPRIGHT = 1 - 1e-15;
 /** A form's bodies for each size of what is moved against it, made when first asked for. */
 export class Bodies {
   private readonly still: (Body | undefined)[] = [];
+  /** Bodies in the pose asked for last, and whether each is made for it yet. */
   private readonly posed: (Body | undefined)[] = [];
+  private readonly fresh: boolean[] = [];
   private pose: Pose = STILL;
+  /** The middle of the form at rest, and how far it reaches from there, m. */
+  private readonly middle: Vec3;
+  private readonly reach: number;
 
-  constructor(private readonly form: Shape['form']) {}
+  constructor(private readonly form: Shape['form']) {
+    const { low, high } = formBounds(form);
+    this.middle = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
+    const [w, h, d] = [high[0] - low[0], high[1] - low[1], high[2] - low[2]];
+    this.reach = Math.sqrt(w * w + h * h + d * d) / 2;
+  }
+
+  /** At least how far a place is from the form in a pose, m; quick, and below 0 when that is unknown. */
+  away({ turn: m, shift, size }: Pose, x: number, y: number, z: number): number {
+    const [a, b, c] = this.middle;
+    const dx = (m[0] * a + m[1] * b + m[2] * c) * size + shift[0] - x;
+    const dy = (m[3] * a + m[4] * b + m[5] * c) * size + shift[1] - y;
+    const dz = (m[6] * a + m[7] * b + m[8] * c) * size + shift[2] - z;
+    return Math.sqrt(dx * dx + dy * dy + dz * dz) - this.reach * size;
+  }
 
   /** The body as it rests. */
   rest({ index, half }: Rounded): Body {
@@ -53,9 +72,13 @@ export class Bodies {
   at(pose: Pose, { index, half }: Rounded): Body {
     if (this.pose !== pose) {
       this.pose = pose;
-      this.posed.length = 0;
+      this.fresh.length = 0;
     }
-    return (this.posed[index] ??= bodyOf(this.form, pose, half));
+    if (!this.fresh[index]) {
+      this.posed[index] = bodyOf(this.form, pose, half, this.posed[index]);
+      this.fresh[index] = true;
+    }
+    return this.posed[index]!;
   }
 }
 

@@ -119,6 +119,9 @@ export function sweepCollider(
   if (c.mover < 0) return sweep(c.bodies.rest(body), x, cy, z, dx, dy, dz, radius, out);
   const { pose } = poseMover(world.movers, s, c.mover);
   if (!seenAtRest(pose, body)) {
+    // Its body in this pose is only made where it may be met.
+    const far = c.bodies.away(pose, x, cy, z) - radius - body.half;
+    if (far > 0 && far * far > dx * dx + dy * dy + dz * dz) return false;
     return sweep(c.bodies.at(pose, body), x, cy, z, dx, dy, dz, radius, out);
   }
   const { turn: m, shift } = pose;
@@ -210,7 +213,10 @@ export const DROP_TICKS = 36;
 
 const scratch = newClearance();
 
-/** Signed distance from a body to a collider at the state's tick; the result is reused. */
+/** Distances beyond this are only told to be at least so, m. */
+const FAR = 0.5;
+
+/** Signed distance from a body to a collider at the state's tick, if it is not far; the result is reused. */
 export function gapTo(
   world: World,
   s: RunState,
@@ -223,6 +229,11 @@ export function gapTo(
   const cy = y + liftOf(body);
   const { pose } = poseOf(world, s, c);
   if (!seenAtRest(pose, body)) {
+    const far = c.bodies.away(pose, x, cy, z) - body.radius - body.half;
+    if (far > FAR) {
+      scratch.distance = far;
+      return scratch;
+    }
     return clearance(c.bodies.at(pose, body), x, cy, z, body.radius, scratch);
   }
   const { turn: m, shift } = pose;
