@@ -28,9 +28,9 @@ export interface Body {
 
 /** How the corners of a sum hang together: the same for every turn that leaves each face facing up or down. */
 interface Topology {
-  /** The faces it was made of, and how they look; see looksOf. */
+  /** The faces it was made of, and for each whether it looks up (1), down (0) or is upright (-1). */
   readonly faces: Polyhedron['faces'];
-  readonly looks: Int8Array;
+  readonly sides: Int8Array;
   readonly half: boolean;
   readonly loops: Int32Array;
   readonly starts: Int32Array;
@@ -54,14 +54,13 @@ const UPRIGHT = 1e-9;
 export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Body): Body {
   const { points, faces } = solid;
   const own = faces.map((face) => faceNormal(solid, face));
-  const looks = looksOf(solid, own);
+  const sides = Int8Array.from(own, (n) => (n[1] > UPRIGHT ? 1 : n[1] < -UPRIGHT ? 0 : -1));
   const known = like && topologies.get(like);
   const same =
     known?.faces === faces &&
     known.half === half > 0 &&
-    known.looks.length === looks.length &&
-    known.looks.every((look, k) => look === looks[k]);
-  const topology = same ? known : topologyOf(solid, half, looks);
+    known.sides.every((side, f) => side === sides[f]);
+  const topology = same ? known : topologyOf(solid, half, sides);
   const { loops, starts, edges, loopEdges, swept } = topology;
   // Corner 2v is corner v lowered by the segment, 2v + 1 the same raised.
   const corners = new Float64Array(points.length * 6);
@@ -101,23 +100,7 @@ export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Bod
   return body;
 }
 
-/**
- * All that the topology of a sum depends on: for each face whether it looks up (1), down (0) or is upright
- * (-1), and then for each side of the upright ones whether it rises.
- */
-function looksOf({ points, faces }: Polyhedron, normals: readonly Vec3[]): Int8Array {
-  const looks = normals.map((n): number => (n[1] > UPRIGHT ? 1 : n[1] < -UPRIGHT ? 0 : -1));
-  faces.forEach((face, f) => {
-    if (looks[f] >= 0) return;
-    face.forEach((a, i) => {
-      looks.push(points[face[(i + 1) % face.length]][1] > points[a][1] ? 1 : 0);
-    });
-  });
-  return Int8Array.from(looks);
-}
-
-function topologyOf({ points, faces }: Polyhedron, half: number, looks: Int8Array): Topology {
-  const sides = looks.subarray(0, faces.length);
+function topologyOf({ points, faces }: Polyhedron, half: number, sides: Int8Array): Topology {
   const across = neighbours(faces, points.length);
   const loops: number[][] = [];
   const swept: number[] = [];
@@ -162,7 +145,7 @@ function topologyOf({ points, faces }: Polyhedron, half: number, looks: Int8Arra
   loops.forEach((loop, f) => (starts[f + 1] = starts[f] + loop.length));
   return {
     faces,
-    looks,
+    sides,
     half: half > 0,
     loops: new Int32Array(loops.flat()),
     starts,
