@@ -189,13 +189,13 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
 }) => {
   const page = await open('/', 'wide');
   await page.getByTestId('demo-copy-kiln-yard').click();
-  await expect(pieces(page)).toContainText('62 pieces');
+  await expect(pieces(page)).toContainText('66 pieces');
   await page.keyboard.press('Control+k');
   await page.getByTestId('finder-words').fill('straight down');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
   await page.keyboard.press('Control+a');
-  await expect(page.getByText('62 pieces', { exact: true })).toBeVisible();
+  await expect(page.getByText('66 pieces', { exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByText('Nothing chosen')).toBeVisible();
 
@@ -210,14 +210,14 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
   await page.getByTestId('phase-tune').click();
   await page.getByLabel('Old kiln').or(page.getByLabel('Lift')).first().click();
   await page.keyboard.press('z');
-  await expect(pieces(page)).toContainText('63 pieces');
+  await expect(pieces(page)).toContainText('67 pieces');
   await page.keyboard.press('Shift+C');
   await page.getByTestId('copies-count').fill('20000');
   await page.getByTestId('copies-count').press('Enter');
   await page.getByTestId('copies-make').click();
   await expect(page.getByText(/at most 2000/)).toBeVisible();
   await page.getByLabel('Close').click();
-  await expect(pieces(page)).toContainText('63 pieces');
+  await expect(pieces(page)).toContainText('67 pieces');
 
   await page.keyboard.press('s');
   await page.getByTestId('swap-find').fill('turning slab');
@@ -235,7 +235,7 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
   await page.getByLabel('Lay Turning place').click();
   const box = (await page.getByTestId('scene').boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
-  await expect(pieces(page)).toContainText('64 pieces');
+  await expect(pieces(page)).toContainText('68 pieces');
   await expect(pieces(page)).toContainText('Saved');
 });
 

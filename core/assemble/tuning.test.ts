@@ -1,5 +1,5 @@
 import { emptyCourse, type Course } from '../course';
-import { contactShapes, differenceOf, familyOf } from '../pieces';
+import { contactShapes, DENSITY, differenceOf, familyOf, massOf } from '../pieces';
 import {
   addLink,
   addMotion,
@@ -20,7 +20,9 @@ import {
   removeMotion,
   removePathPoint,
   removePieces,
+  MOST_LOOSE,
   setAllowance,
+  setLoose,
   setRunner,
   setRunnerSetting,
   setShape,
@@ -159,4 +161,37 @@ test('allowances and runners are set and left out again when they say nothing', 
   expect(setRunnerSetting(quick, 'topSpeed', 14, 14).runner).toEqual({ kind: 'cart' });
   expect(() => setRunnerSetting(cart, 'bounce', 3, 0.15)).toThrow('above');
   expect(setRunnerSetting(cart, 'gravity', 9, 22).gravity).toBe(9);
+});
+
+test('pieces are made loose unless they move by themselves, act or are too many', () => {
+  const loose = setLoose(course, one, true);
+  expect(piece(loose).loose).toBe(true);
+  expect(piece(setLoose(loose, one, false)).loose).toBeUndefined();
+  expect(() => addMotion(loose, one, 'spin')).toThrow('A loose piece falls');
+  const moving = addMotion(course, one, 'bob');
+  expect(() => setLoose(moving, one, true)).toThrow('Crate moves by itself');
+  expect(() => setLoose(course, new Set(['p4']), true)).toThrow('Touch region cannot be loose');
+  expect(() => setLoose(course, new Set(['p2', 'p1']), true)).toThrow('Start cannot be loose');
+  const many = layPieces(
+    course,
+    Array.from({ length: MOST_LOOSE + 1 }, () => ({ family: 'cask', at: [0, 0, 0] as never })),
+  );
+  const casks = many.pieces.filter(({ family }) => family === 'cask').map(({ id }) => id);
+  expect(() => setLoose(many, new Set(casks), true)).toThrow('at most 100 loose pieces');
+  expect(setLoose(many, new Set(casks.slice(1)), true).pieces.filter((p) => p.loose)).toHaveLength(
+    MOST_LOOSE,
+  );
+});
+
+test('what a piece weighs follows from its size and what it is made of', () => {
+  const weight = (size: [number, number, number], material?: 'metal') =>
+    massOf(
+      course,
+      layPieces(emptyCourse('Weights'), [
+        { family: 'crate', at: [0, 0, 0], size, ...(material ? { look: { material } } : {}) },
+      ]).pieces.map((p) => ({ ...p, loose: true as const }))[0],
+    );
+  expect(weight([1, 1, 1])).toBeCloseTo(600, 6);
+  expect(weight([2, 1, 0.5])).toBeCloseTo(600, 6);
+  expect(weight([1, 1, 1], 'metal') / weight([1, 1, 1])).toBeCloseTo(DENSITY.metal / 600, 9);
 });

@@ -80,3 +80,21 @@ test('a drawn shape far from its picture is named', () => {
   };
   expect(rules(course({ ...crate, shape }))).toEqual(['unlike']);
 });
+
+test('what is loose and cannot be, or touches nothing, is found and mended', () => {
+  expect(rules(course({ ...crate, loose: true }))).toEqual([]);
+  const moving = course({ ...crate, loose: true, motion: [{ kind: 'bob', height: 1, period: 2 }] });
+  const [finding] = checkCourse(moving).filter(({ rule }) => rule === 'loose');
+  expect(finding.message).toContain('moves by itself');
+  expect(rules(applyFix(moving, finding.fix!))).toEqual([]);
+  const untouched = course({ ...crate, loose: true, collision: 'off', role: 'solid' });
+  expect(rules(untouched)).toContain('loose');
+  const many = course(
+    ...Array.from({ length: 101 }, (_, i): PieceInHand => ({
+      family: 'cask',
+      at: [(i % 10) - 8, 0.1 + Math.floor(i / 10), 9],
+      loose: true,
+    })),
+  );
+  expect(rules(many)).toContain('loose');
+});

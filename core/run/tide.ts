@@ -1,6 +1,6 @@
-import type { Course } from '../course';
+import type { Course, Piece } from '../course';
 import { mapPoints } from '../geometry';
-import { contactShapes, toWorld } from '../pieces';
+import { contactShapes, localGeometry, toWorld } from '../pieces';
 import { formBounds } from './form';
 import { moversOf, sinkOf } from './mover';
 
@@ -13,21 +13,51 @@ const BELOW_GROUND = 1.2;
  */
 export function tideLine(course: Course): number {
   if (course.tide !== undefined) return course.tide;
-  const { list, whole, part } = moversOf(course, course.pieces);
+  const moving = course.pieces.some((piece) => piece.motion || localGeometry(piece).motion);
+  const { list, whole, part } = moving ? moversOf(course, course.pieces) : NOBODY;
   let lowest = Infinity;
   course.pieces.forEach((piece, i) => {
     if (piece.family === 'start') lowest = Math.min(lowest, piece.at[1]);
-    const place = toWorld(piece);
-    for (const { role, form, moving } of contactShapes(course, piece)) {
-      if (role !== 'solid') continue;
-      const box = formBounds(
-        form.kind === 'ball'
-          ? { ...form, centre: place(form.centre) }
-          : { ...form, solid: mapPoints(form.solid, place) },
-      );
-      const mover = moving && part[i] >= 0 ? part[i] : whole[i];
-      lowest = Math.min(lowest, box.high[1] - (mover < 0 ? 0 : sinkOf(list, mover)));
+    for (const { top, carried } of topsOf(course, piece)) {
+      const mover = carried && part[i] >= 0 ? part[i] : (whole[i] ?? -1);
+      lowest = Math.min(lowest, top - (mover < 0 ? 0 : sinkOf(list, mover)));
     }
   });
   return (lowest === Infinity ? 0 : lowest) - BELOW_GROUND;
+}
+
+const NOBODY = { list: [], whole: new Int32Array(0), part: new Int32Array(0) };
+
+/** The height of a solid's top at rest, and whether it is of a piece's moving part. */
+interface Top {
+  readonly top: number;
+  readonly carried: boolean;
+}
+type Rules = Pick<Course, 'collides' | 'shapes' | 'allowances'>;
+const known = new WeakMap<Piece, { rules: Rules; tops: readonly Top[] }>();
+
+/** The tops of a piece's solids; kept for as long as nothing that decides them changes. */
+function topsOf({ collides, shapes, allowances }: Rules, piece: Piece): readonly Top[] {
+  const kept = known.get(piece);
+  if (
+    kept &&
+    kept.rules.collides === collides &&
+    kept.rules.shapes === shapes &&
+    kept.rules.allowances === allowances
+  ) {
+    return kept.tops;
+  }
+  const rules = { collides, shapes, allowances };
+  const place = toWorld(piece);
+  const tops = contactShapes(rules, piece)
+    .filter(({ role }) => role === 'solid')
+    .map(({ form, moving }): Top => {
+      const placed =
+        form.kind === 'ball'
+          ? { ...form, centre: place(form.centre) }
+          : { ...form, solid: mapPoints(form.solid, place) };
+      return { top: formBounds(placed).high[1], carried: moving === true };
+    });
+  known.set(piece, { rules, tops });
+  return tops;
 }

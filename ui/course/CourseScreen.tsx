@@ -1,5 +1,5 @@
-import { router, useFocusEffect } from 'expo-router';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { router } from 'expo-router';
+import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
 import { addStart } from '@/core/check';
@@ -9,6 +9,7 @@ import { useCourse } from '../state/courseStore';
 import { useLastRun } from '../state/lastRun';
 import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
+import { useFocused } from '../state/useFocused';
 import { useOpenCourse } from '../state/useOpenCourse';
 import { SPACE, useColours, WIDE } from '../theme';
 import { ChoiceActions, ChoiceCard } from './cards/ChoiceCard';
@@ -70,7 +71,9 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   const course = useCourse((s) => s.course);
   const take = useCourse((s) => s.take);
   const { data } = useCourseOnServer(id);
-  const proof = useReplay(course, data?.proof?.run);
+  // What only tells of the course may lag behind the hand that edits it.
+  const told = useDeferredValue(course);
+  const proof = useReplay(told, data?.proof?.run);
   const way = useLastRun((s) => s.way);
   // The proof's way serves until there is a newer run, and goes on serving when edits make it stale.
   useEffect(() => {
@@ -78,13 +81,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   }, [proof]);
   const [missing, setMissing] = useState(false);
   // While a run covers this screen its scene is let go; two at once would be one too many.
-  const [focused, setFocused] = useState(true);
-  useFocusEffect(
-    useCallback(() => {
-      setFocused(true);
-      return () => setFocused(false);
-    }, []),
-  );
+  const focused = useFocused();
 
   const fitted = useRef('');
   useEffect(() => {
@@ -133,7 +130,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
     going.help = () => router.push('/help');
   }, [goTo, run]);
 
-  const errors = useFindings(course).some(({ weight }) => weight === 'error');
+  const errors = useFindings(told).some(({ weight }) => weight === 'error');
   const done = new Set<Phase>();
   if (course.name.trim().length >= 3 && course.pieces.length > 0) done.add('plan');
   if (!errors) done.add('lay');
@@ -195,7 +192,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
           </View>
           <View style={{ flex: 1 }}>
             {canvas}
-            <Ribbon course={course} way={way} />
+            <Ribbon course={told} way={way} />
           </View>
           {building && <ChosenSide />}
         </View>
@@ -210,7 +207,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
           >
             {canvas}
           </View>
-          {!panel && <Ribbon course={course} way={way} />}
+          {!panel && <Ribbon course={told} way={way} />}
           {phase === 'lay' && <Tray wide={false} />}
           {panel && <Panel key={work === 'sketch' ? work : phase}>{panel}</Panel>}
           {stones}

@@ -12,6 +12,7 @@ import {
   Words,
   KIND_WORDS,
 } from '../parts';
+import { useWhileSeen } from '../state/useFocused';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface CourseCardProps {
@@ -24,7 +25,8 @@ interface CourseCardProps {
 /** One course: its picture, what it is, whether it is proved, when it last changed. */
 export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
   const colours = useColours();
-  const { course, proof, published, changed } = item;
+  const { proof, published, changed } = item;
+  const course = useWhileSeen(item.course);
   const proofWords = !proof
     ? 'No proof yet'
     : proof.fresh

@@ -5,7 +5,8 @@ import { loadPhysics, replay, type Run, type RunResult } from '@/core/run';
 
 /** A run replayed on a course, or null when there is none yet or it was made on another version. */
 export function useReplay(course: Course, run: Run | undefined): RunResult | null {
-  const hash = useHash(course);
+  // Only taken when there is something to hold it against.
+  const hash = useMemo(() => (run ? courseHash(course) : ''), [course, run]);
   const holds = run !== undefined && run.course === hash;
   const { data } = useQuery({
     // Equal hashes give equal replays, whatever else of the course changed.

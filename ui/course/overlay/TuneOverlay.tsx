@@ -341,6 +341,25 @@ function Links({
   return (
     <>
       {(course.links ?? []).flatMap((link) =>
+        (lit.has(link.id) ? (link.cue.pieces ?? []) : []).map((id) => {
+          const at = middle(id);
+          return (
+            at && (
+              <Circle
+                key={`${link.id} ${id}`}
+                cx={at[0]}
+                cy={at[1]}
+                r={26}
+                fill={DAY.lichen}
+                fillOpacity={0.25}
+                stroke={DAY.lichen}
+                strokeWidth={4}
+              />
+            )
+          );
+        }),
+      )}
+      {(course.links ?? []).flatMap((link) =>
         (link.cue.pieces ?? []).flatMap((from) =>
           link.effects.flatMap(({ pieces = [] }, e) =>
             pieces.map((to) => {

@@ -71,7 +71,7 @@ export function KitOptions() {
       {isPending && <Words tint="slate">Looking into the kit …</Words>}
       {error && <Words tint="rust">{error.message}</Words>}
       {kits?.length === 0 && (
-        <Words as="small" tint="slate" style={{ maxWidth: 170 }}>
+        <Words as="small" tint="slate" style={{ maxWidth: 140 }}>
           Choose pieces and keep them here, to lay them again in any course.
         </Words>
       )}

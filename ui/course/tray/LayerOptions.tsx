@@ -52,6 +52,11 @@ export function LayerOptions() {
         disabled={!anyLocked}
         onPress={() => edit((before) => clearMarks(before, 'locked'))}
       />
+      {!course.layers?.length && (
+        <Words as="small" tint="slate" style={{ maxWidth: 140, alignSelf: 'center' }}>
+          Layers hold pieces, to hide or lock them together.
+        </Words>
+      )}
       {course.layers?.map(({ id, name, hidden, locked }) => (
         <View
           key={id}

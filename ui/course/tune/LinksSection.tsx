@@ -158,10 +158,14 @@ function LinkCard({ link }: { link: Link }) {
   return (
     <View style={{ gap: SPACE.m }} testID="link-card">
       <Words as="strong">{linkWords(link, course.pieces)}</Words>
-      <Flow>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
         <Button title="Try it now" icon="zap" testID="try-link" onPress={() => tryLink(link.id)} />
-        {lit.has(link.id) && <Words testID="link-acts">It acts.</Words>}
-      </Flow>
+        {lit.has(link.id) && (
+          <Words as="strong" testID="link-acts">
+            It acts.
+          </Words>
+        )}
+      </View>
       <Choices
         label="When"
         value={cue.kind}

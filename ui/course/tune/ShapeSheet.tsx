@@ -73,7 +73,14 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
       testID="shape-editor"
     >
       <View style={{ width: wide ? width - 380 : width, flex: wide ? 1 : undefined }}>
-        <View style={{ flexDirection: 'row', alignItems: 'center', paddingHorizontal: SPACE.s }}>
+        <View
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            paddingHorizontal: SPACE.s,
+            paddingVertical: SPACE.xs,
+          }}
+        >
           <IconButton icon="x" label="Leave without keeping" onPress={onClose} />
           <Words as="heading" style={{ flex: 1 }} numberOfLines={1}>
             {`Shape of ${(piece.name ?? familyOf(piece.family).label).toLowerCase()}`}
