@@ -1,4 +1,4 @@
-import { router } from 'expo-router';
+import { router, useIsFocused } from 'expo-router';
 import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
@@ -9,7 +9,6 @@ import { useCourse } from '../state/courseStore';
 import { useLastRun } from '../state/lastRun';
 import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
-import { useFocused } from '../state/useFocused';
 import { useOpenCourse } from '../state/useOpenCourse';
 import { SPACE, useColours, WIDE } from '../theme';
 import { ChoiceActions, ChoiceCard } from './cards/ChoiceCard';
@@ -81,7 +80,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   }, [proof]);
   const [missing, setMissing] = useState(false);
   // While a run covers this screen its scene is let go; two at once would be one too many.
-  const focused = useFocused();
+  const focused = useIsFocused();
 
   const fitted = useRef('');
   useEffect(() => {

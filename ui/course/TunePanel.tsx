@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { useWindowDimensions, View } from 'react-native';
 import {
   namePieces,
   readDial,
@@ -26,7 +26,7 @@ import {
 } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { SPACE } from '../theme';
+import { SPACE, WIDE } from '../theme';
 import { buildCommands } from './commands';
 import { ContactSection } from './tune/ContactSection';
 import { CourseRules } from './tune/CourseRules';
@@ -62,6 +62,7 @@ export function TunePanel() {
 
 function PieceTuning({ piece }: { piece: Piece }) {
   const tab = useTune((s) => s.tab);
+  const wide = useWindowDimensions().width >= WIDE;
   return (
     <View style={{ gap: SPACE.m }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -73,20 +74,24 @@ function PieceTuning({ piece }: { piece: Piece }) {
             <Chip
               key={value}
               role="tab"
+              tight={wide}
               label={TAB_WORDS[value]}
               on={tab === value}
               onPress={() => useTune.getState().set({ tab: value, drawingPath: false, link: null })}
             />
           ))}
         </View>
-        <IconButton
-          icon="list"
-          label="All pieces"
-          onPress={() => {
-            endTuning();
-            useCourse.getState().choose([]);
-          }}
-        />
+        {/* Where there is room the list stands beside. */}
+        {!wide && (
+          <IconButton
+            icon="list"
+            label="All pieces"
+            onPress={() => {
+              endTuning();
+              useCourse.getState().choose([]);
+            }}
+          />
+        )}
       </View>
       {tab === 'place' && <PieceDials piece={piece} />}
       {tab === 'contact' && <ContactSection piece={piece} />}

@@ -12,7 +12,7 @@ import {
   Words,
   KIND_WORDS,
 } from '../parts';
-import { useWhileSeen } from '../state/useFocused';
+import { useWhileSeen } from '../state/useWhileSeen';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface CourseCardProps {

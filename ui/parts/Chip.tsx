@@ -8,10 +8,12 @@ interface ChipProps {
   readonly onPress: () => void;
   /** One of a set of answers, or one of a row of groups to look into. */
   readonly role: 'radio' | 'tab' | 'checkbox';
+  /** With less room at its ends, for a row that has to stay one. */
+  readonly tight?: boolean;
 }
 
 /** A rounded button that is one of several: outlined and filled when it is the one. */
-export function Chip({ label, on, onPress, role }: ChipProps) {
+export function Chip({ label, on, onPress, role, tight }: ChipProps) {
   const colours = useColours();
   const filled = on && role === 'tab';
   return (
@@ -23,7 +25,7 @@ export function Chip({ label, on, onPress, role }: ChipProps) {
       style={{
         minHeight: TARGET,
         justifyContent: 'center',
-        paddingHorizontal: SPACE.m + 2,
+        paddingHorizontal: tight ? SPACE.s + 2 : SPACE.m + 2,
         borderRadius: TARGET / 2,
         borderWidth: on ? 2 : 1,
         borderColor: filled ? colours.ink : on ? colours.moss : colours.line,
