@@ -4,9 +4,9 @@ import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { pathOf, pathPlaces } from '@/core/assemble';
 import type { Course, Link, PathMotion, Piece } from '@/core/course';
 import { add, convexHull, rotate, type Vec3 } from '@/core/geometry';
-import { applyPose, periodOf, toWay, wayAt } from '@/core/motion';
+import { applyPose, toWay, wayAt } from '@/core/motion';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
-import { DEFAULT_GRAVITY, moversOf, Playing, USUAL_RANGE } from '@/core/run';
+import { DEFAULT_GRAVITY, posesAlong, USUAL_RANGE } from '@/core/run';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { DAY } from '../../theme';
@@ -181,20 +181,12 @@ function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs: boole
 /** Outlines of a mover all along its longest motion, as far apart in time as each other. */
 function Onion({ piece, course, see }: { piece: Piece; course: Course; see: See }) {
   const { tempo } = course;
-  const poses = useMemo(() => {
-    // By itself: what carries it is left aside.
-    const { attach: _, ...alone } = piece;
-    const one = { ...course, pieces: [alone as Piece], tempo };
-    const periods = moversOf(one, one.pieces).list.flatMap(({ motions }) => motions.map(periodOf));
-    if (periods.length === 0) return [];
-    const playing = new Playing(one);
-    return Array.from({ length: ONION_SKINS }, (_skin, i) => {
-      playing.to((Math.max(...periods) * 120 * i) / ONION_SKINS);
-      return playing.posing(piece.id).part;
-    });
+  const poses = useMemo(
+    () => posesAlong({ ...course, tempo }, piece, ONION_SKINS)?.poses ?? [],
     // Nothing else of the course changes how a piece moves.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [piece, tempo]);
+    [piece, tempo],
+  );
   const { low, high } = pieceBounds(piece);
   return (
     <>
