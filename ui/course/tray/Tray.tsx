@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
@@ -25,8 +25,8 @@ const toggleTool = (pieces: boolean) => {
 
 /** The families to show, and what to say when there are none. */
 function useShelf(words: string | null, shelf: Shelf) {
-  const course = useCourse((s) => s.course);
-  // A shelf that does not follow the view need not hear of it.
+  // A shelf that follows neither the course nor the view need not hear of them.
+  const course = useCourse((s) => (shelf === 'fits' ? s.course : null));
   const target = useView((s) => (shelf === 'fits' ? s.target : null));
   const used = useUsed();
   const families = useMemo(
@@ -60,7 +60,13 @@ function Shelves({ shelf, onChoose }: { shelf: Shelf; onChoose: (shelf: Shelf) =
   );
 }
 
-function Cards({ families, none }: { families: readonly Family[]; none: string }) {
+const Cards = memo(function Cards({
+  families,
+  none,
+}: {
+  families: readonly Family[];
+  none: string;
+}) {
   const inHand = useCourse((s) => s.inHand?.family);
   const { favourites, favour } = useUsed();
   const keep = (family: Family) => {
@@ -90,7 +96,7 @@ function Cards({ families, none }: { families: readonly Family[]; none: string }
       )}
     </>
   );
-}
+});
 
 function PhoneTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();

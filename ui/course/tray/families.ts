@@ -72,12 +72,12 @@ export const useUsed = create<Used>()(
 /** The families of a shelf; of the open end nearest to where one looks for what fits there. */
 export function onShelf(
   shelf: Shelf,
-  course: Course,
+  course: Course | null,
   target: Vec3,
   used: Pick<Used, 'recent' | 'favourites'>,
 ): Family[] {
   if (shelf === 'fits') {
-    const end = openEndNear(course, target);
+    const end = course && openEndNear(course, target);
     return end ? familiesThatFit(end) : [];
   }
   if (shelf === 'recent' || shelf === 'favourite') {
