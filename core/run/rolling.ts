@@ -79,7 +79,7 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
           s.vy *= k;
           s.vz *= k;
         }
-      } else if (back > 0) {
+      } else if (-into > LEAST_BOUNCE) {
         hardest = Math.max(hardest, -into);
         s.vx -= into * back * nx;
         s.vy -= into * back * ny;
