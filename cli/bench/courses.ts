@@ -130,7 +130,6 @@ export function measuringField(
 
 /** Goes round and round the field, each runner in its own way. */
 export function roundInput(kind: RunnerKind, s: RunState): Input {
-  if (kind === 'cart') return { x: 6, z: -10, jump: false };
   const angle = s.tick / 400;
   if (kind === 'flick') {
     if (!mayStrike(s)) return { x: 0, z: 0, jump: false };
@@ -146,9 +145,17 @@ export function roundInput(kind: RunnerKind, s: RunState): Input {
     -Math.sin(angle) - (far > 14 ? s.x / far : 0),
     Math.cos(angle) - (far > 14 ? s.z / far : 0),
   ];
+  if (kind === 'cart') {
+    // Steered towards that; now and then it backs out of what it may have run into.
+    const right = -ax * s.fz + az * s.fx;
+    const back = s.tick % 480 < 120;
+    return { x: steps(back ? -2 * right : 2 * right), z: back ? 16 : -12, jump: false };
+  }
   return {
-    x: Math.round(16 * Math.max(-1, Math.min(1, ax))),
-    z: Math.round(16 * Math.max(-1, Math.min(1, az))),
+    x: steps(ax),
+    z: steps(az),
     jump: kind === 'hopper' && s.tick % 120 < 20,
   };
 }
+
+const steps = (push: number): number => Math.round(16 * Math.max(-1, Math.min(1, push)));

@@ -1,4 +1,4 @@
-import { faceNormal, type Polyhedron, type Vec3 } from '../geometry';
+import { setFaceNormal, type Polyhedron, type Vec3 } from '../geometry';
 
 /**
  * What an upright capsule meets when it moves among convex shapes, reduced to what a ball meets.
@@ -18,8 +18,15 @@ export interface Body {
   /** Corners round each face, anticlockwise; face i has those from starts[i] to starts[i + 1]. */
   readonly loops: Int32Array;
   readonly starts: Int32Array;
+  /**
+   * For each corner of a loop the plane of the edge that ends there, four numbers each: a place is over the
+   * face if it is on the inner side of all of them. Made when first asked for.
+   */
+  rims: Float64Array | null;
   /** Two corners an edge. */
   readonly edges: Int32Array;
+  /** The two faces that meet at each edge; none of a ball's. */
+  readonly edgeFaces: Int32Array;
   /** For each edge, the greatest upward part of its faces' normals: whether it is the rim of a floor. */
   readonly edgeTops: Float64Array;
   /** The radius of the shape itself, metres; the capsule's is added when asking. */
@@ -35,8 +42,7 @@ interface Topology {
   readonly loops: Int32Array;
   readonly starts: Int32Array;
   readonly edges: Int32Array;
-  /** The edge at each place of `loops`. */
-  readonly loopEdges: Int32Array;
+  readonly edgeFaces: Int32Array;
   /** Two points for each upright face that the segment sweeps; these come after the solid's own. */
   readonly swept: Int32Array;
 }
@@ -53,26 +59,29 @@ const UPRIGHT = 1e-9;
  */
 export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Body): Body {
   const { points, faces } = solid;
-  const own = faces.map((face) => faceNormal(solid, face));
-  const sides = Int8Array.from(own, (n) => (n[1] > UPRIGHT ? 1 : n[1] < -UPRIGHT ? 0 : -1));
+  const own = new Float64Array(3 * faces.length);
+  const sides = new Int8Array(faces.length);
+  for (let f = 0; f < faces.length; f++) {
+    setFaceNormal(solid, faces[f], own, 3 * f);
+    const up = own[3 * f + 1];
+    sides[f] = up > UPRIGHT ? 1 : up < -UPRIGHT ? 0 : -1;
+  }
   const known = like && topologies.get(like);
-  const same =
-    known?.faces === faces &&
-    known.half === half > 0 &&
-    known.sides.every((side, f) => side === sides[f]);
+  const same = known?.faces === faces && known.half === half > 0 && alike(known.sides, sides);
   const topology = same ? known : topologyOf(solid, half, sides);
-  const { loops, starts, edges, loopEdges, swept } = topology;
+  const { loops, starts, edges, edgeFaces, swept } = topology;
   // Corner 2v is corner v lowered by the segment, 2v + 1 the same raised.
   const corners = new Float64Array(points.length * 6);
-  points.forEach(([x, y, z], v) => {
-    corners[6 * v] = corners[6 * v + 3] = x;
-    corners[6 * v + 1] = y - half;
-    corners[6 * v + 4] = y + half;
-    corners[6 * v + 2] = corners[6 * v + 5] = z;
-  });
+  for (let v = 0; v < points.length; v++) {
+    const p = points[v];
+    corners[6 * v] = corners[6 * v + 3] = p[0];
+    corners[6 * v + 1] = p[1] - half;
+    corners[6 * v + 4] = p[1] + half;
+    corners[6 * v + 2] = corners[6 * v + 5] = p[2];
+  }
   const count = starts.length - 1;
   const normals = new Float64Array(3 * count);
-  own.forEach((n, f) => normals.set(n, 3 * f));
+  normals.set(own);
   for (let k = 0, f = faces.length; k < swept.length; k += 2, f++) {
     const [a, b] = [points[swept[k]], points[swept[k + 1]]];
     const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
@@ -84,20 +93,38 @@ export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Bod
     normals[3 * f + 2] = dx / l;
   }
   const offsets = new Float64Array(count);
-  const edgeTops = new Float64Array(edges.length / 2).fill(-1);
   for (let f = 0; f < count; f++) {
     const p = 3 * loops[starts[f]];
     offsets[f] =
       normals[3 * f] * corners[p] +
       normals[3 * f + 1] * corners[p + 1] +
       normals[3 * f + 2] * corners[p + 2];
-    for (let k = starts[f]; k < starts[f + 1]; k++) {
-      edgeTops[loopEdges[k]] = Math.max(edgeTops[loopEdges[k]], normals[3 * f + 1]);
-    }
   }
-  const body: Body = { points: corners, normals, offsets, loops, starts, edges, edgeTops, radius };
+  const edgeTops = new Float64Array(edges.length / 2);
+  for (let e = 0; e < edgeTops.length; e++) {
+    const a = normals[3 * edgeFaces[2 * e] + 1];
+    const b = normals[3 * edgeFaces[2 * e + 1] + 1];
+    edgeTops[e] = a > b ? a : b;
+  }
+  const body: Body = {
+    points: corners,
+    normals,
+    offsets,
+    loops,
+    starts,
+    rims: null,
+    edges,
+    edgeFaces,
+    edgeTops,
+    radius,
+  };
   topologies.set(body, topology);
   return body;
+}
+
+function alike(a: Int8Array, b: Int8Array): boolean {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
 }
 
 function topologyOf({ points, faces }: Polyhedron, half: number, sides: Int8Array): Topology {
@@ -129,16 +156,16 @@ function topologyOf({ points, faces }: Polyhedron, half: number, sides: Int8Arra
   }
   const edges: number[] = [];
   const places = new Map<number, number>();
-  const loopEdges = loops.flatMap((loop) =>
-    loop.map((a, i) => {
+  const edgeFaces: number[] = [];
+  loops.forEach((loop, f) =>
+    loop.forEach((a, i) => {
       const b = loop[(i + 1) % loop.length];
       const key = Math.min(a, b) * 2 * points.length + Math.max(a, b);
-      let place = places.get(key);
+      const place = places.get(key);
       if (place === undefined) {
-        place = edges.push(a, b) / 2 - 1;
-        places.set(key, place);
-      }
-      return place;
+        places.set(key, edges.push(a, b) / 2 - 1);
+        edgeFaces.push(f, f);
+      } else edgeFaces[2 * place + 1] = f;
     }),
   );
   const starts = new Int32Array(loops.length + 1);
@@ -150,7 +177,7 @@ function topologyOf({ points, faces }: Polyhedron, half: number, sides: Int8Arra
     loops: new Int32Array(loops.flat()),
     starts,
     edges: new Int32Array(edges),
-    loopEdges: new Int32Array(loopEdges),
+    edgeFaces: new Int32Array(edgeFaces),
     swept: new Int32Array(swept),
   };
 }
@@ -164,7 +191,9 @@ export function ballBody(centre: Vec3, ballRadius: number, half: number): Body {
     offsets: new Float64Array(0),
     loops: new Int32Array(0),
     starts: new Int32Array(1),
+    rims: null,
     edges: new Int32Array([0, 1]),
+    edgeFaces: new Int32Array(0),
     edgeTops: new Float64Array([0]),
     radius: ballRadius,
   };

@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { insideFace } from './face';
+import { faced, insideFace, lookAtFaces } from './face';
 
 const clamp01 = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
 
@@ -14,7 +14,10 @@ export interface Clearance {
 
 export const newClearance = (): Clearance => ({ distance: Infinity, nx: 0, ny: 1, nz: 0 });
 
-/** Signed distance from a ball of radius `r` at x, y, z to a body, with the direction away from it. */
+/**
+ * Signed distance from a ball of radius `r` at x, y, z to a body, with the direction away from it.
+ * @param far distances beyond this, m, need only be told to be at least so; the direction then says nothing
+ */
 export function clearance(
   body: Body,
   x: number,
@@ -22,8 +25,9 @@ export function clearance(
   z: number,
   r: number,
   out: Clearance,
+  far = Infinity,
 ): Clearance {
-  const { normals, offsets, points, edges } = body;
+  const { normals, offsets, points, edges, edgeFaces } = body;
   let deepest = -Infinity;
   let face = -1;
   for (let f = 0; f < offsets.length; f++) {
@@ -35,6 +39,10 @@ export function clearance(
     }
   }
   const radius = r + body.radius;
+  if (deepest - radius > far) {
+    out.distance = deepest - radius;
+    return out;
+  }
   if (face >= 0 && (deepest <= 0 || insideFace(body, face, x, y, z))) {
     out.distance = deepest - radius;
     out.nx = normals[3 * face];
@@ -43,7 +51,10 @@ export function clearance(
     return out;
   }
   let best = Infinity;
+  const faceless = edgeFaces.length === 0;
+  lookAtFaces(body, x, y, z);
   for (let k = 0; k < edges.length; k += 2) {
+    if (!faceless && !faced[edgeFaces[k]] && !faced[edgeFaces[k + 1]]) continue;
     const a = 3 * edges[k];
     const b = 3 * edges[k + 1];
     const ex = points[b] - points[a];

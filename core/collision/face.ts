@@ -5,24 +5,56 @@ const RIM = 1e-9;
 
 /** Whether a point on a face's plane (or off it along the normal) lies over the face's own area. */
 export function insideFace(body: Body, face: number, x: number, y: number, z: number): boolean {
-  const { points, loops, starts, normals } = body;
-  const nx = normals[3 * face];
-  const ny = normals[3 * face + 1];
-  const nz = normals[3 * face + 2];
-  const end = starts[face + 1];
-  let a = 3 * loops[end - 1];
-  for (let k = starts[face]; k < end; k++) {
-    const b = 3 * loops[k];
-    const ex = points[b] - points[a];
-    const ey = points[b + 1] - points[a + 1];
-    const ez = points[b + 2] - points[a + 2];
-    const px = x - points[a];
-    const py = y - points[a + 1];
-    const pz = z - points[a + 2];
-    // (edge × to the point) · normal is positive on the inner side.
-    const side = (ey * pz - ez * py) * nx + (ez * px - ex * pz) * ny + (ex * py - ey * px) * nz;
-    if (side < -RIM) return false;
-    a = b;
+  const { starts } = body;
+  const rims = (body.rims ??= rimsOf(body));
+  for (let i = 4 * starts[face], end = 4 * starts[face + 1]; i < end; i += 4) {
+    if (rims[i] * x + rims[i + 1] * y + rims[i + 2] * z < rims[i + 3]) return false;
   }
   return true;
+}
+
+/** For each corner of each loop the plane through the edge that ends there, upright on the face: see Body. */
+function rimsOf({ points, loops, starts, normals }: Body): Float64Array {
+  const rims = new Float64Array(4 * loops.length);
+  for (let f = 0; f + 1 < starts.length; f++) {
+    const nx = normals[3 * f];
+    const ny = normals[3 * f + 1];
+    const nz = normals[3 * f + 2];
+    let a = 3 * loops[starts[f + 1] - 1];
+    for (let k = starts[f]; k < starts[f + 1]; k++) {
+      const b = 3 * loops[k];
+      const ex = points[b] - points[a];
+      const ey = points[b + 1] - points[a + 1];
+      const ez = points[b + 2] - points[a + 2];
+      // Normal × edge looks inwards.
+      const x = ny * ez - nz * ey;
+      const y = nz * ex - nx * ez;
+      const z = nx * ey - ny * ex;
+      rims[4 * k] = x;
+      rims[4 * k + 1] = y;
+      rims[4 * k + 2] = z;
+      rims[4 * k + 3] = x * points[a] + y * points[a + 1] + z * points[a + 2] - RIM;
+      a = b;
+    }
+  }
+  return rims;
+}
+
+/**
+ * Of the body looked at last, which faces look at the place, or at one of the two, that it was looked at
+ * from. Whatever is nearest to a place outside a convex body belongs to such a face: what leads there from
+ * the body is a sum of the normals that meet there, none of them taken away, and so leans towards one of
+ * them at least.
+ */
+export let faced = new Uint8Array(64);
+
+/** Sets what `faced` tells; with `more` beside what it told before. */
+export function lookAtFaces(body: Body, x: number, y: number, z: number, more = false): void {
+  const { normals, offsets } = body;
+  if (faced.length < offsets.length) faced = new Uint8Array(2 * offsets.length);
+  for (let f = 0; f < offsets.length; f++) {
+    const i = 3 * f;
+    const looks = normals[i] * x + normals[i + 1] * y + normals[i + 2] * z - offsets[f] >= -RIM;
+    faced[f] = looks || (more && faced[f] === 1) ? 1 : 0;
+  }
 }

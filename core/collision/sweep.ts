@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { insideFace } from './face';
+import { faced, insideFace, lookAtFaces } from './face';
 
 /** The first touch of a sweep; reused by the caller so that sweeping makes no garbage. */
 export interface Touch {
@@ -81,6 +81,10 @@ export function sweep(
   } else if (faces > 0 && touchWithin(body, x, y, z, dx, dy, dz, radius, out)) {
     return true;
   }
+  const from = enter > 0 ? enter : 0;
+  const to = leave < out.t ? leave : out.t;
+  lookAtFaces(body, x + dx * from, y + dy * from, z + dz * from);
+  if (to > from) lookAtFaces(body, x + dx * to, y + dy * to, z + dz * to, true);
   return sweepEdges(body, x, y, z, dx, dy, dz, radius, out);
 }
 
@@ -131,11 +135,13 @@ function sweepEdges(
   radius: number,
   out: Touch,
 ): boolean {
-  const { points, edges, edgeTops } = body;
+  const { points, edges, edgeFaces, edgeTops } = body;
+  const faceless = edgeFaces.length === 0;
   const dd = dx * dx + dy * dy + dz * dz;
   const rr = radius * radius;
   let found = false;
   for (let k = 0; k < edgeTops.length; k++) {
+    if (!faceless && !faced[edgeFaces[2 * k]] && !faced[edgeFaces[2 * k + 1]]) continue;
     const a = 3 * edges[2 * k];
     const b = 3 * edges[2 * k + 1];
     const ex = points[b] - points[a];

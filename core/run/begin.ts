@@ -59,6 +59,7 @@ export function startState(world: World, seed = 0): RunState {
     locks: new Int32Array(world.locks.length).fill(-1),
     away: Uint8Array.from(world.pieces, ({ absent }) => (absent ? 1 : 0)),
     touched: new Int32Array(world.pieces.length).fill(NEVER),
+    heeded: NEVER,
     hits: new Int16Array(world.breaking ? world.pieces.length : 0),
     moverFrom: Int32Array.from(world.movers, ({ wake }) => (wake ? -1 : 0)),
     moverAt: new Int32Array(world.movers.length).fill(-1),

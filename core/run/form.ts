@@ -36,6 +36,9 @@ export const seenAtRest = ({ turn, size }: Pose, { half }: Rounded): boolean =>
 /** Cosine of the lean that an upright axis may have and count as upright. */
 const UPRIGHT = 1 - 1e-15;
 
+const outside = (v: number, low: number, high: number): number =>
+  v < low ? low - v : v > high ? v - high : 0;
+
 /** A form's bodies for each size of what is moved against it, made when first asked for. */
 export class Bodies {
   private readonly still: (Body | undefined)[] = [];
@@ -43,24 +46,27 @@ export class Bodies {
   private readonly posed: (Body | undefined)[] = [];
   private readonly fresh: boolean[] = [];
   private pose: Pose = STILL;
-  /** The middle of the form at rest, and how far it reaches from there, m. */
-  private readonly middle: Vec3;
-  private readonly reach: number;
+  /** The box about the form at rest, m. */
+  private readonly low: Vec3;
+  private readonly high: Vec3;
 
   constructor(private readonly form: Shape['form']) {
     const { low, high } = formBounds(form);
-    this.middle = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
-    const [w, h, d] = [high[0] - low[0], high[1] - low[1], high[2] - low[2]];
-    this.reach = Math.sqrt(w * w + h * h + d * d) / 2;
+    this.low = low;
+    this.high = high;
   }
 
-  /** At least how far a place is from the form in a pose, m; quick, and below 0 when that is unknown. */
+  /** At least how far a place is from the form in a pose, m; quick, and 0 where that is unknown. */
   away({ turn: m, shift, size }: Pose, x: number, y: number, z: number): number {
-    const [a, b, c] = this.middle;
-    const dx = (m[0] * a + m[1] * b + m[2] * c) * size + shift[0] - x;
-    const dy = (m[3] * a + m[4] * b + m[5] * c) * size + shift[1] - y;
-    const dz = (m[6] * a + m[7] * b + m[8] * c) * size + shift[2] - z;
-    return Math.sqrt(dx * dx + dy * dy + dz * dz) - this.reach * size;
+    const { low, high } = this;
+    const px = x - shift[0];
+    const py = y - shift[1];
+    const pz = z - shift[2];
+    // Seen from the frame that goes with it, to the box about it there.
+    const dx = outside((m[0] * px + m[3] * py + m[6] * pz) / size, low[0], high[0]);
+    const dy = outside((m[1] * px + m[4] * py + m[7] * pz) / size, low[1], high[1]);
+    const dz = outside((m[2] * px + m[5] * py + m[8] * pz) / size, low[2], high[2]);
+    return Math.sqrt(dx * dx + dy * dy + dz * dz) * size;
   }
 
   /** The body as it rests. */

@@ -12,6 +12,7 @@ export * from './lively';
 export * from './dry';
 export * from './travel';
 export * from './throwing';
+export { copyPlace, copySpeed } from './thrower';
 export * from './tick';
 export { FIELD_SIZE, F } from './field';
 export { isThere, missingCheckpoint } from './meet';

@@ -23,6 +23,16 @@ export const nothingHappened = (): Happened => ({
   gathered: false,
 });
 
+/** Has nothing have happened any more, for the next tick. */
+export function forget(happened: Happened): Happened {
+  // Setting a length costs more than looking at it.
+  for (const list of [happened.touched, happened.broken, happened.checkpoints]) {
+    if (list.length > 0) list.length = 0;
+  }
+  happened.gathered = false;
+  return happened;
+}
+
 /** Most links that may act within one tick; more are a loop. */
 const MOST_ACTS = 64;
 /** Ticks without a touch after which what was touched counts as left. */
@@ -31,25 +41,39 @@ const LEFT_TICKS = 3;
 // Places within a link's numbers.
 const [ACTED, LAST, DUE, STOOD] = [0, 1, 2, 3];
 
-/** A course's links with what they need to be asked quickly. */
+/** A link with the places of the pieces its cue names. */
 interface Asked {
   readonly link: Link;
   readonly pieces: readonly number[];
-  /** Whether its cue may come in a tick in which nothing happens. */
-  readonly anyTime: boolean;
 }
-const ANY_TIME: readonly Link['cue']['kind'][] = ['left', 'stood', 'start', 'beat', 'timer'];
-const askedOf = new WeakMap<World, readonly Asked[]>();
 
-function asked(world: World): readonly Asked[] {
+/** A course's links, and which of them may act when nothing happens: in any tick, or a while after a touch. */
+interface AllAsked {
+  readonly links: readonly Asked[];
+  readonly all: readonly number[];
+  readonly anytime: readonly number[];
+  readonly afterTouch: readonly number[];
+}
+const ANYTIME: readonly Link['cue']['kind'][] = ['start', 'beat', 'timer'];
+const AFTER_TOUCH: readonly Link['cue']['kind'][] = [...ANYTIME, 'left', 'stood'];
+const askedOf = new WeakMap<World, AllAsked>();
+
+function asked(world: World): AllAsked {
   let known = askedOf.get(world);
   if (!known) {
     const byId = placesOf(world);
-    known = world.links.map((link) => ({
-      link,
-      anyTime: ANY_TIME.includes(link.cue.kind),
-      pieces: (link.cue.pieces ?? []).flatMap((id) => byId.get(id) ?? []),
-    }));
+    const all = world.links.map((_, i) => i);
+    const of = (kinds: readonly Link['cue']['kind'][]) =>
+      all.filter((i) => kinds.includes(world.links[i].cue.kind));
+    known = {
+      links: world.links.map((link) => ({
+        link,
+        pieces: (link.cue.pieces ?? []).flatMap((id) => byId.get(id) ?? []),
+      })),
+      all,
+      anytime: of(ANYTIME),
+      afterTouch: of(AFTER_TOUCH),
+    };
     askedOf.set(world, known);
   }
   return known;
@@ -72,7 +96,7 @@ export function placesOf(world: World): Map<string, number> {
  * @returns whether the tick ends with what a link did
  */
 export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
-  const links = asked(world);
+  const { links, all, anytime, afterTouch } = asked(world);
   let acts = 0;
   let ends = false;
   const acted: string[] = [];
@@ -94,13 +118,15 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
   const quiet =
     happened.touched.length + happened.broken.length + happened.checkpoints.length === 0 &&
     !happened.gathered;
+  const still = s.tick - s.heeded > LEFT_TICKS;
   for (let round = 0; again && acts <= MOST_ACTS; round++) {
     again = false;
     const heard =
       quiet && round === 0 ? happened : { ...happened, broken: happened.broken.splice(0) };
     if (round > 0 && heard.broken.length === 0) break;
-    for (let i = 0; i < links.length && acts <= MOST_ACTS; i++) {
-      if (quiet && round === 0 && !links[i].anyTime) continue;
+    const may = !quiet || round > 0 ? all : still ? anytime : afterTouch;
+    for (let k = 0; k < may.length && acts <= MOST_ACTS; k++) {
+      const i = may[k];
       if (!cued(world, s, links[i], i, heard, round)) continue;
       const { link } = links[i];
       if (!mayAct(s, link, i)) continue;
@@ -136,6 +162,7 @@ export function dueAt(s: RunState, link: number, tick: number): void {
 /** Has pieces be as if the runner had just left them. */
 export function leave(s: RunState, pieces: readonly number[]): void {
   for (const piece of pieces) s.touched[piece] = s.tick - LEFT_TICKS;
+  s.heeded = s.tick;
 }
 
 /** Whether a link's cue was given. Only the first round hears of anything but what broke. */

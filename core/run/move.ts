@@ -48,14 +48,17 @@ export function advance(
 
 /** Notes what was touched, and at what speed, for all that follows from being touched. */
 function touch(world: World, s: RunState, { collider, nx, ny, nz }: Contact): void {
-  const { pieces, speeds } = world.touching;
+  const { touching } = world;
+  const { pieces, speeds } = touching;
   const { piece } = world.colliders[collider];
   const speed = -(nx * s.vx + ny * s.vy + nz * s.vz);
-  const known = pieces.indexOf(piece);
-  if (known < 0) {
-    pieces.push(piece);
-    speeds.push(speed);
-  } else if (speeds[known] < speed) speeds[known] = speed;
+  for (let i = 0; i < touching.count; i++) {
+    if (pieces[i] !== piece) continue;
+    if (speeds[i] < speed) speeds[i] = speed;
+    return;
+  }
+  pieces[touching.count] = piece;
+  speeds[touching.count++] = speed;
 }
 
 /** On a side-on stage only what a normal says within the lane's plane counts. */

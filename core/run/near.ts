@@ -16,12 +16,11 @@ export interface Near {
   readonly sensors: Boxed;
 }
 
-/** Side of the cells that neighbourhoods are kept for, and how far they reach beyond, m. */
+/** Side of the cells that neighbourhoods are kept for, m. */
 const CELL = 1;
-const BEYOND = 1.05;
 const SPAN = 4096;
 /** Places of the table that is looked into first; a power of two. */
-const SLOTS = 1024;
+const SLOTS = 4096;
 
 /**
  * The neighbourhoods of a course, gathered once for each cell that anything comes to: they depend on the
@@ -33,14 +32,21 @@ export class Neighbourhoods {
   private readonly slots: (Near | null)[] = new Array(SLOTS).fill(null);
   private readonly places = new Int32Array(3 * SLOTS);
 
+  /**
+   * @param over how far neighbourhoods reach beyond their cells over the map, m, and `up` upwards and down:
+   * half the box about a tick of what moves here. What needs more is looked for each time.
+   */
   constructor(
     private readonly grid: Grid,
     private readonly colliders: readonly Collider[],
+    private readonly over: number,
+    private readonly up: number,
   ) {}
 
   /** The colliders that may touch something within the box. */
   at(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): Near {
-    if (x1 - x0 > 2 * BEYOND || y1 - y0 > 2 * BEYOND || z1 - z0 > 2 * BEYOND) {
+    const { over, up } = this;
+    if (x1 - x0 > 2 * over || y1 - y0 > 2 * up || z1 - z0 > 2 * over) {
       return this.gather(x0, y0, z0, x1, y1, z1);
     }
     const i = Math.floor((x0 + x1) / (2 * CELL));
@@ -61,8 +67,14 @@ export class Neighbourhoods {
     let near = this.cells.get(key);
     if (!near) {
       const [x, y, z] = [i * CELL, j * CELL, k * CELL];
-      const to = CELL + BEYOND;
-      near = this.gather(x - BEYOND, y - BEYOND, z - BEYOND, x + to, y + to, z + to);
+      near = this.gather(
+        x - over,
+        y - up,
+        z - over,
+        x + CELL + over,
+        y + CELL + up,
+        z + CELL + over,
+      );
       this.cells.set(key, near);
     }
     this.slots[slot] = near;
@@ -90,10 +102,14 @@ export class Neighbourhoods {
   }
 }
 
-const boxed = (list: readonly Collider[]): Boxed => ({
-  list,
-  boxes: Float64Array.from(list.flatMap(({ low, high }) => [...low, ...high])),
-});
+function boxed(list: readonly Collider[]): Boxed {
+  const boxes = new Float64Array(6 * list.length);
+  for (let i = 0; i < list.length; i++) {
+    boxes.set(list[i].low, 6 * i);
+    boxes.set(list[i].high, 6 * i + 3);
+  }
+  return { list, boxes };
+}
 
 /** The colliders that may touch something within the box. */
 export const nearBox = (

@@ -110,16 +110,16 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
 /** Tells the speed, given relative to one collider, relative to another; -1 is the world. */
 function seenFrom(world: World, s: RunState, from: number, to: number): void {
   if (from === to) return;
-  for (const [collider, sign] of [
-    [from, 1],
-    [to, -1],
-  ]) {
-    if (collider < 0 || world.colliders[collider].mover < 0) continue;
-    const v = speedOf(world, s, collider);
-    s.vx += sign * v[0];
-    s.vy += sign * v[1];
-    s.vz += sign * v[2];
-  }
+  addSpeedOf(world, s, from, 1);
+  addSpeedOf(world, s, to, -1);
+}
+
+function addSpeedOf(world: World, s: RunState, collider: number, sign: 1 | -1): void {
+  if (collider < 0 || world.colliders[collider].mover < 0) return;
+  const v = speedOf(world, s, collider);
+  s.vx += sign * v[0];
+  s.vy += sign * v[1];
+  s.vz += sign * v[2];
 }
 
 /** Speed into the ground that a tick of gravity alone gives, m/s; more than that is a bend of the ground. */

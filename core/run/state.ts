@@ -91,13 +91,18 @@ export interface RunState {
   away: Uint8Array;
   touched: Int32Array;
   hits: Int16Array;
+  /** Tick at which anything was last touched that a link waits for to be left or stood in. */
+  heeded: number;
   /** See Clocks. */
   moverFrom: Int32Array;
   moverAt: Int32Array;
   drives: Float64Array;
   /** The bodies of what is loose, once the run has begun. */
   bodies: LooseBodies | null;
-  /** Of each copy that may be thrown: the tick it was, or -1, its lowest point, speed and ground. */
+  /**
+   * Of each copy that may be thrown: the tick it was, or -1; its lowest point when its step began and when
+   * it will end; speed and ground.
+   */
   copies: Float64Array;
   /** What the regions and links do to the runner now; see field. */
   field: Float64Array;
@@ -142,7 +147,7 @@ export type Kept = Pick<
 export const SKIN = 1e-3;
 /** Numbers kept of each link and each copy. */
 export const LINK_SIZE = 4;
-export const COPY_SIZE = 8;
+export const COPY_SIZE = 11;
 
 /** A copy that shares nothing with the state that could change. */
 export const cloneState = (s: RunState): RunState => ({
@@ -191,6 +196,7 @@ export function restoreThings(s: RunState): void {
   s.hits.set(kept.hits);
   s.moverFrom.set(kept.moverFrom.map(later));
   s.moverAt.set(kept.moverAt);
+  s.heeded = s.tick;
   if (kept.bodies && kept.drives) {
     s.bodies = kept.bodies.copy();
     // A list of its own: poses are kept by which list they came from.

@@ -1,4 +1,4 @@
-import { cosDeg, sinDeg } from '../geometry';
+import { cosDeg, sinDeg, type Vec3 } from '../geometry';
 import { applyPose } from '../motion';
 import { chance } from './chance';
 import { liftOf } from './form';
@@ -14,6 +14,9 @@ const USUAL_BOUNCE = 0.35;
 /** Part of a rolling copy's weight that holds it back. */
 const ROLLING = 0.02;
 
+// Places within a copy's numbers; the first is the tick it was thrown.
+const [FROM, TO, SPEED, GROUND] = [1, 4, 7, 10];
+
 const contact = newContact();
 
 /** Throws what is due and moves every copy on by a tick. Returns the thrower of one that met the runner. */
@@ -24,8 +27,8 @@ export function throwCopies(world: World, s: RunState): Throwing | null {
     for (let k = 0; k < throwing.most; k++) {
       const i = (throwing.first + k) * COPY_SIZE;
       if (s.copies[i] < 0) continue;
-      const age = s.tick - s.copies[i];
-      const moves = age % 2 === 1;
+      const age = ageOf(s, i);
+      const moves = age % STEP_TICKS === 1;
       if (age >= throwing.life || (moves && !moveCopy(world, s, throwing, i))) {
         s.copies[i] = -1;
       } else if (meetsRunner(world, s, throwing, i)) met ??= throwing;
@@ -56,65 +59,90 @@ function launch(world: World, s: RunState, throwing: Throwing): void {
   const mover = world.pieceMovers[throwing.piece];
   const { at } = world.pieces[throwing.piece];
   const c = mover < 0 ? at : applyPose(poseMover(world.movers, s, mover).pose, at);
-  s.copies.set(
-    [
-      s.tick,
-      c[0] + throwing.ahead * cosDeg(throwing.heading),
-      c[1] + throwing.up - throwing.body.radius,
-      (world.lane ?? c[2]) - throwing.ahead * (world.lane === null ? sinDeg(throwing.heading) : 0),
-      ux * level,
-      sinDeg(rise) * told.speed,
-      world.lane === null ? uz * level : 0,
-      -1,
-    ],
-    free,
-  );
+  const x = c[0] + throwing.ahead * cosDeg(throwing.heading);
+  const y = c[1] + throwing.up - throwing.body.radius;
+  const z =
+    (world.lane ?? c[2]) - throwing.ahead * (world.lane === null ? sinDeg(throwing.heading) : 0);
+  const v = [ux * level, sinDeg(rise) * told.speed, world.lane === null ? uz * level : 0];
+  s.copies.set([s.tick, x, y, z, x, y, z, ...v, -1], free);
 }
 
+/** Ticks since a copy was thrown; told to be whole, as counting goes faster then. */
+const ageOf = ({ copies, tick }: RunState, i: number): number => (tick - copies[i]) | 0;
+
+/** Where a copy is at the state's tick: its lowest point, on the way of the step it is making. */
+export function copyPlace(s: RunState, i: number): Vec3 {
+  const { copies } = s;
+  const age = ageOf(s, i);
+  const part = age === 0 ? 1 : (((age - 1) % STEP_TICKS) + 1) / STEP_TICKS;
+  return [
+    copies[i + FROM] + (copies[i + TO] - copies[i + FROM]) * part,
+    copies[i + FROM + 1] + (copies[i + TO + 1] - copies[i + FROM + 1]) * part,
+    copies[i + FROM + 2] + (copies[i + TO + 2] - copies[i + FROM + 2]) * part,
+  ];
+}
+
+/** A copy's speed, m/s. */
+export const copySpeed = ({ copies }: RunState, i: number): Vec3 => [
+  copies[i + SPEED],
+  copies[i + SPEED + 1],
+  copies[i + SPEED + 2],
+];
+
 /**
- * Moves a copy on by two ticks: copies take turns, for they need be no finer. Returns whether it is still
- * there. Its place is its lowest point.
+ * Begins a copy's next step, of several ticks: copies take turns, for they need be no finer. Returns
+ * whether it is still there.
  */
 function moveCopy(world: World, s: RunState, t: Throwing, i: number): boolean {
   const { copies } = s;
-  const fall = world.gravity * STEP;
+  copies[i + FROM] = copies[i + TO];
+  copies[i + FROM + 1] = copies[i + TO + 1];
+  copies[i + FROM + 2] = copies[i + TO + 2];
   const bounce = t.told.bounce ?? USUAL_BOUNCE;
   // Rolling on ground it goes along it, and falls once there is none.
-  const ground = copies[i + 7];
-  const rolls = ground >= 0 && restsOn(world, s, t, i, ground);
-  if (!rolls) {
-    copies[i + 7] = -1;
-    copies[i + 5] -= fall;
+  const ground = copies[i + GROUND];
+  let less = 0;
+  if (ground < 0 || !restsOn(world, s, t, i, ground)) {
+    copies[i + GROUND] = -1;
+    copies[i + SPEED + 1] -= world.gravity * STEP;
+    // Over the step it falls at the mean of its speeds before and after.
+    less = 0.5 * world.gravity * STEP;
   }
   let time = STEP;
   for (let slide = 0; slide < 3 && time > 1e-9; slide++) {
-    const [vx, vy, vz] = [copies[i + 4], copies[i + 5], copies[i + 6]];
+    const vx = copies[i + SPEED];
+    const vy = copies[i + SPEED + 1];
+    const vz = copies[i + SPEED + 2];
     if (vx * vx + vy * vy + vz * vz < 1e-6) break;
-    const [x, y, z] = [copies[i + 1], copies[i + 2], copies[i + 3]];
-    const [dx, dy, dz] = [vx * time, vy * time, vz * time];
+    const dx = vx * time;
+    const dy = (vy + less) * time;
+    const dz = vz * time;
+    const [x, y, z] = [copies[i + TO], copies[i + TO + 1], copies[i + TO + 2]];
     const hit = traceBody(world, s, t.body, x, y, z, dx, dy, dz, contact, -1, t.piece);
     const closing = hit ? -(contact.nx * dx + contact.ny * dy + contact.nz * dz) : 0;
     const part = hit ? Math.max(0, contact.t - SKIN / Math.max(closing, 1e-9)) : 1;
-    copies[i + 1] += dx * part;
-    copies[i + 2] += dy * part;
-    copies[i + 3] += dz * part;
+    copies[i + TO] += dx * part;
+    copies[i + TO + 1] += dy * part;
+    copies[i + TO + 2] += dz * part;
     if (!hit) break;
+    less = 0;
     const { nx, ny } = contact;
     const nz = world.lane === null ? contact.nz : 0;
     const into = nx * vx + ny * vy + nz * vz;
     // Small impacts are rolling: they would else never come to rest.
     const back = into < 0 ? -into * (1 + (into < -LEAST_BOUNCE ? bounce : 0)) : 0;
-    copies[i + 4] += nx * back;
-    copies[i + 5] += ny * back;
-    copies[i + 6] += nz * back;
-    if (ny > FLAT && into >= -LEAST_BOUNCE) copies[i + 7] = contact.collider;
+    copies[i + SPEED] += nx * back;
+    copies[i + SPEED + 1] += ny * back;
+    copies[i + SPEED + 2] += nz * back;
+    if (ny > FLAT && into >= -LEAST_BOUNCE) copies[i + GROUND] = contact.collider;
     time *= 1 - part;
   }
-  return copies[i + 2] + 2 * t.body.radius > tideOf(s);
+  return copies[i + TO + 1] + 2 * t.body.radius > tideOf(s);
 }
 
-/** Seconds a copy moves on at a time. */
-const STEP = 2 / 120;
+/** Ticks of a copy's step, and its seconds. */
+const STEP_TICKS = 4;
+const STEP = STEP_TICKS / 120;
 /** Impacts slower than this do not bounce, m/s. */
 const LEAST_BOUNCE = 1.2;
 /** Least upward part of the normal of ground that a copy rolls on. */
@@ -125,31 +153,35 @@ function restsOn(world: World, s: RunState, t: Throwing, i: number, ground: numb
   const { copies } = s;
   const c = world.colliders[ground];
   if (isAway(world, s, c)) return false;
-  const gap = gapTo(world, s, t.body, c, copies[i + 1], copies[i + 2], copies[i + 3]);
+  const gap = gapTo(world, s, t.body, c, copies[i + TO], copies[i + TO + 1], copies[i + TO + 2]);
   const { distance, nx, ny, nz } = gap;
   if (distance > 3 * SKIN || ny < FLAT) return false;
   const g = world.gravity * STEP;
   // A sphere that rolls gains 5/7 of what pulls it along.
-  copies[i + 4] += g * ny * nx * (5 / 7);
-  copies[i + 5] += g * (ny * ny - 1) * (5 / 7);
-  copies[i + 6] += world.lane === null ? g * ny * nz * (5 / 7) : 0;
-  const [vx, vy, vz] = [copies[i + 4], copies[i + 5], copies[i + 6]];
+  const vx = copies[i + SPEED] + g * ny * nx * (5 / 7);
+  const vy = copies[i + SPEED + 1] + g * (ny * ny - 1) * (5 / 7);
+  const vz = copies[i + SPEED + 2] + (world.lane === null ? g * ny * nz * (5 / 7) : 0);
   const speed = Math.sqrt(vx * vx + vy * vy + vz * vz);
   const hold = speed > 0 ? Math.max(0, 1 - (ROLLING * g) / speed) : 0;
   const into = vx * nx + vy * ny + vz * nz;
-  copies[i + 4] = (vx - into * nx) * hold;
-  copies[i + 5] = (vy - into * ny) * hold;
-  copies[i + 6] = (vz - into * nz) * hold;
+  copies[i + SPEED] = (vx - into * nx) * hold;
+  copies[i + SPEED + 1] = (vy - into * ny) * hold;
+  copies[i + SPEED + 2] = (vz - into * nz) * hold;
   return true;
 }
 
 /** Whether a copy touches the runner where both have got to: the upright capsule against the ball. */
 function meetsRunner(world: World, s: RunState, t: Throwing, i: number): boolean {
   const runner = world.bodies[s.size];
-  const [bx, by, bz] = [s.copies[i + 1], s.copies[i + 2] + t.body.radius, s.copies[i + 3]];
+  const reach = t.body.radius + runner.radius;
+  // Most are nowhere near, at either end of their step.
+  const from = s.copies[i + FROM] - s.x;
+  const to = s.copies[i + TO] - s.x;
+  if ((from > reach && to > reach) || (from < -reach && to < -reach)) return false;
+  const [bx, foot, bz] = copyPlace(s, i);
+  const by = foot + t.body.radius;
   const middle = s.y + liftOf(runner);
   const up = Math.min(runner.half, Math.max(-runner.half, by - middle));
   const [dx, dy, dz] = [bx - s.x, by - middle - up, bz - s.z];
-  const reach = t.body.radius + runner.radius;
   return dx * dx + dy * dy + dz * dz < reach * reach;
 }

@@ -3,7 +3,7 @@ import { drive, wakeMovers, wakeTouched } from './drive';
 import type { Emit } from './event';
 import { F, feelRegion, restField } from './field';
 import { tickHopper } from './hopper';
-import { actOnLinks, breakPiece, nothingHappened, type Happened } from './link';
+import { actOnLinks, breakPiece, forget, nothingHappened, type Happened } from './link';
 import { standOn } from './lock';
 import { LooseBodies } from './loose';
 import { hurt, meet, respawn } from './meet';
@@ -19,6 +19,7 @@ import { gapTo } from './trace';
 import type { World } from './world';
 
 const path = newPath();
+const heard = nothingHappened();
 
 /** Ticks after which something not touched since counts as touched anew. */
 const ANEW = 12;
@@ -35,11 +36,10 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
   const told = s.rest > 0 || s.tick < s.stillUntil ? NO_INPUT : input;
   if (s.rest > 0) s.rest--;
   const { touching, links } = world;
-  touching.pieces.length = 0;
-  touching.speeds.length = 0;
+  touching.count = 0;
   // What nobody waits for is not noted.
   const watched = links.length > 0 || world.breaking || world.wakers.length > 0;
-  const happened = watched ? nothingHappened() : null;
+  const happened = watched ? forget(heard) : null;
 
   if (world.wakers.length > 0) wakeMovers(world, s);
   if (world.followers.length > 0) drive(world, s);
@@ -124,7 +124,7 @@ function sense(
   let done: 'hurt' | 'fall' | null = null;
   for (const { collider, part } of meetings(world, s, way)) {
     const { piece, role } = collider;
-    if (happened) noteTouch(s, piece, happened);
+    if (happened) noteTouch(world, s, piece, happened);
     if (role === 'region') {
       const body = world.bodies[s.size];
       if (gapTo(world, s, body, collider, s.x, s.y, s.z).distance >= 0) continue;
@@ -141,18 +141,19 @@ function sense(
   return done;
 }
 
-function noteTouch(s: RunState, piece: number, happened: Happened): void {
+function noteTouch(world: World, s: RunState, piece: number, happened: Happened): void {
+  if (world.heeded[piece]) s.heeded = s.tick;
   if (s.tick - s.touched[piece] > ANEW) happened.touched.push(piece);
   s.touched[piece] = s.tick;
 }
 
 /** What follows from solids being touched: they break, wake, and give their cue. */
 function touched(world: World, s: RunState, happened: Happened, say: Say): void {
-  const { pieces, speeds } = world.touching;
-  for (let i = 0; i < pieces.length; i++) {
+  const { count, pieces, speeds } = world.touching;
+  for (let i = 0; i < count; i++) {
     const piece = pieces[i];
     const anew = s.tick - s.touched[piece] > ANEW;
-    noteTouch(s, piece, happened);
+    noteTouch(world, s, piece, happened);
     const { breaks } = world.pieces[piece];
     if (breaks && s.away[piece] === 0) {
       if (anew) s.hits[piece]++;
@@ -165,6 +166,6 @@ function touched(world: World, s: RunState, happened: Happened, say: Say): void 
   }
   if (world.wakers.length > 0) {
     for (const piece of happened.touched) wakeTouched(world, s, piece);
-    for (const piece of pieces) wakeTouched(world, s, piece);
+    for (let i = 0; i < count; i++) wakeTouched(world, s, pieces[i]);
   }
 }

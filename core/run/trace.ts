@@ -118,10 +118,10 @@ export function sweepCollider(
   const { radius } = body;
   if (c.mover < 0) return sweep(c.bodies.rest(body), x, cy, z, dx, dy, dz, radius, out);
   const { pose } = poseMover(world.movers, s, c.mover);
+  // Most of what moves is elsewhere on its way; and a body in its pose is only made where it may be met.
+  const far = c.bodies.away(pose, x, cy, z) - radius - body.half;
+  if (far > 0 && far * far > dx * dx + dy * dy + dz * dz) return false;
   if (!seenAtRest(pose, body)) {
-    // Its body in this pose is only made where it may be met.
-    const far = c.bodies.away(pose, x, cy, z) - radius - body.half;
-    if (far > 0 && far * far > dx * dx + dy * dy + dz * dz) return false;
     return sweep(c.bodies.at(pose, body), x, cy, z, dx, dy, dz, radius, out);
   }
   const { turn: m, shift } = pose;
@@ -214,7 +214,7 @@ export const DROP_TICKS = 36;
 const scratch = newClearance();
 
 /** Distances beyond this are only told to be at least so, m. */
-const FAR = 0.5;
+const FAR = 4 * SKIN;
 
 /** Signed distance from a body to a collider at the state's tick, if it is not far; the result is reused. */
 export function gapTo(
@@ -227,19 +227,20 @@ export function gapTo(
   z: number,
 ): Clearance {
   const cy = y + liftOf(body);
-  const { pose } = poseOf(world, s, c);
+  if (c.mover < 0) return clearance(c.bodies.rest(body), x, cy, z, body.radius, scratch, FAR);
+  const { pose } = poseMover(world.movers, s, c.mover);
+  const far = c.bodies.away(pose, x, cy, z) - body.radius - body.half;
+  if (far > FAR) {
+    scratch.distance = far;
+    return scratch;
+  }
   if (!seenAtRest(pose, body)) {
-    const far = c.bodies.away(pose, x, cy, z) - body.radius - body.half;
-    if (far > FAR) {
-      scratch.distance = far;
-      return scratch;
-    }
-    return clearance(c.bodies.at(pose, body), x, cy, z, body.radius, scratch);
+    return clearance(c.bodies.at(pose, body), x, cy, z, body.radius, scratch, FAR);
   }
   const { turn: m, shift } = pose;
   const hull = c.bodies.rest(body);
   const [ox, oy, oz] = [x - shift[0], cy - shift[1], z - shift[2]];
-  if (m === NO_TURN) return clearance(hull, ox, oy, oz, body.radius, scratch);
+  if (m === NO_TURN) return clearance(hull, ox, oy, oz, body.radius, scratch, FAR);
   clearance(
     hull,
     m[0] * ox + m[3] * oy + m[6] * oz,
@@ -247,6 +248,7 @@ export function gapTo(
     m[2] * ox + m[5] * oy + m[8] * oz,
     body.radius,
     scratch,
+    FAR,
   );
   turnBack(m, scratch);
   return scratch;

@@ -3,7 +3,17 @@ import { layPieces } from '../assemble';
 import { emptyCourse, type Course, type PieceMotion } from '../course';
 import { applyPose } from '../motion';
 import { KINDNESS } from '../pieces';
-import { goneFrom, isThere, NO_INPUT, poseMover, startState, tick, type Input } from '.';
+import {
+  COPY_SIZE,
+  copyPlace,
+  goneFrom,
+  isThere,
+  NO_INPUT,
+  poseMover,
+  startState,
+  tick,
+  type Input,
+} from '.';
 import { courseOf, floor, jumpOnly, right, Trial } from './testing';
 
 const slab = (at: PieceInHand['at'], change: Partial<PieceInHand> = {}): PieceInHand => ({
@@ -292,13 +302,30 @@ test('a thrower sends copies at its interval, no more than it may, and they hurt
   const thrower = { what: 'boulder', size: 0.6, interval: 0.5, speed: 8, life: 4, most: 3 };
   const course = free({ family: 'crate', at: [12, 0, 0], turn: [0, 180, 0], thrower });
   const trial = new Trial(course);
-  const live = () => [0, 8, 16].filter((i) => trial.state.copies[i] >= 0).length;
+  const live = () => [0, 1, 2].filter((k) => trial.state.copies[k * COPY_SIZE] >= 0).length;
   trial.go(NO_INPUT, 62);
   expect(live()).toBe(1);
   expect(trial.go(NO_INPUT, 60) && live()).toBe(2);
   trial.go(NO_INPUT, 600);
   expect(live()).toBeLessThanOrEqual(3);
   expect(trial.happened('hazard').length).toBeGreaterThan(0);
+});
+
+test('a thrown copy flies as gravity has it and goes on evenly from tick to tick', () => {
+  const thrower = { what: 'boulder', size: 0.4, interval: 20, speed: 6, rise: 60, life: 4 };
+  const trial = new Trial(free({ family: 'crate', at: [12, 0, 0], turn: [0, 180, 0], thrower }));
+  trial.go(NO_INPUT, 1, ({ copies }) => copies[0] >= 0);
+  while (trial.state.copies[0] < 0) trial.go(NO_INPUT, 1);
+  const way: number[][] = [];
+  for (let i = 0; i < 60; i++) {
+    way.push([...copyPlace(trial.state, 0)]);
+    trial.go(NO_INPUT, 1);
+  }
+  const paces = way.slice(1).map((p, i) => Math.hypot(...p.map((v, k) => v - way[i][k])) * 120);
+  expect(Math.max(...paces)).toBeLessThan(6.6);
+  // Up for v²/2g.
+  const rise = Math.max(...way.map(([, y]) => y)) - way[0][1];
+  expect(Math.abs(rise - (6 * Math.sin(Math.PI / 3)) ** 2 / 44)).toBeLessThan(0.01);
 });
 
 test('legs are run one after the other from their own starts; the time limit ends a run', () => {

@@ -11,7 +11,7 @@ import {
   type Shape,
 } from '../pieces';
 import type { Collider, Hurt, OneWay } from './collider';
-import { Bodies, formBounds, type Rounded } from './form';
+import { Bodies, formBounds, liftOf, type Rounded } from './form';
 import { Grid } from './grid';
 import { lockOf, type Lock } from './lock';
 import { moversOf, reachOf, reachOut, type Mover } from './mover';
@@ -79,6 +79,8 @@ export interface World {
   /** Copies there may be at once. */
   readonly copies: number;
   readonly links: readonly Link[];
+  /** For each piece whether a link waits for it to be left or stood in. */
+  readonly heeded: Uint8Array;
   /** Whether anything breaks. */
   readonly breaking: boolean;
   /** Seconds of a beat and to the first. */
@@ -97,7 +99,7 @@ export interface World {
   readonly sizeOf: (part: number) => number;
   readonly near: Neighbourhoods;
   /** What was touched within the tick: pieces, and the closing speed of each, m/s. */
-  readonly touching: { readonly pieces: number[]; readonly speeds: number[] };
+  readonly touching: { count: number; readonly pieces: number[]; readonly speeds: number[] };
 }
 
 /** Times round and seconds within the goal when the maker says nothing. */
@@ -192,6 +194,11 @@ export function buildWorld(course: Course): World {
   for (const { effects } of links) {
     for (const { kind, value } of effects) if (kind === 'size' && value) parts.add(value);
   }
+  const heeded = new Uint8Array(pieces.length);
+  for (const { cue } of links) {
+    if (cue.kind !== 'left' && cue.kind !== 'stood') continue;
+    for (const id of cue.pieces ?? []) heeded[pieces.findIndex((piece) => piece.id === id)] = 1;
+  }
   const sizes = [...parts].sort((a, b) => a - b).slice(0, MOST_SIZES);
   const bodies = [1, ...sizes].map((part, index): Rounded => ({
     index,
@@ -209,6 +216,10 @@ export function buildWorld(course: Course): World {
     throwers.push(throwingOf(course, piece, index, copies, clock, bodies.length, extents));
     copies += piece.thrower.most ?? USUAL_MOST;
   });
+
+  const moved = [...bodies, ...throwers.map(({ body }) => body)];
+  const over = Math.max(...moved.map(({ radius }) => radius)) + STEP_ROOM;
+  const up = Math.max(...moved.map(liftOf)) + STEP_ROOM;
 
   return {
     pieces,
@@ -236,6 +247,7 @@ export function buildWorld(course: Course): World {
     throwers,
     copies,
     links,
+    heeded,
     breaking: pieces.some(({ breaks }) => breaks),
     beat: { seconds: 60 / (course.tempo?.beats ?? 120), offset: course.tempo?.offset ?? 0 },
     kind: course.kind,
@@ -245,13 +257,15 @@ export function buildWorld(course: Course): World {
     tide: tideLine(course),
     lane,
     sizeOf: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
-    near: new Neighbourhoods(new Grid(colliders), colliders),
-    touching: { pieces: [], speeds: [] },
+    near: new Neighbourhoods(new Grid(colliders), colliders, over, up),
+    touching: { count: 0, pieces: [], speeds: [] },
   };
 }
 
 /** Room left about every box, for touches at a skin's distance, m. */
 const MARGIN = 0.02;
+/** Half the greatest displacement that is looked for in what is kept of a place, m: a tick at 60 m/s. */
+const STEP_ROOM = 0.25;
 /** Most other sizes the runner may have in a course. */
 const MOST_SIZES = 8;
 

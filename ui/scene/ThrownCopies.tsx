@@ -3,7 +3,7 @@ import { useFrame } from '@react-three/fiber';
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from 'three';
 import type { Vec3 } from '@/core/geometry';
 import { findFamily, localGeometry } from '@/core/pieces';
-import { COPY_SIZE, type RunState, type World } from '@/core/run';
+import { COPY_SIZE, copyPlace, copySpeed, type RunState, type World } from '@/core/run';
 import { bakeParts } from './bake';
 import { facetGeometry } from './geometry';
 import { FACETS } from './materials';
@@ -37,11 +37,13 @@ function Copies({ throwing, state }: { throwing: World['throwers'][number]; stat
     const { matrix, place, turn, size, axis } = scratch;
     for (let k = 0; k < most; k++) {
       const i = (first + k) * COPY_SIZE;
-      const [born, x, y, z, vx, , vz] = state.copies.subarray(i, i + 7);
+      const born = state.copies[i];
       if (born < 0) {
         mesh.current?.setMatrixAt(k, NOWHERE);
         continue;
       }
+      const [x, y, z] = copyPlace(state, i);
+      const [vx, , vz] = copySpeed(state, i);
       // Rolls the way it goes: about the axis level and square to it.
       const pace = Math.hypot(vx, vz);
       axis.set(pace > 0 ? vz / pace : 1, 0, pace > 0 ? -vx / pace : 0);
