@@ -16,5 +16,15 @@ export const CameraSchema = v.looseObject({
   at: v.optional(triple(coordinate)),
 });
 
+/** From where the course's own picture is taken. */
+export const PictureSchema = v.looseObject({
+  /** Where the eye stands and what it looks at, m. */
+  at: triple(coordinate),
+  look: triple(coordinate),
+  /** Height of what it shows, in degrees; a narrow field draws what is far together. */
+  field: v.optional(between(8, 100)),
+});
+
+export type PictureCamera = v.InferOutput<typeof PictureSchema>;
 export type CourseCamera = v.InferOutput<typeof CameraSchema>;
 export type CameraKind = CourseCamera['kind'];

@@ -3,8 +3,17 @@ import { angle, between, coordinate, count, extent, oneOf, on, pause, triple } f
 
 // What of a piece touches, and what touching it does.
 
+/** How much larger than drawn a shape is on every side, below 0 smaller: centimetres or percent. */
+export const AllowanceSchema = v.looseObject({
+  by: oneOf(['cm', 'percent'], 'measure'),
+  value: between(-90, 100),
+});
+
 const profilePoint = v.strictTuple([coordinate, coordinate], 'is not a list of two numbers');
+/** A part's own allowance goes before that of its piece, family or role. */
+const own = { allowance: v.optional(AllowanceSchema) };
 const part = {
+  ...own,
   /** Depth of an outline, m, and how far its middle is across from the piece's. */
   depth: v.optional(extent),
   across: v.optional(coordinate),
@@ -12,13 +21,19 @@ const part = {
 export const ShapePartSchema = v.variant(
   'kind',
   [
-    v.looseObject({ kind: v.literal('ball'), at: triple(coordinate), radius: between(0.02, 100) }),
+    v.looseObject({
+      kind: v.literal('ball'),
+      at: triple(coordinate),
+      radius: between(0.02, 100),
+      ...own,
+    }),
     v.looseObject({
       kind: v.literal('box'),
       at: triple(coordinate),
       size: triple(extent),
       /** Degrees about the axis across. */
       turn: v.optional(angle),
+      ...own,
     }),
     v.looseObject({
       kind: v.literal('capsule'),
@@ -47,12 +62,6 @@ export const ShapeSchema = v.looseObject({
     v.minLength(1, 'has no part'),
     v.maxLength(40, 'has more than 40 parts'),
   ),
-});
-
-/** How much larger than drawn a shape is on every side, below 0 smaller: centimetres or percent. */
-export const AllowanceSchema = v.looseObject({
-  by: oneOf(['cm', 'percent'], 'measure'),
-  value: between(-90, 100),
 });
 
 export const ROLES = ['solid', 'hazard', 'pickup', 'scenery'] as const;

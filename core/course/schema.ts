@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { CameraSchema } from './camera';
+import { CameraSchema, PictureSchema } from './camera';
 import { AllowanceSchema, contactFields, ROLES, ShapeSchema } from './contact';
 import { LinkSchema } from './links';
 import { MotionSchema, ThrowerSchema, WakeSchema } from './motion';
@@ -220,6 +220,7 @@ export const CourseSchema = v.looseObject({
   links: v.optional(v.pipe(v.array(LinkSchema), v.maxLength(500, 'has more than 500 links'))),
   tempo: v.optional(TempoSchema),
   camera: v.optional(CameraSchema),
+  picture: v.optional(PictureSchema),
   /** Collision shapes drawn for every piece of a family. */
   shapes: v.optional(v.record(text(64), ShapeSchema)),
   allowances: v.optional(

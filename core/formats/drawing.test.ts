@@ -36,3 +36,42 @@ test('of a box three faces are seen, and what is nearer is drawn later', () => {
 test('a course with nothing in it still has a picture', () => {
   expect(toSvg(drawCourse(emptyCourse('Empty')), 100, 50, 4, 0)).toContain('<svg');
 });
+
+test('a picture that is taken shows what lies before its eye, larger with a narrower field', () => {
+  const course = layPieces(emptyCourse('Taken', 'free'), [
+    { family: 'block', at: [0, 0, 0] },
+    { family: 'block', at: [0, 0, 60] },
+  ]);
+  const taken = (field?: number, look: [number, number, number] = [0, 0, 0]) =>
+    drawCourse({ ...course, picture: { at: [0, 4, 20], look, ...(field ? { field } : {}) } });
+  const spanOf = ({ faces }: ReturnType<typeof taken>) => {
+    const xs = faces.flatMap(({ points }) => points.map(([x]) => x));
+    return { low: Math.min(...xs), high: Math.max(...xs) };
+  };
+  const usual = spanOf(taken());
+  const middle = taken().width / 2;
+  // The block looked at is in the middle, the one behind the eye nowhere.
+  expect((usual.low + usual.high) / 2).toBeCloseTo(middle, 6);
+  expect(usual.high - usual.low).toBeLessThan(1);
+  const near = spanOf(taken(16));
+  const tan = (degrees: number) => Math.tan((degrees * Math.PI) / 360);
+  expect((near.high - near.low) / (usual.high - usual.low)).toBeCloseTo(tan(32) / tan(16), 6);
+  // Turned right round it shows the other one; turned aside, none.
+  expect(taken(32, [0, 4, 40]).faces.length).toBeGreaterThan(0);
+  expect(taken(32, [40, 4, 20]).faces).toHaveLength(0);
+  expect(toSvg(taken(), 420, 132, 14, 0.4)).not.toContain('NaN');
+});
+
+test('what reaches past the eye is cut off before it, and a picture of nowhere is the usual one', () => {
+  const course = layPieces(emptyCourse('Near', 'free'), [
+    { family: 'slab', at: [0, -1, 0], size: [60, 1, 60] },
+  ]);
+  const { faces } = drawCourse({ ...course, picture: { at: [0, 2, 0], look: [10, 1, 0] } });
+  expect(faces).toHaveLength(1);
+  for (const [x, y] of faces[0].points) expect(Number.isFinite(x + y)).toBe(true);
+  // It fills the lower half, up to where the slab ends against the sky.
+  expect(Math.max(...faces[0].points.map(([, y]) => y))).toBeGreaterThan(1);
+  expect(Math.min(...faces[0].points.map(([, y]) => y))).toBeGreaterThan(0.1);
+  const nowhere = drawCourse({ ...course, picture: { at: [0, 2, 0], look: [0, 2, 0] } });
+  expect(nowhere).toEqual(drawCourse(course));
+});

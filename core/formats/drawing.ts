@@ -1,5 +1,16 @@
-import type { Course, Piece } from '../course';
-import { cross, dot, mapPoints, normalize, type Vec3 } from '../geometry';
+import type { Course, Piece, PictureCamera } from '../course';
+import {
+  cosDeg,
+  cross,
+  distance,
+  dot,
+  lerp,
+  mapPoints,
+  normalize,
+  sinDeg,
+  sub,
+  type Vec3,
+} from '../geometry';
 import { applyPose, poseAt } from '../motion';
 import {
   facetColour,
@@ -23,6 +34,8 @@ export interface Drawing {
   readonly width: number;
   readonly height: number;
   readonly faces: readonly DrawnFace[];
+  /** Whether it fills what it is shown in from top to bottom, and goes on to the sides. */
+  readonly fills?: boolean;
 }
 
 /** The way one looks at a drawing. */
@@ -54,11 +67,15 @@ const PICTURED = 15;
 const ROAMED = 120;
 
 /**
- * A picture of a course: low for a side-on stage, higher for one that spreads. Of a long one it
- * shows where it begins, as the whole would be too small to tell anything.
+ * A picture of a course: as its maker has it taken, or else low for a side-on stage, higher for one that
+ * spreads. Of a long one it then shows where it begins, as the whole would be too small to tell anything.
  */
 export function drawCourse(course: Course): Drawing {
   registerModels(course);
+  const { picture } = course;
+  if (picture && distance(picture.at, picture.look) > NEAR) {
+    return taken(course.pieces.flatMap(worldParts), picture);
+  }
   const begin = (course.pieces.find(({ family }) => family === 'start') ?? course.pieces[0])?.at;
   const sideOn = course.space === 'side-on';
   const shown = course.pieces.filter(({ at }) =>
@@ -69,27 +86,122 @@ export function drawCourse(course: Course): Drawing {
   return draw(shown.flatMap(worldParts), sideOn ? LEVEL : SLANTED);
 }
 
-/** Solids drawn without perspective, the further ones first (painter's algorithm). */
+type Place = readonly [number, number];
+
+/** How corners of the world come to be places in a drawing. */
+interface Projection {
+  /** How far away a point counts as. */
+  readonly depth: (p: Vec3) => number;
+  /** Whether a face at a point, with its normal, is seen from its front. */
+  readonly faces: (normal: Vec3, p: Vec3) => boolean;
+  /** A face as it is drawn, or null where it is not; with which of its edges have ink. */
+  readonly flat: (
+    points: readonly Vec3[],
+    ink: readonly boolean[],
+  ) => { points: readonly Place[]; ink: readonly boolean[] } | null;
+}
+
+/** Solids drawn without perspective, in a frame that just takes them. */
 function draw(parts: readonly Part[], look: Vec3): Drawing {
   const right = normalize(cross(look, [0, 1, 0]));
   const up = cross(right, look);
-  const depthOf = (points: readonly Vec3[]) =>
-    points.reduce((sum, p) => sum + dot(p, look), 0) / Math.max(1, points.length);
-  const order = parts
-    .map((part) => ({ part, depth: depthOf(part.solid.points) }))
-    .sort((a, b) => b.depth - a.depth)
-    .map(({ part }) => part);
+  const faces = paint(parts, {
+    depth: (p) => dot(p, look),
+    faces: (normal) => dot(normal, look) < -1e-6,
+    flat: (points, ink) => ({ ink, points: points.map((p) => [dot(p, right), -dot(p, up)]) }),
+  });
+  if (faces.length === 0) return { width: 1, height: 1, faces };
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  const faces = facetsOf(order).flatMap(({ points, normal: n, tone, ink }, f): DrawnFace[] => {
-    if (dot(n, look) >= -1e-6) return [];
-    const flat = points.map((p) => {
-      const [x, y] = [dot(p, right), -dot(p, up)];
+  for (const { points } of faces) {
+    for (const [x, y] of points) {
       x0 = Math.min(x0, x);
       x1 = Math.max(x1, x);
       y0 = Math.min(y0, y);
       y1 = Math.max(y1, y);
-      return [x, y] as const;
-    });
+    }
+  }
+  return {
+    width: x1 - x0,
+    height: y1 - y0,
+    faces: faces.map((face) => ({
+      ...face,
+      points: face.points.map(([x, y]) => [x - x0, y - y0] as const),
+    })),
+  };
+}
+
+/** Height of what a picture shows when its maker says nothing, degrees. */
+export const USUAL_FIELD = 32;
+/** Nothing nearer to the eye than this is drawn, m. */
+const NEAR = 0.3;
+/** How many times as wide as high a picture is at most. */
+const WIDEST = 4;
+
+/** Solids as they are seen from a place, in a frame of height 1 with its middle at the place looked at. */
+function taken(parts: readonly Part[], { at, look, field = USUAL_FIELD }: PictureCamera): Drawing {
+  const ahead = normalize(sub(look, at));
+  // Straight down or up, north is at the top.
+  const level = Math.abs(ahead[1]) > 0.9999 ? ([0, 0, -1] as const) : ([0, 1, 0] as const);
+  const right = normalize(cross(ahead, level));
+  const up = cross(right, ahead);
+  const scale = 0.5 / (sinDeg(field / 2) / cosDeg(field / 2));
+  const depth = (p: Vec3) => dot(sub(p, at), ahead);
+  const faces = paint(
+    parts.filter(({ solid }) => solid.points.some((p) => depth(p) > NEAR)),
+    {
+      depth: (p) => distance(p, at),
+      faces: (normal, p) => dot(normal, sub(p, at)) < 0,
+      flat: (points, ink) => {
+        const cut = beyond(points, ink, (p) => depth(p) - NEAR);
+        const flat = cut.points.map((p): Place => {
+          const k = scale / depth(p);
+          return [WIDEST / 2 + dot(sub(p, at), right) * k, 0.5 - dot(sub(p, at), up) * k];
+        });
+        const off = (axis: 0 | 1, low: number, high: number) =>
+          flat.every((p) => p[axis] < low) || flat.every((p) => p[axis] > high);
+        return flat.length < 3 || off(0, 0, WIDEST) || off(1, 0, 1)
+          ? null
+          : { points: flat, ink: cut.ink };
+      },
+    },
+  );
+  return { width: WIDEST, height: 1, faces, fills: true };
+}
+
+/** What of a polygon lies where something is above 0 (Sutherland and Hodgman, 1974); a cut has no ink. */
+function beyond(points: readonly Vec3[], ink: readonly boolean[], above: (p: Vec3) => number) {
+  const kept: Vec3[] = [];
+  const inked: boolean[] = [];
+  points.forEach((p, i) => {
+    const q = points[(i + 1) % points.length];
+    const [a, b] = [above(p), above(q)];
+    if (a > 0) {
+      kept.push(p);
+      inked.push(ink[i]);
+    }
+    if (a > 0 !== b > 0) {
+      kept.push(lerp(p, q, a / (a - b)));
+      inked.push(a > 0 ? false : ink[i]);
+    }
+  });
+  return { points: kept, ink: inked };
+}
+
+/** The faces of solids that are seen, the further ones first (painter's algorithm). */
+function paint(parts: readonly Part[], { depth, faces, flat }: Projection): DrawnFace[] {
+  const depthOf = (points: readonly Vec3[]) =>
+    points.reduce((sum, p) => sum + depth(p), 0) / Math.max(1, points.length);
+  const order = parts
+    .map((part) => ({ part, far: depthOf(part.solid.points) }))
+    .sort((a, b) => b.far - a.far)
+    .map(({ part }) => part);
+  return facetsOf(order).flatMap(({ points, normal: n, tone, ink }, f): DrawnFace[] => {
+    if (!faces(n, points[0])) return [];
+    const drawn = flat(
+      points,
+      ink.map((id) => id >= 0),
+    );
+    if (!drawn) return [];
     const fill = facetColour(tone, n[0], n[1], n[2], f * 31 + points.length)
       .map((c) =>
         Math.round(c * 255)
@@ -97,18 +209,8 @@ function draw(parts: readonly Part[], look: Vec3): Drawing {
           .padStart(2, '0'),
       )
       .join('');
-    return [{ points: flat, fill: `#${fill}`, ink: ink.map((id) => id >= 0) }];
+    return [{ ...drawn, fill: `#${fill}` }];
   });
-  if (faces.length === 0) return { width: 1, height: 1, faces: [] };
-  return {
-    width: x1 - x0,
-    height: y1 - y0,
-    faces: faces.map(({ points, fill, ink }) => ({
-      fill,
-      ink,
-      points: points.map(([x, y]) => [x - x0, y - y0] as const),
-    })),
-  };
 }
 
 /**
@@ -122,10 +224,9 @@ export function toSvg(
   margin: number,
   line: number,
 ): string {
-  const scale = Math.min(
-    (width - 2 * margin) / drawing.width,
-    (height - 2 * margin) / drawing.height,
-  );
+  const scale = drawing.fills
+    ? height / drawing.height
+    : Math.min((width - 2 * margin) / drawing.width, (height - 2 * margin) / drawing.height);
   const left = (width - drawing.width * scale) / 2;
   const top = (height - drawing.height * scale) / 2;
   const polygons = drawing.faces.map(({ points, fill, ink }) => {

@@ -35,7 +35,7 @@ export function contactShapes(course: Rules, piece: Piece): Shape[] {
   const role = piece.role === 'scenery' ? undefined : piece.role;
   return shapes.map((shape) => {
     const named = role && OPEN_ROLES.includes(shape.role) ? { ...shape, role } : shape;
-    const allowance = allowanceOf(course, piece, named.role);
+    const allowance = named.allowance ?? allowanceOf(course, piece, named.role);
     return allowance ? { ...named, form: grownForm(named, allowance) } : named;
   });
 }
@@ -112,6 +112,7 @@ function drawnShapes(drawn: DrawnShape, piece: Piece, own: readonly Shape[]): Sh
       ...(surface ? { surface } : {}),
       ...(lock ? { lock } : {}),
       ...(field ? { field } : {}),
+      ...(part.allowance ? { allowance: part.allowance } : {}),
       form: formOf(part, k, drawn.size[2], side),
     })),
   ];

@@ -1,4 +1,4 @@
-import type { Material, Piece } from '../course';
+import type { Allowance, Material, Piece } from '../course';
 import type { Polyhedron, Vec3 } from '../geometry';
 import type { Slide, Spin, Swing } from '../motion';
 
@@ -73,6 +73,8 @@ export interface Shape {
   /** Gives way some time after it was stood on, or is away while its gate is open. */
   readonly lock?: 'gives' | 'barred';
   readonly field?: Field;
+  /** Larger or smaller than drawn by its own measure, whatever its piece's is. */
+  readonly allowance?: Allowance;
   readonly form:
     /** A convex solid, rounded by so much all about. */
     | { readonly kind: 'hull'; readonly solid: Polyhedron; readonly round?: number }

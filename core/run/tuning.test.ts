@@ -2,7 +2,7 @@ import type { PieceInHand } from '../assemble';
 import { layPieces } from '../assemble';
 import { emptyCourse, type Course, type PieceMotion } from '../course';
 import { applyPose } from '../motion';
-import { KINDNESS } from '../pieces';
+import { contactShapes, KINDNESS } from '../pieces';
 import {
   COPY_SIZE,
   copyPlace,
@@ -229,6 +229,29 @@ test('allowances make hazards smaller and ground wider, for a piece, a family or
   const family = { allowances: { families: { thorns: { by: 'percent' as const, value: -50 } } } };
   expect(met(family)).toBeGreaterThan(usual + 0.3);
   expect(met({}, { allowance: { by: 'cm', value: -20 } })).toBeGreaterThan(usual + 0.1);
+});
+
+test('a part of a drawn shape may have an allowance of its own, in centimetres or percent', () => {
+  const part = (by: 'cm' | 'percent', value: number) => ({
+    kind: 'box' as const,
+    at: [0, 0.5, 0] as [number, number, number],
+    size: [1, 1, 1] as [number, number, number],
+    allowance: { by, value },
+  });
+  const shape = { size: [1, 1, 1] as [number, number, number], parts: [part('cm', -20)] };
+  const width = (own: typeof shape, roles = {}) => {
+    const [crate] = layPieces(courseOf(), [
+      { family: 'crate', at: [0, 0, 0], shape: own },
+    ]).pieces.slice(-1);
+    const [{ form }] = contactShapes({ allowances: { roles } }, crate);
+    if (form.kind !== 'hull') throw new Error('No hull.');
+    const xs = form.solid.points.map(([x]) => x);
+    return Math.max(...xs) - Math.min(...xs);
+  };
+  expect(width(shape)).toBeCloseTo(0.6, 9);
+  expect(width({ ...shape, parts: [part('percent', 25)] })).toBeCloseTo(1.25, 9);
+  // It goes before that of its role.
+  expect(width(shape, { solid: { by: 'cm', value: 10 } })).toBeCloseTo(0.6, 9);
 });
 
 test('a drawn shape replaces the family’s, stretches with the piece, and mirrors with it', () => {

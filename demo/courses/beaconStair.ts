@@ -167,6 +167,7 @@ export const beaconStair: DemoCourse = {
     ...build(),
     tempo: { beats: 96, plays: true },
     sky: { hour: 18, sound: 'shore' },
+    picture: { at: [26, 9, 22], look: [1, 3.5, 0], field: 24 },
     welcome: 'Seventy-eight treads, less five. Mind the spikes.',
     targets: { steady: 60, brisk: 48, swift: 40 },
   },

@@ -121,6 +121,7 @@ export const kilnYard: DemoCourse = {
     ...build(),
     sky: { hour: 9, tide: '#8FB39A' },
     runner: { kind: 'roller' },
+    picture: { at: [-13, 9, 29], look: [23, 0, 10], field: 24 },
     welcome: 'Roll out of the yard and up to the lamp. Mind the casks.',
     targets: { steady: 45, brisk: 36, swift: 30 },
   },

@@ -175,6 +175,7 @@ export const saltPanSlalom: DemoCourse = {
   course: {
     ...slalom,
     sketch: { points: SKETCH.map(([x, y, z]) => [x, y, z]), closed: true, shown: 0 },
+    picture: { at: [-55, 9, 20], look: [0, 0, -21], field: 24 },
     welcome: 'Twice round the pans. Over the crest or past it, as you like.',
     targets: { steady: 95, brisk: 80, swift: 70 },
   },

@@ -147,6 +147,19 @@ export function eyePlace(eye: Eye): Vec3 {
   return [0, 1, 2].map((i) => eye.target[i] - ahead[i] * eye.distance) as unknown as Vec3;
 }
 
+/** The eye that stands at a place and looks at another. */
+export function lookFrom(at: Vec3, target: Vec3): Eye & { mode: 'free' } {
+  const [dx, dy, dz] = [target[0] - at[0], target[1] - at[1], target[2] - at[2]];
+  const degrees = 180 / Math.PI;
+  return {
+    mode: 'free',
+    target,
+    distance: Math.max(4, Math.hypot(dx, dy, dz)),
+    yaw: Math.atan2(dx, -dz) * degrees,
+    pitch: Math.min(89.5, Math.atan2(-dy, Math.hypot(dx, dz)) * degrees),
+  };
+}
+
 /** The line from the eye through a pixel of the canvas. */
 export function rayAt(view: Eye & { width: number; height: number }, px: number, py: number): Ray {
   const { right, up, ahead } = axes(view);

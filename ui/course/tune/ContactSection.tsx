@@ -19,6 +19,7 @@ import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } f
 import { Button, Chip, Choices, NumberField, weightText, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
+import { AllowanceFigures } from './AllowanceFigures';
 import { Flow, Section } from './Section';
 import { useTune } from './tuneStore';
 import { HURT_WORDS, ROLE_WORDS } from './words';
@@ -258,26 +259,7 @@ function Allowances({ piece }: { piece: Piece }) {
           })
         }
       />
-      {from !== 'usual' && (
-        <>
-          <NumberField
-            label="Larger on every side"
-            unit={value.by === 'cm' ? 'cm' : '%'}
-            step={1}
-            value={value.value}
-            testID="allowance"
-            onChange={(next) => set({ ...value, value: next }, 'allowance')}
-          />
-          <Choices
-            value={value.by}
-            options={[
-              { value: 'cm', label: 'Centimetres' },
-              { value: 'percent', label: 'Percent' },
-            ]}
-            onChange={(by) => set({ ...value, by })}
-          />
-        </>
-      )}
+      {from !== 'usual' && <AllowanceFigures value={value} testID="allowance" onChange={set} />}
       {from === 'usual' && now && (
         <Words as="small" tint="slate">
           {`By its role: ${now.value > 0 ? '+' : ''}${now.value} ${now.by === 'cm' ? 'cm' : '%'}.`}

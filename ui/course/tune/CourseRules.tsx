@@ -7,6 +7,7 @@ import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { eyePlace, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
+import { PictureOptions } from './PictureOptions';
 import { Flow, Section } from './Section';
 import { TempoOptions } from './TempoOptions';
 import { useTune } from './tuneStore';
@@ -49,6 +50,7 @@ export function CourseRules() {
       </Section>
       <Legs />
       <Camera />
+      <PictureOptions />
       <TempoOptions />
     </View>
   );

@@ -57,7 +57,7 @@ export function PhaseRows({ piece }: { piece: Piece }) {
         ))}
       {rows.length > 1 && (
         <Words as="small" tint="slate">
-          {`How far each has gone, over ${seconds.toFixed(1)} s. Drag a row to have it earlier or later.`}
+          {`How far each has gone, over ${seconds.toFixed(1)} s. Drag a row, or use the arrow keys on it, to have it earlier or later.`}
         </Words>
       )}
       <Flow>
@@ -99,18 +99,33 @@ function PhaseRow({ piece, travel, seconds, onShift }: PhaseRowProps) {
     return `${x.toFixed(1)},${y.toFixed(1)}`;
   });
   const now = ((at % seconds) / seconds) * WIDTH;
+  // A step at a time: a tenth of a second, or finer on a short row.
+  const step = Math.min(0.1, seconds / 40);
   const move = ({ nativeEvent }: GestureResponderEvent) => {
     const { pageX } = nativeEvent;
     if (last.current === null) return;
-    // A step at a time: a tenth of a second, or finer on a short row.
-    const step = Math.min(0.1, seconds / 40);
     const steps = Math.round(((pageX - last.current) / width.current) * (seconds / step));
     if (steps === 0) return;
     last.current += (steps * step * width.current) / seconds;
     onShift(-steps * step);
   };
+  // The web's views answer to keys, of which the native types know nothing.
+  const keys: object = {
+    tabIndex: 0,
+    onKeyDown: (event: {
+      key: string;
+      preventDefault: () => void;
+      stopPropagation: () => void;
+    }) => {
+      if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
+      event.preventDefault();
+      event.stopPropagation();
+      onShift(event.key === 'ArrowLeft' ? step : -step);
+    },
+  };
   return (
     <View
+      {...keys}
       testID={`phase-${piece.id}`}
       accessibilityRole="adjustable"
       accessibilityLabel={`Phase of ${pieceName(piece)}`}

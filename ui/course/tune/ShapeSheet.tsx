@@ -19,6 +19,7 @@ import { Button, Chip, Choices, IconButton, NumberField, Words } from '../../par
 import { shapeSolid } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours, WIDE } from '../../theme';
+import { AllowanceFigures } from './AllowanceFigures';
 import { Flow } from './Section';
 import { useTune } from './tuneStore';
 import { attempt } from '../attempt';
@@ -161,11 +162,17 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
           ))}
         </Flow>
         {part && (
-          <PartFigures
-            part={part}
-            point={held.point}
-            onChange={(next) => change(withPart(shape, partIndex, next))}
-          />
+          <>
+            <PartFigures
+              part={part}
+              point={held.point}
+              onChange={(next) => change(withPart(shape, partIndex, next))}
+            />
+            <PartAllowance
+              part={part}
+              onChange={(next) => change(withPart(shape, partIndex, next))}
+            />
+          </>
         )}
         <Flow>
           {part?.kind === 'outline' && held.point >= 0 && (
@@ -289,6 +296,41 @@ function PartFigures({
   );
 }
 
+/** How much larger a part is than drawn: as its piece is, or by a measure of its own. */
+function PartAllowance({
+  part,
+  onChange,
+}: {
+  part: ShapePart;
+  onChange: (part: ShapePart) => void;
+}) {
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Choices
+        label="Allowance of this part"
+        value={part.allowance ? 'own' : 'piece'}
+        options={[
+          { value: 'piece', label: 'As the piece has' },
+          { value: 'own', label: 'Its own' },
+        ]}
+        onChange={(next) => {
+          const { allowance: _, ...rest } = part;
+          onChange(
+            next === 'own' ? { ...part, allowance: { by: 'cm', value: 0 } } : (rest as ShapePart),
+          );
+        }}
+      />
+      {part.allowance && (
+        <AllowanceFigures
+          value={part.allowance}
+          testID="part-allowance"
+          onChange={(allowance) => onChange({ ...part, allowance })}
+        />
+      )}
+    </View>
+  );
+}
+
 interface BoardProps {
   readonly piece: Piece;
   readonly shape: DrawnShape;
@@ -310,10 +352,9 @@ function Board(props: BoardProps) {
   const { picture } = useMemo(() => profileOf(course, piece), [course, piece]);
   const allowed = useMemo(() => {
     const drawn = { ...piece, shape };
-    const [one] = contactShapes(course, drawn);
-    return one && allowanceOf(course, drawn, one.role)
-      ? contactShapes(course, drawn).map((s) => flat(shapeSolid(s).points))
-      : [];
+    return contactShapes(course, drawn)
+      .filter(({ allowance, role }) => allowance ?? allowanceOf(course, drawn, role))
+      .map((one) => flat(shapeSolid(one).points));
   }, [course, piece, shape]);
   // The frame stays while the shape is drawn: it follows the picture alone.
   const view = useMemo(() => frameOf(picture, width, height), [picture, width, height]);
