@@ -1,35 +1,5 @@
-import type { Page } from '@playwright/test';
-import { SceneHands } from './support/scene';
 import { expect, test } from './support/test';
-
-/** A free-roaming course of a slab, a start at its left and a lantern 4.5 m to the right of that. */
-async function begin(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
-  const page = await open('/', 'phone');
-  await page.getByTestId('new-course').click();
-  await page.getByTestId('new-name').fill(name);
-  await page.getByText('Free-roaming', { exact: true }).tap();
-  await page.getByTestId('new-begin').click();
-  await expect(page.getByTestId('save-state')).toContainText('3 pieces');
-  // Seen from above, so that places are touched where they are.
-  await page.getByTestId('view-mode').tap();
-  await page.getByTestId('view-mode').tap();
-  const eye = { target: [0.5, 1.2, 0], distance: 31, yaw: 0, pitch: 89.5 } as const;
-  return { page, hands: new SceneHands(page, eye) };
-}
-
-/** Opens the figures of a piece that acts, under one of their headings. */
-async function tune(page: Page, piece: string, heading: string) {
-  await page.getByTestId('phase-tune').tap();
-  await page.getByLabel(piece, { exact: true }).first().tap();
-  await page.getByRole('tab', { name: heading, exact: true }).tap();
-}
-
-async function run(page: Page) {
-  await page.getByTestId('phase-run').tap();
-  await expect(page.getByTestId('run-clock')).toBeVisible();
-}
-const finished = (page: Page) =>
-  expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 40_000 });
+import { begin, finished, run, tune } from './support/tuning';
 
 test('a lantern given a path comes to the runner that stands still', async ({ open }) => {
   const { page, hands } = await begin(open, 'Path');

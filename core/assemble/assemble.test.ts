@@ -1,11 +1,14 @@
 import fc from 'fast-check';
+import { checkCourse } from '../check';
 import { emptyCourse, type Course } from '../course';
 import {
   duplicatePieces,
   groundBelow,
   layPieces,
+  legOf,
   movePieces,
   namePieces,
+  nextLeg,
   onWorkPlane,
   pickPiece,
   readDial,
@@ -121,8 +124,35 @@ test('the ground below a place is the highest solid under it', () => {
   expect(groundBelow(course, [30, 3, 0])).toBeNull();
 });
 
-test('a second start and a twin in the same place are refused', () => {
-  expect(refusal(course, { family: 'start', at: [5, 0, 0] })).toMatch(/start already/);
+test('a nineteenth start and a twin in the same place are refused', () => {
+  expect(refusal(course, { family: 'start', at: [5, 0, 0] })).toBeNull();
+  const more = Array.from({ length: 17 }, (_, i) => [i + 3, 0, 3] as const);
+  const full = layPieces(
+    course,
+    more.map((at) => ({ family: 'start', at: [...at] })),
+  );
+  expect(full.legs).toHaveLength(18);
+  expect(refusal(full, { family: 'start', at: [5, 0, 0] })).toMatch(/18 legs already/);
   expect(refusal(course, { family: 'slab', at: [0, -0.5, 0] })).toMatch(/lies there/);
   expect(refusal(course, { family: 'slab', at: [2, -0.5, 0] })).toBeNull();
+});
+
+test('another start begins another leg, and lanterns go to the legs that lack one', () => {
+  const plain = layPieces(emptyCourse('Legs', 'free'), [
+    { family: 'start', at: [0, 0, 0] },
+    { family: 'lantern', at: [9, 0, 0] },
+  ]);
+  expect(plain.legs).toBeUndefined();
+  const two = layPieces(plain, [{ family: 'start', at: [0, 0, 5] }]);
+  expect([two.legs?.length, legOf(two.pieces[2])]).toEqual([2, 2]);
+  const ended = layPieces(two, [
+    { family: 'lantern', at: [9, 0, 5] },
+    { family: 'lantern', at: [12, 0, 5] },
+  ]);
+  // Once every leg has its goal, one more is another way to end the first.
+  expect(ended.pieces.slice(3).map(legOf)).toEqual([2, 1]);
+  expect(checkCourse(ended).filter(({ rule }) => rule === 'leg' || rule === 'starts')).toEqual([]);
+  // What leg one's start leaves open when it goes is begun anew first.
+  const gap = removePieces(ended, new Set([ended.pieces[0].id]));
+  expect(nextLeg(gap, 'start')).toBe(1);
 });

@@ -26,6 +26,7 @@ export * from './kit';
 export * from './rules';
 export * from './tuning';
 export * from './purpose';
+export * from './legs';
 export * from './links';
 export * from './shapes';
 export * from './sketch';

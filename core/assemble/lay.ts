@@ -2,6 +2,7 @@ import { create } from 'mutative';
 import type { Course, Piece } from '../course';
 import { cairnNumber, familyOf } from '../pieces';
 import { freshIds } from './ids';
+import { nextLeg, withLegs } from './legs';
 import { withoutTies } from './links';
 import { tidy } from './place';
 
@@ -37,7 +38,7 @@ export type PieceInHand = Pick<
   | 'layer'
 >;
 
-/** The course with one more piece. A cairn without a number gets the next one. */
+/** The course with one more piece. Cairns, starts and goals without a number get the next one. */
 export function layPiece(course: Course, piece: PieceInHand): Course {
   return layPieces(course, [piece]);
 }
@@ -52,6 +53,14 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
       if (laid.family === 'cairn' && laid.params?.number === undefined) {
         const number = nextCairnNumber(draft);
         if (number > 1) laid.params = { ...laid.params, number };
+      }
+      if (
+        (laid.family === 'start' || laid.family === 'lantern') &&
+        laid.params?.leg === undefined
+      ) {
+        const leg = nextLeg(draft, laid.family) ?? 1;
+        if (leg > 1) laid.params = { ...laid.params, leg };
+        if (leg > (draft.legs?.length ?? 1)) draft.legs = withLegs(draft, leg);
       }
       draft.pieces.push(laid);
     }

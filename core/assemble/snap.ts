@@ -1,5 +1,6 @@
 import { BOUNDS, type Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
+import { MOST_LEGS, nextLeg } from './legs';
 import { tidy } from './place';
 import type { PieceInHand } from './lay';
 
@@ -41,8 +42,8 @@ export const snapToGrid = (p: Vec3, step: number | Vec3): Vec3 =>
 
 /** Why a piece may not be laid where it would land, in words, or null when it may. */
 export function refusal(course: Course, piece: PieceInHand): string | null {
-  if (piece.family === 'start' && course.pieces.some(({ family }) => family === 'start')) {
-    return 'There is a start already';
+  if (piece.family === 'start' && nextLeg(course, 'start') === null) {
+    return `There are ${MOST_LEGS} legs already, which is the most`;
   }
   const twin = course.pieces.some(
     ({ family, at }) => family === piece.family && distance(at, piece.at) < 0.01,

@@ -105,14 +105,23 @@ export function summarise(
     falls: state.falls,
     jumps: state.jumps,
     worth: state.worth,
-    legs: Array.from({ length: world.legs }, (_, i) => ({
-      strokes: state.legs[2 * i],
-      time: state.legs[2 * i + 1] / 120,
-    })),
+    legs: legsOf(world, state),
     events,
     path,
     poses: poseHash(path, state.drives),
   };
+}
+
+/** Strokes and times of a course's legs. The last ends within its tick, so that all add up to the whole. */
+function legsOf(world: World, { legs, finish }: RunState): RunResult['legs'] {
+  const ticks = (leg: number) => legs[2 * leg + 1];
+  const last = world.legs - 1;
+  let before = 0;
+  for (let i = 0; i < last; i++) before += ticks(i);
+  return Array.from({ length: world.legs }, (_, i) => ({
+    strokes: legs[2 * i],
+    time: i === last && finish >= 0 ? finish - before / 120 : ticks(i) / 120,
+  }));
 }
 
 /** FNV-1a (Fowler, Noll and Vo, 1991) over the 64-bit patterns of the numbers, as hexadecimal. */

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { spotAt, type Spot } from '@/core/run';
 import { Button, Fault, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
-import { FinishPanel } from '../run/FinishPanel';
+import { effortOf, FinishPanel } from '../run/FinishPanel';
 import { RunView, type Finished } from '../run/RunView';
 import { useView } from '../scene';
 import { api } from '../state/api';
@@ -72,7 +72,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
           result={finished.result}
           best={finished.fromStart ? finished.best : undefined}
           targets={course.targets}
-          effort={course.runner.kind === 'flick' ? 'stroke' : 'jump'}
+          effort={effortOf(course)}
         >
           <Keep id={id} finished={finished} best={finished.best?.time} />
           <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />

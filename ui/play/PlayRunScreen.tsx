@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Fault, Field, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
-import { FinishPanel } from '../run/FinishPanel';
+import { effortOf, FinishPanel } from '../run/FinishPanel';
 import { RunView, type Finished } from '../run/RunView';
 import { api, ApiError } from '../state/api';
 import { useMe, usePublished } from '../state/queries';
@@ -36,7 +36,7 @@ export function PlayRunScreen({ slug }: { slug: string }) {
         <FinishPanel
           result={finished.result}
           targets={data.course.targets}
-          effort={data.course.runner.kind === 'flick' ? 'stroke' : 'jump'}
+          effort={effortOf(data.course)}
         >
           <SendRun key={finished.run.claim} slug={slug} finished={finished} />
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
-import type { Targets } from '@/core/course';
+import type { Course, Targets } from '@/core/course';
 import type { RunResult } from '@/core/run';
 import { Card, runTime, timeGap, Words } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
@@ -15,6 +15,10 @@ interface FinishPanelProps {
   readonly children: ReactNode;
 }
 
+/** What is counted of a course's runs beside the time. */
+export const effortOf = ({ kind, runner }: Pick<Course, 'kind' | 'runner'>): 'jump' | 'stroke' =>
+  kind === 'strokes' || runner.kind === 'flick' ? 'stroke' : 'jump';
+
 /** The time of a finished run, its splits against the best and the targets, and what to do next. */
 export function FinishPanel({ result, best, targets, effort, children }: FinishPanelProps) {
   const colours = useColours();
@@ -27,7 +31,10 @@ export function FinishPanel({ result, best, targets, effort, children }: FinishP
       best: best?.splits.find(({ piece }) => piece === split.piece)?.time,
     })),
     ...result.legs.map(({ strokes, time }, i) => ({
-      name: `Leg ${i + 1}, ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'}`,
+      name:
+        effort === 'stroke'
+          ? `Leg ${i + 1}, ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'}`
+          : `Leg ${i + 1}`,
       time,
       best: undefined,
     })),

@@ -203,6 +203,7 @@ function tallyOf({ state, world }: LiveRun, course: Course): string | null {
   const made = (count: number) => `${count} ${count === 1 ? 'stroke' : 'strokes'}`;
   if (world.legs > 0) {
     const leg = Math.min(state.leg, world.legs - 1);
+    if (!strokes) return `Leg ${leg + 1} of ${world.legs}`;
     const par = course.legs?.[leg]?.par;
     const own = made(state.jumps - state.legJumps);
     return `Leg ${leg + 1}, ${own}${par ? `, par ${par}` : ''}`;

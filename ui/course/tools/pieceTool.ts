@@ -1,5 +1,6 @@
 import {
   layPieces,
+  legOf,
   movePieces,
   onWorkPlane,
   pickPiece,
@@ -41,6 +42,10 @@ export function layAt(pointed: Vec3 | null): void {
     return;
   }
   edit((before) => layPieces(before, [piece]));
+  const begun = useCourse.getState().course.pieces.at(-1);
+  if (begun?.family === 'start' && legOf(begun) > 1) {
+    tell(`Leg ${legOf(begun)} begins here. It needs a lantern of its own.`);
+  }
   // Another stays in hand; without a pointer to follow it waits beside the one just laid, and after a
   // join as well, where the next one will find the new open end.
   const { low, high } = pieceBounds({ ...piece, id: 'ghost' });

@@ -1,0 +1,33 @@
+import type { Course, Piece } from '../course';
+
+/** Most legs a course may have. */
+export const MOST_LEGS = 18;
+
+/** The leg a start or goal belongs to. */
+export const legOf = ({ params }: Pick<Piece, 'params'>): number =>
+  typeof params?.leg === 'number' ? params.leg : 1;
+
+/**
+ * The leg that a start or goal laid next belongs to: every start after the first begins another leg, and a
+ * goal ends the first leg that has a start and none yet.
+ * @returns null when all legs there may be have begun
+ */
+export function nextLeg({ pieces }: Pick<Course, 'pieces'>, family: 'start' | 'lantern') {
+  const legsWith = (id: string) =>
+    new Set(pieces.filter((piece) => piece.family === id).map(legOf));
+  const [begun, ended] = [legsWith('start'), legsWith('lantern')];
+  const all = Array.from({ length: MOST_LEGS }, (_, i) => i + 1);
+  if (family === 'start') return all.find((leg) => !begun.has(leg)) ?? null;
+  return all.find((leg) => begun.has(leg) && !ended.has(leg)) ?? 1;
+}
+
+/** The legs of a course of which so many are needed; those it has stay as they are. */
+export const withLegs = (
+  { legs = [], kind }: Pick<Course, 'legs' | 'kind'>,
+  needed: number,
+): NonNullable<Course['legs']> => [
+  ...legs,
+  ...Array.from({ length: Math.max(0, needed - legs.length) }, () =>
+    kind === 'strokes' ? { par: 3 } : {},
+  ),
+];

@@ -1,0 +1,127 @@
+import { expect, test } from './support/test';
+import { begin, figure, finished, lay, run, tune } from './support/tuning';
+
+test('a lantern stays shut until a shell is gathered, and says so', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Lock');
+  await tune(page, 'Lantern', 'Figures');
+  await page.getByText('When enough is gathered', { exact: true }).tap();
+  await figure(page, 'How many', 1);
+  await run(page);
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () =>
+    expect(page.getByText('1 shell still missing')).toBeVisible({ timeout: 20_000 }),
+  );
+  await page.getByLabel('Pause').tap();
+  await page.getByText('Back to building', { exact: true }).tap();
+  await lay(page, hands, 'Marks', 'shell', [0, 0, 0]);
+  await run(page);
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
+});
+
+test('a portal carries to the one high up beside the lantern', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Portals');
+  await lay(page, hands, 'Marks', 'portal', [-0.5, 0, 0]);
+  await lay(page, hands, 'Marks', 'portal', [1.5, 0, 0]);
+  await hands.tap([1.5, 1, 0]);
+  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
+  await page.getByTestId('dial-at1').fill('12');
+  await page.getByTestId('dial-at1').press('Enter');
+  await page.getByLabel('All pieces').tap();
+  await page.getByLabel('Lantern', { exact: true }).first().tap();
+  await page.getByTestId('dial-at1').fill('12');
+  await page.getByTestId('dial-at1').press('Enter');
+  await run(page);
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
+});
+
+test('a crate that throws hits the runner who stands in its way', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Thrower');
+  await lay(page, hands, 'Timber', 'crate', [1, 0, 0]);
+  await hands.tap([1, 0.5, 0]);
+  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
+  await page.getByTestId('dial-turn1').fill('180');
+  await page.getByTestId('dial-turn1').press('Enter');
+  await page.getByRole('tab', { name: 'Motion', exact: true }).tap();
+  await page.getByTestId('add-thrower').tap();
+  await page.getByTestId('thrower-interval').fill('1');
+  await page.getByTestId('thrower-interval').press('Enter');
+  await run(page);
+  await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
+});
+
+test('a stone stopping from above only is jumped up through and stood on', async ({ open }) => {
+  const { page, hands } = await begin(open, 'One way');
+  await lay(page, hands, 'Floors', 'slab', [-2, 0, 1.6]);
+  await hands.tap([-2, 0.2, 1.9]);
+  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
+  for (const [dial, value] of Object.entries({ at0: '-2', at1: '1', at2: '0' })) {
+    await page.getByTestId(`dial-${dial}`).fill(value);
+    await page.getByTestId(`dial-${dial}`).press('Enter');
+  }
+  await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
+  await page.getByRole('checkbox', { name: 'Stops from one side only' }).tap();
+  await page.getByLabel('All pieces').tap();
+  await tune(page, 'Lantern', 'Figures');
+  for (const [dial, value] of Object.entries({ at0: '-2', at1: '1.6' })) {
+    await page.getByTestId(`dial-${dial}`).fill(value);
+    await page.getByTestId(`dial-${dial}`).press('Enter');
+  }
+  await run(page);
+  await hands.hold('run-jump', { x: 0.5, y: 0.5 }, () => finished(page));
+});
+
+test('on the third beat the tide comes in over the course', async ({ open }) => {
+  const { page } = await begin(open, 'Flood');
+  await page.getByTestId('phase-tune').tap();
+  await page.getByRole('tab', { name: 'Course', exact: true }).tap();
+  await page.getByTestId('give-tempo').tap();
+  await page.getByRole('tab', { name: 'Links', exact: true }).tap();
+  await page.getByTestId('begin-link').tap();
+  await page.getByRole('radio', { name: 'Every so many beats', exact: true }).tap();
+  await figure(page, 'Beats', 3);
+  await page.getByRole('radio', { name: 'Move the tide', exact: true }).tap();
+  await figure(page, 'Tide line at', 3);
+  await figure(page, 'Takes', 1);
+  await run(page);
+  await expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 });
+});
+
+test('two legs are run one after the other, each to its own lantern', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Legs');
+  await lay(page, hands, 'Marks', 'start', [-2, 0, 1]);
+  await expect(page.getByText('Leg 2 begins here', { exact: false })).toBeVisible();
+  await lay(page, hands, 'Marks', 'lantern', [2.5, 0, 1.4]);
+  await run(page);
+  await expect(page.getByText('Leg 1 of 2')).toBeVisible();
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, async () => {
+    await expect(page.getByText('Leg 2 of 2')).toBeVisible({
+      timeout: 20_000,
+    });
+    await finished(page);
+  });
+});
+
+test('what players see is framed along the way, and the course’s picture is taken from here', async ({
+  open,
+}) => {
+  const { page } = await begin(open, 'Seen');
+  await page.getByTestId('phase-tune').tap();
+  await page.getByRole('tab', { name: 'Course', exact: true }).tap();
+  await page.getByRole('checkbox', { name: 'Show what players see' }).tap();
+  await expect(page.getByTestId('camera-frame')).toBeVisible();
+  const picture = page.getByTestId('course-picture').locator('img');
+  const before = await picture.getAttribute('src');
+  await page.getByTestId('take-picture').tap();
+  await expect(picture).not.toHaveAttribute('src', before!);
+  const wide = await picture.getAttribute('src');
+  await page.getByTestId('picture-field').fill('16');
+  await page.getByTestId('picture-field').press('Enter');
+  await expect(picture).not.toHaveAttribute('src', wide!);
+  // It stands for the course in the list as well.
+  const narrow = await picture.getAttribute('src');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.getByLabel('Back to my courses').tap();
+  await expect(page.getByLabel('Picture of Seen').locator('img').first()).toHaveAttribute(
+    'src',
+    narrow!,
+  );
+});

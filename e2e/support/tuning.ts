@@ -1,0 +1,54 @@
+import { expect, type Page } from '@playwright/test';
+import { SceneHands } from './scene';
+
+/** A free-roaming course of a slab, a start at its left and a lantern 4.5 m to the right of that. */
+export async function begin(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
+  const page = await open('/', 'phone');
+  await page.getByTestId('new-course').click();
+  await page.getByTestId('new-name').fill(name);
+  await page.getByText('Free-roaming', { exact: true }).tap();
+  await page.getByTestId('new-begin').click();
+  await expect(page.getByTestId('save-state')).toContainText('3 pieces');
+  // Seen from above, so that places are touched where they are.
+  await page.getByTestId('view-mode').tap();
+  await page.getByTestId('view-mode').tap();
+  const eye = { target: [0.5, 1.2, 0], distance: 31, yaw: 0, pitch: 89.5 } as const;
+  return { page, hands: new SceneHands(page, eye) };
+}
+
+/** Opens the figures of a piece that acts, under one of their headings. */
+export async function tune(page: Page, piece: string, heading: string) {
+  await page.getByTestId('phase-tune').tap();
+  await page.getByLabel(piece, { exact: true }).first().tap();
+  await page.getByRole('tab', { name: heading, exact: true }).tap();
+}
+
+export async function run(page: Page) {
+  await page.getByTestId('phase-run').tap();
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+}
+/** Waits for the time at the goal. */
+export const finished = (page: Page) =>
+  expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 40_000 });
+
+/** Sets a figure by its label and confirms it. */
+export async function figure(page: Page, label: string, value: number | string) {
+  const field = page.getByRole('textbox', { name: label, exact: true });
+  await field.fill(String(value));
+  await field.press('Enter');
+}
+
+/** Lays one piece of a family where a finger points, and puts the rest away. */
+export async function lay(
+  page: Page,
+  hands: SceneHands,
+  shelf: string,
+  family: string,
+  at: readonly [number, number, number],
+) {
+  await page.getByTestId('phase-lay').tap();
+  await page.getByText(shelf, { exact: true }).tap();
+  await page.getByTestId(`family-${family}`).tap();
+  await hands.tap(at);
+  await page.getByTestId('hand-done').tap();
+}
