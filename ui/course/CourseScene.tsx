@@ -12,6 +12,7 @@ import {
   Ghost,
   Ghosts,
   MovingPieces,
+  movesInPart,
   PlaneGrid,
   Regions,
   restingMoment,
@@ -23,7 +24,8 @@ import {
   type Moment,
   type Tool,
 } from '../scene';
-import { useCourse } from '../state/courseStore';
+import { useEditing, useTold } from '../state/courseStore';
+import { useSame } from '../state/useSame';
 import { planeOf, useLay, type LayTool } from './layStore';
 import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
@@ -53,19 +55,39 @@ const toolFor = (
 /** The scene of a course being built, with what the tool in use shows over it. */
 export function CourseScene({ work }: { work: Work }) {
   const host = useRef<View>(null);
-  const { course, choice, inHand } = useCourse();
-  const steps = useLay((s) => s.steps);
-  const level = useLay((s) => s.level);
-  const depth = useLay((s) => s.depth);
   const tool = useLay((s) => s.tool);
-  const mode = useView((s) => s.mode);
-  const target = useView((s) => s.target);
-  const tide = useMemo(() => tideLine(course), [course]);
-  const plane = planeOf(mode, { level, depth });
-  const moment = useRef<Moment>(restingMoment());
-  const showShapes = useTune((s) => s.shapes);
   const pivoting = useLay((s) => s.pivot !== null);
   const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
+  useGestures(
+    host,
+    useMemo(() => toolFor(work, tool, tuning, pivoting), [work, tool, tuning, pivoting]),
+  );
+  // The canvas itself does not follow the course: having it drawn anew costs more than what is in it.
+  const canvas = useMemo(
+    () => (
+      <Canvas running={false}>
+        <Contents work={work} />
+      </Canvas>
+    ),
+    [work],
+  );
+  return (
+    <View ref={host} testID="scene" style={{ position: 'absolute', inset: 0 }}>
+      {canvas}
+      {work !== 'look' && <Overlay sketchOnly={work === 'sketch'} />}
+      {(work === 'lay' || work === 'tune') && <TuneOverlay />}
+      {work === 'lay' && <KeyHold />}
+    </View>
+  );
+}
+
+/** All that is in the scene. */
+function Contents({ work }: { work: Work }) {
+  const { course, choice, inHand } = useEditing();
+  const told = useTold();
+  const tide = useMemo(() => tideLine(told), [told]);
+  const moment = useRef<Moment>(restingMoment());
+  const showShapes = useTune((s) => s.shapes);
   const { pieces, layers } = course;
   const building = work === 'lay' || work === 'tune';
   // What is hidden while building is there in every run.
@@ -78,55 +100,60 @@ export function CourseScene({ work }: { work: Work }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [pieces, layers],
   );
-  const lively = useMemo(
-    () => livelyPieces({ pieces, links: course.links }),
-    [pieces, course.links],
+  // Most edits leave much as it is: what is made of that stays.
+  const lively = useSame(
+    useMemo(() => livelyPieces({ pieces, links: course.links }), [pieces, course.links]),
   );
   const still = useMemo(() => shown.filter(({ id }) => !lively.has(id)), [shown, lively]);
-  const felt = useMemo(
-    () => shown.filter(({ family }) => findFamily(family)?.group === 'regions'),
-    [shown],
+  const moving = useSame(
+    useMemo(
+      () => shown.filter((piece) => lively.has(piece.id) || movesInPart(piece)),
+      [shown, lively],
+    ),
   );
+  const felt = useSame(
+    useMemo(() => shown.filter(({ family }) => findFamily(family)?.group === 'regions'), [shown]),
+  );
+  const boards = useSame(useMemo(() => shown.filter(({ family }) => family === 'board'), [shown]));
   const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
-  useGestures(
-    host,
-    useMemo(() => toolFor(work, tool, tuning, pivoting), [work, tool, tuning, pivoting]),
-  );
-  const gridded =
-    (building && inHand) || work === 'sketch' || (work === 'lay' && tool !== 'pieces');
-
   return (
-    <View ref={host} testID="scene" style={{ position: 'absolute', inset: 0 }}>
-      <Canvas running={false}>
-        <Surroundings tide={tide} sky={course.sky} />
-        {course.sketch?.picture && (
-          <UnderPicture
-            picture={course.sketch.picture}
-            shown={work === 'sketch' ? 0.9 : (course.sketch.shown ?? 0.6)}
-          />
-        )}
-        <Scrubbed course={course} moment={moment} />
-        <StillPieces pieces={still} tide={tide} />
-        <MovingPieces pieces={shown} lively={lively} moment={moment} />
-        {building && felt.length > 0 && <Regions pieces={felt} />}
-        {building && showShapes && <ContactShapes course={course} pieces={shown} moment={moment} />}
-        <BoardTexts pieces={shown} />
-        {gridded && <PlaneGrid plane={plane} step={steps[0]} about={target} />}
-        {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
-        {building && chosen.length > 0 && <Chosen pieces={chosen} />}
-      </Canvas>
-      {work !== 'look' && <Overlay sketchOnly={work === 'sketch'} />}
-      {building && <TuneOverlay />}
-      {work === 'lay' && <KeyHold />}
-    </View>
+    <>
+      <Surroundings tide={tide} sky={course.sky} />
+      {course.sketch?.picture && (
+        <UnderPicture
+          picture={course.sketch.picture}
+          shown={work === 'sketch' ? 0.9 : (course.sketch.shown ?? 0.6)}
+        />
+      )}
+      <Scrubbed course={told} moment={moment} />
+      <StillPieces pieces={still} tide={tide} />
+      <MovingPieces pieces={moving} lively={lively} moment={moment} />
+      {building && felt.length > 0 && <Regions pieces={felt} />}
+      {building && showShapes && <ContactShapes course={course} pieces={shown} moment={moment} />}
+      <BoardTexts pieces={boards} />
+      <Grid work={work} handed={building && inHand !== null} />
+      {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
+      {building && chosen.length > 0 && <Chosen pieces={chosen} />}
+    </>
   );
+}
+
+/** The work plane's grid about the place looked at, while something may be laid on it. */
+function Grid({ work, handed }: { work: Work; handed: boolean }) {
+  const steps = useLay((s) => s.steps);
+  const level = useLay((s) => s.level);
+  const depth = useLay((s) => s.depth);
+  const tool = useLay((s) => s.tool);
+  const mode = useView((s) => s.mode);
+  const target = useView((s) => s.target);
+  if (!handed && work !== 'sketch' && !(work === 'lay' && tool !== 'pieces')) return null;
+  return <PlaneGrid plane={planeOf(mode, { level, depth })} step={steps[0]} about={target} />;
 }
 
 /** The ghost by itself, so that following the pointer touches nothing else of the scene. */
 function GhostInHand({ inHand, tide }: { inHand: PieceInHand; tide: number }) {
-  const course = useCourse((s) => s.course);
   const row = useLay((s) => s.row);
-  const ghost = useGhost(course, inHand);
+  const ghost = useGhost(useTold(), inHand);
   if (row) return <Ghosts pieces={row.map((piece, i): Piece => ({ ...piece, id: `row${i}` }))} />;
   if (!ghost) return null;
   return (

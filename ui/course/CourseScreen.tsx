@@ -1,11 +1,11 @@
 import { router, useIsFocused } from 'expo-router';
-import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
 import { addStart } from '@/core/check';
 import { Button, Fault, Loading, PHASES, Sheet, Stones, tell, Words, type Phase } from '../parts';
 import { useView } from '../scene';
-import { useCourse } from '../state/courseStore';
+import { useCourse, useEditing, useTold } from '../state/courseStore';
 import { useLastRun } from '../state/lastRun';
 import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
@@ -67,17 +67,8 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
-  const course = useCourse((s) => s.course);
+  const sound = useCourse((s) => s.course.sky?.sound);
   const take = useCourse((s) => s.take);
-  const { data } = useCourseOnServer(id);
-  // What only tells of the course may lag behind the hand that edits it.
-  const told = useDeferredValue(course);
-  const proof = useReplay(told, data?.proof?.run);
-  const way = useLastRun((s) => s.way);
-  // The proof's way serves until there is a newer run, and goes on serving when edits make it stale.
-  useEffect(() => {
-    if (proof && !useLastRun.getState().way) useLastRun.getState().keep(proof);
-  }, [proof]);
   const [missing, setMissing] = useState(false);
   // While a run covers this screen its scene is let go; two at once would be one too many.
   const focused = useIsFocused();
@@ -129,14 +120,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
     going.help = () => router.push('/help');
   }, [goTo, run]);
 
-  const errors = useFindings(told).some(({ weight }) => weight === 'error');
-  const done = new Set<Phase>();
-  if (course.name.trim().length >= 3 && course.pieces.length > 0) done.add('plan');
-  if (!errors) done.add('lay');
-  if (proof?.finished) done.add('run');
-  if (data?.published?.current) done.add('share');
-
-  const stones = <Stones current={phase} done={done} onChoose={goTo} />;
+  const stones = <Progress id={id} phase={phase} onChoose={goTo} />;
   const panel =
     phase === 'plan' ? (
       <PlanPanel />
@@ -158,7 +142,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   const canvas = (
     <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
       {focused && <CourseScene work={work} />}
-      {focused && <Ambience sound={course.sky?.sound} />}
+      {focused && <Ambience sound={sound} />}
       <View pointerEvents="box-none" style={{ flex: 1 }}>
         <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
         <View
@@ -191,7 +175,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
           </View>
           <View style={{ flex: 1 }}>
             {canvas}
-            <Ribbon course={told} way={way} />
+            <Unrolled />
           </View>
           {building && <ChosenSide />}
         </View>
@@ -206,7 +190,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
           >
             {canvas}
           </View>
-          {!panel && <Ribbon course={told} way={way} />}
+          {!panel && <Unrolled />}
           {phase === 'lay' && <Tray wide={false} />}
           {panel && <Panel key={work === 'sketch' ? work : phase}>{panel}</Panel>}
           {stones}
@@ -234,9 +218,47 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   );
 }
 
+/** The phases, with those that are done. */
+const Progress = memo(function Progress({
+  id,
+  phase,
+  onChoose,
+}: {
+  id: string;
+  phase: Phase;
+  onChoose: (phase: Phase) => void;
+}) {
+  const told = useTold();
+  const { data } = useCourseOnServer(id);
+  const proof = useReplay(told, data?.proof?.run);
+  // The proof's way serves until there is a newer run, and goes on serving when edits make it stale.
+  useEffect(() => {
+    if (proof && !useLastRun.getState().way) useLastRun.getState().keep(proof);
+  }, [proof]);
+  const planned = told.name.trim().length >= 3 && told.pieces.length > 0;
+  const laid = !useFindings(told).some(({ weight }) => weight === 'error');
+  const proved = proof?.finished === true;
+  const shared = data?.published?.current === true;
+  return useMemo(() => {
+    const done = new Set<Phase>();
+    if (planned) done.add('plan');
+    if (laid) done.add('lay');
+    if (proved) done.add('run');
+    if (shared) done.add('share');
+    return <Stones current={phase} done={done} onChoose={onChoose} />;
+  }, [planned, laid, proved, shared, phase, onChoose]);
+});
+
+/** The course along its way. */
+const Unrolled = memo(function Unrolled() {
+  const told = useTold();
+  const way = useLastRun((s) => s.way);
+  return <Ribbon course={told} way={way} />;
+});
+
 /** The tray's card: the piece in hand, else the chosen one, else a way to run from here. */
 function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: () => void }) {
-  const { inHand, choice } = useCourse();
+  const { inHand, choice } = useEditing();
   const tool = useLay((s) => s.tool);
   const { width } = useWindowDimensions();
   const pivoting = useLay((s) => s.pivot !== null);

@@ -4,14 +4,14 @@ import { layPieces, type Fit } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Card, metres, Stepper, Words } from '../parts';
 import { useView } from '../scene';
-import { useCourse } from '../state/courseStore';
+import { useCourse, useEditing } from '../state/courseStore';
 import { SPACE, useColours } from '../theme';
 import { beginFit, type Work } from '@/workers/fit';
 
 /** Finds the track that follows the sketch, shows how closely, and keeps or drops it. */
 export function FitPanel() {
   const colours = useColours();
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const [width, setWidth] = useState(3);
   const [tolerance, setTolerance] = useState(1);
   const [part, setPart] = useState<number | null>(null);

@@ -5,7 +5,7 @@ import { setKind } from '@/core/assemble';
 import { expectationOf, intendedWay } from '@/core/route';
 import { DEFAULT_HOLD, DEFAULT_LAPS, tideLine } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '../parts';
-import { useCourse } from '../state/courseStore';
+import { useCourse, useEditing } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { useLay } from './layStore';
 import { reshape } from './reshape';
@@ -29,7 +29,7 @@ const TARGETS = [
 
 /** What the course is before it is built: name, kind, runner, notes, targets. */
 export function PlanPanel() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const [versions, setVersions] = useState(false);
   const sketching = useLay((s) => s.sketching !== null);
   const set = (change: Partial<Course>, merge?: string) =>

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Course } from '@/core/course';
@@ -21,7 +21,7 @@ interface RibbonProps {
 }
 
 /** The course unrolled along its way: height, marks and tide; touching it moves the view there. */
-export function Ribbon({ course, way }: RibbonProps) {
+export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
   const colours = useColours();
   const host = useRef<View>(null);
   const [width, setWidth] = useState(0);
@@ -164,7 +164,7 @@ export function Ribbon({ course, way }: RibbonProps) {
       )}
     </View>
   );
-}
+});
 
 /** A mark beside the way: each meaning has its shape as well as its colour. */
 function MarkSign({ mark, x, y, span }: { mark: Mark; x: number; y: number; span: number }) {

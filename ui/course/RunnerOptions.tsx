@@ -9,7 +9,7 @@ import {
   SECONDS_TO_TOP_SPEED,
 } from '@/core/run';
 import { Chip, Choices, NumberField, Words } from '../parts';
-import { useCourse } from '../state/courseStore';
+import { useEditing } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { reshape } from './reshape';
 
@@ -71,7 +71,7 @@ const usual = (kind: RunnerKind, key: RunnerDial): number => {
 
 /** Which runner the course is for, and what it can do. */
 export function RunnerOptions() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const { kind, settings = {} } = course.runner;
   const change = (to: (course: Course) => Course, merge?: string) => edit(to, merge);
   return (

@@ -26,7 +26,8 @@ export async function copyText(text: string, what: string): Promise<void> {
 export function SharePanel({ onRun }: { onRun: () => void }) {
   const colours = useColours();
   const client = useQueryClient();
-  const { id, course } = useCourse();
+  const id = useCourse((s) => s.id);
+  const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
   const hash = useHash(course);
   const proof = data?.proof;

@@ -14,7 +14,7 @@ import {
 import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, Field, metres, NumberField, Stepper, tell, Words } from '../parts';
 import { useView } from '../scene';
-import { useCourse } from '../state/courseStore';
+import { useEditing } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { FitPanel } from './FitPanel';
 import { planeNow } from './landing';
@@ -24,7 +24,7 @@ import { applyScale } from './tools/sketchTool';
 
 /** The sketch: a route drawn by hand, its points, notes, a picture under it, and the track that fits it. */
 export function SketchPanel() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const { sketching, sketchPoint, stroke, set } = useLay();
   const [length, setLength] = useState(10);
   const files = useRef<HTMLInputElement>(null);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ago, Card, IconButton, Words } from '../parts';
-import { useCourse, type SaveState } from '../state/courseStore';
+import { useCourse, useTold, type SaveState } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { FindingsSheet } from './FindingsSheet';
 import { useFindings } from './useFindings';
@@ -10,7 +10,7 @@ import { useFindings } from './useFindings';
 export function TopBar({ onBack }: { onBack: () => void }) {
   const { course, save, past, future, undo, redo } = useCourse();
   const [open, setOpen] = useState(false);
-  const findings = useFindings(course);
+  const findings = useFindings(useTold());
   return (
     <Card
       style={{

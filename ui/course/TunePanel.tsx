@@ -25,7 +25,7 @@ import {
   Words,
 } from '../parts';
 import { useView } from '../scene';
-import { useCourse } from '../state/courseStore';
+import { useCourse, useEditing } from '../state/courseStore';
 import { SPACE, WIDE } from '../theme';
 import { buildCommands } from './commands';
 import { ContactSection } from './tune/ContactSection';
@@ -55,7 +55,7 @@ const TAB_WORDS: Record<TuneTab, string> = {
 
 /** The chosen piece in all that can be set of it, or what there is to tune in the course. */
 export function TunePanel() {
-  const { course, choice } = useCourse();
+  const { course, choice } = useEditing();
   const piece = course.pieces.find(({ id }) => choice.has(id));
   return piece ? <PieceTuning key={piece.id} piece={piece} /> : <CourseTuning />;
 }
@@ -128,7 +128,7 @@ export function CourseTuning() {
 }
 
 function PieceDials({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const family = familyOf(piece.family);
   const chosen = course.pieces.filter(({ id }) => choice.has(id));
   const alike = chosen.every((other) => other.family === piece.family);
@@ -251,7 +251,7 @@ const SIDES: readonly BlockSide[] = ['+x', '-x', '+z', '-z'];
 
 /** Pulling the top edges of a block up and down, each by itself. */
 function Edges() {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const [side, setSide] = useState<BlockSide>('+x');
   const pull = (by: number) => edit((now) => pullEdge(now, choice, side, by), `edge ${side}`);
   return (
@@ -303,7 +303,7 @@ function actsAs(piece: Piece): string {
 
 /** What acts on the runner, named, to be chosen without finding it in the scene. */
 export function PieceList() {
-  const { course, choice, choose } = useCourse();
+  const { course, choice, choose } = useEditing();
   const acting = course.pieces.filter(
     (piece) =>
       (['hazards', 'movers', 'marks', 'regions'].includes(familyOf(piece.family).group) &&

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, useWindowDimensions, View, type StyleProp, type ViewStyle } from 'react-native';
 import { RADIUS, TARGET, useColours, WIDE } from '../theme';
 import { Feather, type IconName } from './icons';
@@ -20,7 +21,7 @@ interface IconButtonProps {
 }
 
 /** A button that is only an icon, with its name for those who cannot see it. */
-export function IconButton({
+export const IconButton = memo(function IconButton({
   icon,
   label,
   onPress,
@@ -95,4 +96,4 @@ export function IconButton({
       )}
     </Pressable>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react';
+import { memo, useEffect, useMemo } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { BufferAttribute, type BufferGeometry } from 'three';
 import type { Piece } from '@/core/course';
@@ -47,7 +47,7 @@ const TURN_RATE = 80;
  * Movers, pickups and what comes and goes: one geometry for all of them, in which the corners of what
  * moved are placed anew for each frame. Few corners, so this costs less than a draw call for each would.
  */
-export function MovingPieces({
+export const MovingPieces = memo(function MovingPieces({
   pieces,
   lively,
   moment,
@@ -95,7 +95,10 @@ export function MovingPieces({
       <lineSegments geometry={lines} material={INK} frustumCulled={false} />
     </>
   );
-}
+});
+
+/** Whether anything of a piece moves when the piece as a whole does not. */
+export const movesInPart = (piece: Piece): boolean => bakeMoving(piece).positions.length > 0;
 
 /** Writes an item's corners where the moment has them. Returns whether anything was written. */
 function place(

@@ -25,17 +25,16 @@ export function chunkPieces(
   const [width, depth] = [x1 - x0 + 1, z1 - z0 + 1];
   const columns = Math.min(count, Math.max(1, Math.round(Math.sqrt((count * width) / depth))));
   const rows = Math.max(1, Math.floor(count / columns));
-  const groups = new Map<string, Piece[]>();
+  const groups = Array.from({ length: columns * rows }, (): Piece[] => []);
   for (const piece of pieces) {
     const column = Math.floor(((piece.at[0] - x0) / width) * columns);
     const row = Math.floor(((piece.at[2] - z0) / depth) * rows);
-    const key = `${columns}x${rows}:${column},${row}`;
-    const group = groups.get(key);
-    if (group) group.push(piece);
-    else groups.set(key, [piece]);
+    groups[row * columns + column].push(piece);
   }
   const out = new Map<string, readonly Piece[]>();
-  for (const [key, group] of groups) {
+  for (const [place, group] of groups.entries()) {
+    if (group.length === 0) continue;
+    const key = `${columns}x${rows}:${place}`;
     const old = before.get(key);
     const same = old?.length === group.length && old.every((piece, i) => piece === group[i]);
     out.set(key, same ? old : group);

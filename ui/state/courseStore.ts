@@ -1,4 +1,6 @@
+import { useDeferredValue } from 'react';
 import { create } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import { keepSymmetry, type PieceInHand } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import { registerModels } from '@/core/pieces';
@@ -119,3 +121,21 @@ function stillThere(course: Course, choice: ReadonlySet<string>): ReadonlySet<st
 export const endMerge = (): void => {
   merging = undefined;
 };
+
+/**
+ * What editing is done with. Unlike the whole store it says nothing of saving and undoing, so that what
+ * shows the course is not drawn anew when only these change.
+ */
+export const useEditing = () =>
+  useCourse(
+    useShallow(({ course, choice, inHand, edit, choose }) => ({
+      course,
+      choice,
+      inHand,
+      edit,
+      choose,
+    })),
+  );
+
+/** The open course for what only tells of it, and so may lag behind the hand that edits it. */
+export const useTold = (): Course => useDeferredValue(useCourse((s) => s.course));

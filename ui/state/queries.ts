@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useIsFocused } from 'expo-router';
 import type { Course } from '@/core/course';
 import { api } from './api';
 
@@ -7,11 +8,22 @@ export const useMe = () => useQuery({ queryKey: ['me'], queryFn: api.me });
 
 /** The maker's own courses, the last changed first. */
 export const useCourses = () =>
-  useQuery({ queryKey: ['courses'], queryFn: async () => (await api.courses()).courses });
+  useQuery({
+    queryKey: ['courses'],
+    queryFn: async () => (await api.courses()).courses,
+    // Beneath another screen it need not hear of every save.
+    subscribed: useIsFocused(),
+  });
 
 /** One of the maker's own courses as the server has it. */
 export const useCourseOnServer = (id: string) =>
-  useQuery({ queryKey: ['course', id], queryFn: () => api.course(id), retry: 1 });
+  useQuery({
+    queryKey: ['course', id],
+    queryFn: () => api.course(id),
+    retry: 1,
+    // Courses are not changed in place: there is nothing to share that finding it would be worth.
+    structuralSharing: false,
+  });
 
 /** A published course as anyone sees it. */
 export const usePublished = (slug: string) =>

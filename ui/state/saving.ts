@@ -5,6 +5,7 @@ import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft } from './drafts';
 import type { Course } from '@/core/course';
+import type { CourseOnServer } from '@/core/protocol';
 
 /** Quiet time after an edit before it is sent, ms. */
 const PAUSE = 700;
@@ -39,8 +40,20 @@ export function useAutosave(): void {
         if (unchanged) await dropDraft(id);
         else
           await keepDraft(id, { revision: answer.revision, course: useCourse.getState().course });
+        // What the server makes of it is asked for where it is shown, not after every edit.
         void client.invalidateQueries({ queryKey: ['courses'] });
-        void client.invalidateQueries({ queryKey: ['course', id] });
+        client.setQueryData<CourseOnServer>(
+          ['course', id],
+          (old) =>
+            old && {
+              ...old,
+              course,
+              revision: answer.revision,
+              changed: answer.changed,
+              published: old.published && { ...old.published, current: false },
+            },
+        );
+        void client.invalidateQueries({ queryKey: ['course', id], refetchType: 'none' });
       } catch (error) {
         if (useCourse.getState().id === id) setSave(afterFailure(error));
         const { save: now } = useCourse.getState();
@@ -49,10 +62,21 @@ export function useAutosave(): void {
       }
     };
 
+    // The draft is written after what the edit shows, and once for edits that follow at once.
+    let keeping: ReturnType<typeof setTimeout> | undefined;
+    const keep = () => {
+      keeping = undefined;
+      const { id, revision, course, save } = useCourse.getState();
+      if (save.kind !== 'saved') void keepDraft(id, { revision, course });
+    };
+    const keepNow = () => {
+      if (keeping === undefined) return;
+      clearTimeout(keeping);
+      keep();
+    };
+
     const unsubscribe = useCourse.subscribe((now, before) => {
-      if (now.course !== before.course && now.id === before.id) {
-        void keepDraft(now.id, { revision: now.revision, course: now.course });
-      }
+      if (now.course !== before.course && now.id === before.id) keeping ??= setTimeout(keep, 30);
       if (
         now.save.kind === 'unsaved' &&
         (now.course !== before.course || before.save.kind !== 'unsaved')
@@ -63,12 +87,15 @@ export function useAutosave(): void {
     if (useCourse.getState().save.kind === 'unsaved') later(0);
     const online = () => later(0);
     window.addEventListener('online', online);
+    window.addEventListener('pagehide', keepNow);
     return () => {
       // Leaving the course: what waits goes out now.
+      keepNow();
       clearTimeout(timer);
       void send();
       unsubscribe();
       window.removeEventListener('online', online);
+      window.removeEventListener('pagehide', keepNow);
     };
   }, [client]);
 }

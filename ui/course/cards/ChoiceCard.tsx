@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Card, IconButton, PiecePicture, shortNumber, Words, type IconName } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
@@ -12,7 +12,7 @@ import { useOpen } from '../openStore';
 
 /** The chosen pieces while laying: what they are, a way to their figures, and what is done to them. */
 export function ChoiceCard({ onTune }: { onTune: () => void }) {
-  const { course, choice } = useCourse();
+  const { course, choice } = useEditing();
   const piece = course.pieces.find(({ id }) => choice.has(id));
   if (!piece) return null;
   const many = choice.size > 1;

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Button, Card, IconButton, shortNumber, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useTold } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
@@ -73,8 +73,8 @@ export function HandCard() {
 
 /** Its size and turn, or why it may not be laid where its ghost stands. */
 function Landing() {
-  const { course, inHand } = useCourse();
-  const ghost = useGhost(course, inHand);
+  const inHand = useCourse((s) => s.inHand);
+  const ghost = useGhost(useTold(), inHand);
   if (!inHand) return null;
   if (ghost?.refused) {
     return (

@@ -4,7 +4,7 @@ import { imageCount, postsOf } from '@/core/assemble';
 import type { Course, Sketch, Symmetry } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing, useTold } from '../../state/courseStore';
 import { DAY } from '../../theme';
 import { useLay } from '../layStore';
 import { useTune } from '../tune/tuneStore';
@@ -34,7 +34,7 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
         {!sketchOnly && course.symmetry && <Axis symmetry={course.symmetry} see={see} />}
         {!sketchOnly && <Handles course={course} />}
         {!sketchOnly && <Pivot see={see} />}
-        {!sketchOnly && <SnapMark course={course} see={see} />}
+        {!sketchOnly && <SnapMark see={see} />}
         <Drawn see={see} />
       </Svg>
     </View>
@@ -78,7 +78,7 @@ function Label({ at: [x, y], words, tint = INK }: { at: Pixel; words: string; ti
 /** The middle of a ring of copies, with where each would stand. */
 function Pivot({ see }: { see: See }) {
   const { pivot, level } = useLay();
-  const { course, choice } = useCourse();
+  const { course, choice } = useEditing();
   const first = course.pieces.find(({ id }) => choice.has(id));
   if (!pivot || !first) return null;
   const { px, pz, count, sweep } = pivot;
@@ -125,7 +125,7 @@ const AXIS_NAMES = ['x', 'y', 'z'];
 
 function Handles({ course }: { course: Course }) {
   const view = useView();
-  const { choice, inHand } = useCourse();
+  const { choice, inHand } = useEditing();
   const { handles: mode, ownAxes, tool } = useLay();
   const drawing = useTune((s) => s.drawingPath);
   if (inHand || drawing || tool !== 'pieces' || choice.size === 0) return null;
@@ -199,9 +199,9 @@ function Knob({ handle: { mode, axis, pixel } }: { handle: Handle }) {
 const TOOK = { end: 'End', corner: 'Corner', surface: 'Surface', grid: '', free: '' } as const;
 
 /** What took hold of the piece in hand, where it did. */
-function SnapMark({ course, see }: { course: Course; see: See }) {
+function SnapMark({ see }: { see: See }) {
   const inHand = useCourse((s) => s.inHand);
-  const ghost = useGhost(course, inHand);
+  const ghost = useGhost(useTold(), inHand);
   if (!ghost?.mark || !TOOK[ghost.took]) return null;
   const at = see(ghost.mark);
   if (!at) return null;

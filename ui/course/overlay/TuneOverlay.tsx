@@ -8,7 +8,7 @@ import { applyPose, toWay, wayAt } from '@/core/motion';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { DEFAULT_GRAVITY, posesAlong, USUAL_RANGE } from '@/core/run';
 import { pixelOf, useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { DAY } from '../../theme';
 import { feltMark } from '../tools/tuneTools';
 import { useFirings } from '../tune/dry';
@@ -28,14 +28,16 @@ const line = (points: readonly (Pixel | null)[]): string => {
 /** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
 export function TuneOverlay() {
   const view = useView();
-  const { course, choice } = useCourse();
+  const { course, choice } = useEditing();
   const { tab, picking, drawingPath, frameAt, onion, link: open } = useTune();
   const see: See = (p) => pixelOf(view, p);
-  const chosen = course.pieces.filter(({ id }) => choice.has(id));
+  const { pieces } = course;
+  const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
+  const regions = useMemo(() => pieces.filter((piece) => feltMark(piece) !== null), [pieces]);
   return (
     <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
       <Svg width={view.width} height={view.height}>
-        <RegionMarks pieces={course.pieces} see={see} />
+        <RegionMarks pieces={regions} see={see} />
         {chosen.map((piece) => (
           <G key={piece.id}>
             {onion && <Onion piece={piece} course={course} see={see} />}
@@ -44,7 +46,7 @@ export function TuneOverlay() {
             {piece.thrower && <Throw piece={piece} course={course} see={see} />}
           </G>
         ))}
-        <Links course={course} choice={choice} open={open} see={see} />
+        {course.links && <Links course={course} choice={choice} open={open} see={see} />}
         {frameAt !== null && <CameraFrame course={course} at={frameAt} />}
         {picking && <Banner words={picking.words} width={view.width} />}
       </Svg>
@@ -319,7 +321,16 @@ function Links({
   see: See;
 }) {
   const { lit } = useFirings();
-  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  const { pieces: all, links = [] } = course;
+  const byId = useMemo(() => {
+    const named = new Set(
+      links.flatMap(({ cue, effects }) => [
+        ...(cue.pieces ?? []),
+        ...effects.flatMap(({ pieces = [] }) => pieces),
+      ]),
+    );
+    return new Map(all.filter(({ id }) => named.has(id)).map((piece) => [piece.id, piece]));
+  }, [all, links]);
   const middle = (id: string): Pixel | null => {
     const piece = byId.get(id);
     if (!piece) return null;
@@ -332,7 +343,7 @@ function Links({
     effects.some(({ pieces }) => pieces?.some((piece) => choice.has(piece)));
   return (
     <>
-      {(course.links ?? []).flatMap((link) =>
+      {links.flatMap((link) =>
         (lit.has(link.id) ? (link.cue.pieces ?? []) : []).map((id) => {
           const at = middle(id);
           return (
@@ -351,7 +362,7 @@ function Links({
           );
         }),
       )}
-      {(course.links ?? []).flatMap((link) =>
+      {links.flatMap((link) =>
         (link.cue.pieces ?? []).flatMap((from) =>
           link.effects.flatMap(({ pieces = [] }, e) =>
             pieces.map((to) => {

@@ -6,7 +6,7 @@ import { middle, sub, unionBounds, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Button, Choices, NumberField, Sheet, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { useLay } from '../layStore';
 
 type Way = 'steps' | 'row' | 'ring' | 'mirror';
@@ -58,7 +58,7 @@ function begin(course: Course, choice: ReadonlySet<string>): Figures {
 
 /** Copies of what is chosen: in steps, in a row, round a pivot, or mirrored. */
 export function CopiesSheet({ onClose }: { onClose: () => void }) {
-  const { course, choice, edit, choose } = useCourse();
+  const { course, choice, edit, choose } = useEditing();
   // A ring whose middle was moved over the scene is gone on with.
   const { pivot, set } = useLay();
   const [way, setWay] = useState<Way>(pivot ? 'ring' : 'steps');

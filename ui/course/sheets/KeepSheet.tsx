@@ -4,12 +4,12 @@ import { toKit, type Kit } from '@/core/assemble';
 import { familyOf } from '@/core/pieces';
 import { Button, Field, KitPicture, Sheet, tell, Words } from '../../parts';
 import { api } from '../../state/api';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { useKitChange } from '../../state/queries';
 
 /** Keeps the choice in the kit under a name. */
 export function KeepSheet({ onClose }: { onClose: () => void }) {
-  const { course, choice } = useCourse();
+  const { course, choice } = useEditing();
   const first = course.pieces.find(({ id }) => choice.has(id));
   const [name, setName] = useState(first?.name ?? (first ? familyOf(first.family).label : ''));
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));

@@ -3,14 +3,14 @@ import { View } from 'react-native';
 import { swapPieces } from '@/core/assemble';
 import { FAMILIES, familyOf } from '@/core/pieces';
 import { Field, Sheet, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { FamilyCard } from '../tray/FamilyCard';
 import { findFamilies } from '../tray/families';
 
 /** Another piece for the chosen ones, in their places. */
 export function SwapSheet({ onClose }: { onClose: () => void }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const [words, setWords] = useState('');
   const first = course.pieces.find(({ id }) => choice.has(id));
   const group = first && familyOf(first.family).group;

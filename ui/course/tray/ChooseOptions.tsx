@@ -8,13 +8,13 @@ import {
 import { unionBounds, type Vec2 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { hintFor } from '../keys';
 import { ToolButton } from './ToolButton';
 
 /** Ways to choose many. */
 export function ChooseOptions() {
-  const { course, choice, choose } = useCourse();
+  const { course, choice, choose } = useEditing();
   const some = choice.size > 0;
   const alike = (likeness: Likeness) => () => choose(chooseAlike(course, choice, likeness));
   /** Everything that stands over the same piece of the map as what is chosen. */

@@ -9,13 +9,13 @@ import {
   removeLayer,
 } from '@/core/assemble';
 import { Field, IconButton, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { RADIUS, SPACE, useColours } from '../../theme';
 import { ToolButton } from './ToolButton';
 
 /** Layers with their names and order: shown or hidden, locked or not, and what is put into them. */
 export function LayerOptions() {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const colours = useColours();
   const [renaming, setRenaming] = useState<string | null>(null);
   const some = choice.size > 0;

@@ -11,14 +11,14 @@ import {
 } from '@/core/assemble';
 import { Stepper, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing } from '../../state/courseStore';
 import { useLay } from '../layStore';
 import { chosenPlatform, closeOutline, tryOutline } from '../tools/outlineTool';
 import { ToolButton } from './ToolButton';
 
 /** What is done to an outline being drawn, and to the corners of one that is laid. */
 export function OutlineOptions() {
-  const { edit, choice } = useCourse();
+  const { edit, choice } = useEditing();
   useCourse((s) => s.course);
   const { stroke, corner, platform, set } = useLay();
   const chosen = chosenPlatform();

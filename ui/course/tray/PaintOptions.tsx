@@ -3,7 +3,7 @@ import { paintPieces, type Paint } from '@/core/assemble';
 import { MATERIALS, type Material } from '@/core/course';
 import { TONES } from '@/core/pieces';
 import { Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { RADIUS, TARGET, useColours } from '../../theme';
 import { useLay } from '../layStore';
 import { ToolButton } from './ToolButton';
@@ -26,7 +26,7 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
   const { paint, erasing: picking, set } = useLay();
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const swatches: { paint: Paint; label: string; fill: string }[] = [
     ...MATERIALS.map((material: Material) => ({
       paint: { material },

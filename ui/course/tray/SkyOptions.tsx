@@ -1,7 +1,7 @@
 import type { Course, Sky } from '@/core/course';
 import { Stepper } from '../../parts';
 import { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { useSettings } from '../../state/settings';
 import { Swatch } from './PaintOptions';
 import { ToolButton } from './ToolButton';
@@ -18,7 +18,7 @@ const SOUNDS = { shore: 'Shore', wind: 'Wind', harbour: 'Harbour' } as const;
 
 /** Time of day, how far one sees, the tide's colour and the sound of the place. */
 export function SkyOptions() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const { muted, set } = useSettings();
   const sky = course.sky ?? {};
   const change = (part: Partial<Sky>, merge?: string) =>

@@ -4,7 +4,7 @@ import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Stepper } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { ToolButton } from './ToolButton';
 
 const KINDS: readonly {
@@ -21,7 +21,7 @@ const KINDS: readonly {
 
 /** Symmetry while building, about an axis that can be set; linked copies follow each other. */
 export function SymmetryOptions() {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const { symmetry } = course;
   const here = (): [number, number] => {
     const chosen = course.pieces.filter(({ id }) => choice.has(id));

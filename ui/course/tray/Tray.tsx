@@ -4,7 +4,7 @@ import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
 import { Chip, Field, IconButton, tell, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useTold } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
 import { takeTool, useLay } from '../layStore';
 import { FamilyCard } from './FamilyCard';
@@ -44,7 +44,8 @@ function useShelf(words: string | null, shelf: Shelf) {
 }
 
 function Shelves({ shelf, onChoose }: { shelf: Shelf; onChoose: (shelf: Shelf) => void }) {
-  const hasEnd = useCourse((s) => endIndex(s.course).open().length > 0);
+  const told = useTold();
+  const hasEnd = useMemo(() => endIndex(told).open().length > 0, [told]);
   const kind = useCourse((s) => s.course.kind);
   const runner = useCourse((s) => s.course.runner);
   const chip = (id: Shelf, label: string) => (

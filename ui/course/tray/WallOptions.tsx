@@ -2,7 +2,7 @@ import { changePieces, movePost, postsOf, removePost, setPanel } from '@/core/as
 import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Stepper, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing } from '../../state/courseStore';
 import { useLay } from '../layStore';
 import { chosenWall } from '../tools/wallTool';
 import { ToolButton } from './ToolButton';
@@ -21,7 +21,7 @@ const PANELS: readonly {
 
 /** A wall's measures, and what is done to its panels and posts. */
 export function WallOptions() {
-  const { edit, choice } = useCourse();
+  const { edit, choice } = useEditing();
   useCourse((s) => s.course);
   const { wall: hand, stroke, post, panel, set } = useLay();
   const chosen = chosenWall();

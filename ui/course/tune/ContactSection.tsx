@@ -17,7 +17,7 @@ import {
 } from '@/core/assemble';
 import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
 import { Button, Chip, Choices, NumberField, weightText, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { AllowanceFigures } from './AllowanceFigures';
 import { Flow, Section } from './Section';
@@ -27,7 +27,7 @@ import { attempt } from '../attempt';
 
 /** What of the chosen pieces touches, what touching does, and how kindly. */
 export function ContactSection({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const showShapes = useTune((s) => s.shapes);
   const family = familyOf(piece.family);
   const shapes = contactShapes(course, piece);
@@ -123,7 +123,7 @@ export function ContactSection({ piece }: { piece: Piece }) {
 
 /** Whether the chosen pieces stand firm, or fall and are pushed. */
 function Body({ piece }: { piece: Piece }) {
-  const { course, choice } = useCourse();
+  const { course, choice } = useEditing();
   const material = piece.look?.material ?? familyOf(piece.family).material;
   const known = MATERIALS.find((name) => name === material) ?? 'timber';
   return (
@@ -147,7 +147,7 @@ function Body({ piece }: { piece: Piece }) {
 }
 
 function OneWay({ piece }: { piece: Piece }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const { oneWay } = piece;
   const set = (next: Piece['oneWay'], merge?: string) =>
     edit((now) => setTuned(now, choice, 'oneWay', next), merge);
@@ -184,7 +184,7 @@ function OneWay({ piece }: { piece: Piece }) {
 }
 
 function Breaking({ piece }: { piece: Piece }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const { breaks } = piece;
   const set = (next: Piece['breaks'], merge?: string) =>
     edit((now) => setTuned(now, choice, 'breaks', next), merge);
@@ -224,7 +224,7 @@ function Breaking({ piece }: { piece: Piece }) {
 }
 
 function Allowances({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const shape = contactShapes(course, piece)[0];
   if (!shape) return null;
   const now = allowanceOf(course, piece, shape.role);
@@ -270,7 +270,7 @@ function Allowances({ piece }: { piece: Piece }) {
 }
 
 function Shape({ piece }: { piece: Piece }) {
-  const { course } = useCourse();
+  const course = useCourse((s) => s.course);
   const apart = useMemo(() => differenceOf(course, piece), [course, piece]);
   const own = piece.shape
     ? 'Drawn for this piece.'
@@ -296,7 +296,7 @@ function Shape({ piece }: { piece: Piece }) {
 
 /** Whether the piece touches, by itself, and all of its family in this course. */
 function Touching({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const family = familyOf(piece.family);
   const usual = course.collides?.[family.id] ?? family.group !== 'scenery';
   return (

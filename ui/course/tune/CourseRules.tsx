@@ -5,7 +5,7 @@ import { KINDNESS } from '@/core/pieces';
 import { cameraOf } from '@/core/route';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { eyePlace, useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { PictureOptions } from './PictureOptions';
 import { Flow, Section } from './Section';
@@ -15,7 +15,7 @@ import { CAMERA_WORDS } from './words';
 
 /** What holds for the whole course while it is run. */
 export function CourseRules() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const set = <K extends CourseRule>(key: K, value: Course[K], merge?: string) =>
     edit((now) => setRule(now, key, value), merge);
   return (
@@ -65,7 +65,7 @@ const ALLOWED_ROLES = [
 ] as const;
 
 function Kindness() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const roles = course.allowances?.roles;
   const now = (Object.keys(KIND_LABELS) as Kind[]).find(
     (kind) => JSON.stringify(KINDNESS[kind]?.roles ?? {}) === JSON.stringify(roles ?? {}),
@@ -110,7 +110,7 @@ function Kindness() {
 }
 
 function Legs() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const legs = course.legs ?? [];
   const set = (next: Course['legs'], merge?: string) =>
     edit((now) => setRule(now, 'legs', next && next.length > 0 ? next : undefined), merge);
@@ -153,7 +153,7 @@ function Legs() {
 }
 
 function Camera() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const frameAt = useTune((s) => s.frameAt);
   const camera = cameraOf(course, false);
   const set = (next: CourseCamera | undefined, merge?: string) =>

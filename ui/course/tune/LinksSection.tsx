@@ -22,7 +22,7 @@ import {
 } from '@/core/course';
 import { Button, Chip, Choices, Field, NumberField, Row, tell, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Triple } from './MotionSection';
 import { Flow, Section } from './Section';
@@ -34,7 +34,7 @@ const openLink = (id: string | null) => useTune.getState().set({ link: id });
 
 /** What follows from the chosen piece, and what is done to it. */
 export function PieceLinks({ piece }: { piece: Piece }) {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const { from, to } = linksOf(course, piece.id);
   const open = useTune((s) => s.link);
   const link = course.links?.find(({ id }) => id === open);
@@ -67,7 +67,7 @@ export function PieceLinks({ piece }: { piece: Piece }) {
 
 /** Every link of the course. */
 export function AllLinks() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const open = useTune((s) => s.link);
   const links = course.links ?? [];
   const link = links.find(({ id }) => id === open);
@@ -138,7 +138,7 @@ const DELAYS = [
 ] as const;
 
 function LinkCard({ link }: { link: Link }) {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const { lit } = useFirings();
   const { cue, effects } = link;
   const change = (to: Parameters<typeof changeLink>[2], merge?: string) =>
@@ -249,7 +249,7 @@ const toggled = (ids: readonly string[] | undefined, id: string): string[] | und
 };
 
 function OneEffect({ link, effect, index }: { link: Link; effect: Effect; index: number }) {
-  const { edit } = useCourse();
+  const edit = useCourse((s) => s.edit);
   const { kind } = effect;
   const set = (next: Effect, merge?: string) =>
     edit((now) => changeEffect(now, link.id, index, next), merge);

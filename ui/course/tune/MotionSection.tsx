@@ -11,7 +11,7 @@ import {
 import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
 import { USUAL_RANGE } from '@/core/run';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { MotionChart } from './MotionChart';
 import { PathOptions } from './PathOptions';
@@ -65,7 +65,7 @@ const TRIPLES: Partial<
 
 /** How the chosen piece moves: its motions, when it wakes, what it goes along with, what it throws. */
 export function MotionSection({ piece }: { piece: Piece }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const motions = piece.motion ?? [];
   const kinds = Object.keys(NEW_MOTIONS) as MotionKind[];
   return (
@@ -107,7 +107,7 @@ export function MotionSection({ piece }: { piece: Piece }) {
 }
 
 function OneMotion({ piece, motion, index }: { piece: Piece; motion: PieceMotion; index: number }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const change = (to: Record<string, unknown>, merge?: string) =>
     edit((now) => changeMotion(now, choice, index, to), merge);
   if (motion.kind === 'path') return <PathOptions piece={piece} motion={motion} index={index} />;
@@ -217,7 +217,7 @@ export function Triple({
 }
 
 function Waking({ piece }: { piece: Piece }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const { wake } = piece;
   const set = (next: Piece['wake'], merge?: string) =>
     edit((now) => setTuned(now, choice, 'wake', next), merge);
@@ -276,7 +276,7 @@ function Waking({ piece }: { piece: Piece }) {
 }
 
 function Attaching({ piece }: { piece: Piece }) {
-  const { course, choice, edit } = useCourse();
+  const { course, choice, edit } = useEditing();
   const host = course.pieces.find(({ id }) => id === piece.attach);
   const pick = () =>
     useTune.getState().set({
@@ -326,7 +326,7 @@ const THROWN = [
 ];
 
 function Throwing({ piece }: { piece: Piece }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const { thrower } = piece;
   const set = (next: Piece['thrower'], merge?: string) =>
     edit((now) => setTuned(now, choice, 'thrower', next), merge);

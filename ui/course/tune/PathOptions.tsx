@@ -3,7 +3,7 @@ import { changeMotion, removePathPoint } from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
 import { USUAL_SPEED } from '@/core/motion';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Flow } from './Section';
 import { useTune } from './tuneStore';
@@ -18,7 +18,7 @@ export function PathOptions({
   motion: PathMotion;
   index: number;
 }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const { drawingPath, pathPoint, set } = useTune();
   const change = (to: Partial<Record<keyof PathMotion, unknown>>, merge?: string) =>
     edit((now) => changeMotion(now, choice, index, to), merge);

@@ -5,7 +5,7 @@ import { USUAL_FIELD } from '@/core/formats';
 import type { Vec3 } from '@/core/geometry';
 import { Button, CoursePicture, NumberField, Words } from '../../parts';
 import { eyePlace, lookFrom, useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { RADIUS, useColours } from '../../theme';
 import { Flow, Section } from './Section';
 
@@ -14,7 +14,7 @@ const tenths = (p: Vec3): [number, number, number] =>
 
 /** The picture that stands for the course wherever it is listed or shared, and from where it is taken. */
 export function PictureOptions() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const colours = useColours();
   const { picture } = course;
   const set = (next: PictureCamera | undefined, merge?: string) =>

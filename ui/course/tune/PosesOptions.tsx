@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { changeMotion } from '@/core/assemble';
 import type { PosesMotion } from '@/core/course';
 import { Button, Chip, Choices, NumberField } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Triple } from './MotionSection';
 import { Flow } from './Section';
@@ -12,7 +12,7 @@ type OnePose = PosesMotion['poses'][number];
 
 /** Timed poses: places, turns and sizes the piece goes through. */
 export function PosesOptions({ motion, index }: { motion: PosesMotion; index: number }) {
-  const { choice, edit } = useCourse();
+  const { choice, edit } = useEditing();
   const [open, setOpen] = useState(0);
   const { poses } = motion;
   const at = Math.min(open, poses.length - 1);

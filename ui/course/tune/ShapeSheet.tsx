@@ -17,7 +17,7 @@ import { convexHull, type Vec2 } from '@/core/geometry';
 import { allowanceOf, contactShapes, familyOf, formOf, profileOf } from '@/core/pieces';
 import { Button, Chip, Choices, IconButton, NumberField, Words } from '../../parts';
 import { shapeSolid } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useEditing } from '../../state/courseStore';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { AllowanceFigures } from './AllowanceFigures';
 import { Flow } from './Section';
@@ -42,7 +42,7 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const [shape, setDrawn] = useState<DrawnShape>(() => shapeOf(course, piece));
   const [past, setPast] = useState<DrawnShape[]>([]);
   const [held, setHeld] = useState<Held>({ part: 0, point: -1 });
@@ -347,7 +347,7 @@ interface BoardProps {
 function Board(props: BoardProps) {
   const { piece, shape, held, dent, width, height } = props;
   const colours = useColours();
-  const { course } = useCourse();
+  const course = useCourse((s) => s.course);
   const host = useRef<View>(null);
   const { picture } = useMemo(() => profileOf(course, piece), [course, piece]);
   const allowed = useMemo(() => {

@@ -5,7 +5,7 @@ import type { Tempo } from '@/core/course';
 import { Button, Chip, NumberField, tell, Words } from '../../parts';
 import { keepRecording } from '../../music/recording';
 import { useMusician } from '../../music/useMusician';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/courseStore';
 import { Flow, Section } from './Section';
 
 /** Taps further apart than this begin anew, ms. */
@@ -13,7 +13,7 @@ const PAUSE = 2500;
 
 /** The tempo a course is built to, and what plays it. */
 export function TempoOptions() {
-  const { course, edit } = useCourse();
+  const { course, edit } = useEditing();
   const { tempo } = course;
   const taps = useRef<number[]>([]);
   const musician = useMusician(tempo);
