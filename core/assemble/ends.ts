@@ -90,6 +90,13 @@ export class EndIndex {
     return !this.near(end.at, JOINED).some((other) => other.piece !== end.piece);
   }
 
+  /** Whether there is an end that nothing is joined to; quicker than all of them. */
+  anyOpen(): boolean {
+    if (this.opened) return this.opened.length > 0;
+    for (const ends of this.cells.values()) if (ends.some((end) => this.isOpen(end))) return true;
+    return false;
+  }
+
   /** Every end of a kind that nothing is joined to. */
   open(kind?: Socket['kind']): End[] {
     this.opened ??= [...this.cells.values()].flat().filter((end) => this.isOpen(end));

@@ -13,6 +13,17 @@ const BELOW_GROUND = 1.2;
  */
 export function tideLine(course: Course): number {
   if (course.tide !== undefined) return course.tide;
+  let line = lines.get(course);
+  if (line === undefined) {
+    line = below(course);
+    lines.set(course, line);
+  }
+  return line;
+}
+
+const lines = new WeakMap<Course, number>();
+
+function below(course: Course): number {
   const moving = course.pieces.some((piece) => piece.motion || localGeometry(piece).motion);
   const { list, whole, part } = moving ? moversOf(course, course.pieces) : NOBODY;
   let lowest = Infinity;

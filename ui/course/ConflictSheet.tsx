@@ -1,13 +1,18 @@
 import { Button, Sheet, tell, Words } from '../parts';
 import { api } from '../state/api';
-import { useCourse } from '../state/courseStore';
+import { useCourse, type SaveState } from '../state/courseStore';
 import { dropDraft } from '../state/drafts';
 
 /** Two places saved the same course: both versions are kept, and the maker says which goes on here. */
 export function ConflictSheet() {
-  const { id, course, save, open, setSave } = useCourse();
-  if (save.kind !== 'conflict') return null;
-  const { theirs } = save;
+  const theirs = useCourse(({ save }) => (save.kind === 'conflict' ? save.theirs : null));
+  return theirs && <Conflict theirs={theirs} />;
+}
+
+type Theirs = Extract<SaveState, { kind: 'conflict' }>['theirs'];
+
+function Conflict({ theirs }: { theirs: Theirs }) {
+  const { id, course, open, setSave } = useCourse();
 
   const keepBoth = async () => {
     try {

@@ -24,7 +24,7 @@ import {
   type Moment,
   type Tool,
 } from '../scene';
-import { useEditing, useTold } from '../state/courseStore';
+import { useCourse, useTold } from '../state/courseStore';
 import { useSame } from '../state/useSame';
 import { planeOf, useLay, type LayTool } from './layStore';
 import { Overlay } from './overlay/Overlay';
@@ -83,7 +83,9 @@ export function CourseScene({ work }: { work: Work }) {
 
 /** All that is in the scene. */
 function Contents({ work }: { work: Work }) {
-  const { course, choice, inHand } = useEditing();
+  const course = useCourse((s) => s.course);
+  const choice = useCourse((s) => s.choice);
+  const inHand = useCourse((s) => s.inHand);
   const told = useTold();
   const tide = useMemo(() => tideLine(told), [told]);
   const moment = useRef<Moment>(restingMoment());

@@ -18,14 +18,19 @@ import { useEditing } from '../state/courseStore';
 import { SPACE } from '../theme';
 import { FitPanel } from './FitPanel';
 import { planeNow } from './landing';
-import { useLay } from './layStore';
+import { useLay, useLayOf } from './layStore';
 import { readPicture } from './readPicture';
 import { applyScale } from './tools/sketchTool';
 
 /** The sketch: a route drawn by hand, its points, notes, a picture under it, and the track that fits it. */
 export function SketchPanel() {
   const { course, edit } = useEditing();
-  const { sketching, sketchPoint, stroke, set } = useLay();
+  const { sketching, sketchPoint, stroke, set } = useLayOf(
+    'sketching',
+    'sketchPoint',
+    'stroke',
+    'set',
+  );
   const [length, setLength] = useState(10);
   const files = useRef<HTMLInputElement>(null);
   const sketch = course.sketch;

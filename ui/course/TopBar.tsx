@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useShallow } from 'zustand/react/shallow';
 import { ago, Card, IconButton, Words } from '../parts';
 import { useCourse, useTold, type SaveState } from '../state/courseStore';
 import { SPACE } from '../theme';
@@ -8,7 +9,17 @@ import { useFindings } from './useFindings';
 
 /** Back, name, saved state, undo, redo and findings. */
 export function TopBar({ onBack }: { onBack: () => void }) {
-  const { course, save, past, future, undo, redo } = useCourse();
+  const { name, pieces, save, canUndo, canRedo, undo, redo } = useCourse(
+    useShallow(({ course, save: saved, past, future, undo: back, redo: forth }) => ({
+      name: course.name,
+      pieces: course.pieces.length,
+      save: saved,
+      canUndo: past.length > 0,
+      canRedo: future.length > 0,
+      undo: back,
+      redo: forth,
+    })),
+  );
   const [open, setOpen] = useState(false);
   const findings = useFindings(useTold());
   return (
@@ -24,7 +35,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
       <IconButton icon="chevron-left" label="Back to my courses" onPress={onBack} />
       <View style={{ flex: 1, minWidth: 0 }}>
         <Words as="heading" numberOfLines={1} style={{ fontSize: 17, lineHeight: 21 }}>
-          {course.name || 'Unnamed course'}
+          {name || 'Unnamed course'}
         </Words>
         <Words
           as="small"
@@ -36,22 +47,21 @@ export function TopBar({ onBack }: { onBack: () => void }) {
           numberOfLines={1}
           testID="save-state"
         >
-          {saveWords(save)} · {course.pieces.length}{' '}
-          {course.pieces.length === 1 ? 'piece' : 'pieces'}
+          {saveWords(save)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
         </Words>
       </View>
       <IconButton
         icon="corner-up-left"
         label="Undo"
         hint="Ctrl Z"
-        disabled={past.length === 0}
+        disabled={!canUndo}
         onPress={undo}
       />
       <IconButton
         icon="corner-up-right"
         label="Redo"
         hint="Ctrl Y"
-        disabled={future.length === 0}
+        disabled={!canRedo}
         onPress={redo}
       />
       <IconButton

@@ -5,7 +5,9 @@ import { useCourse } from '../state/courseStore';
 
 /** Earlier versions of the open course; going back to one is an edit like any other. */
 export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { id, revision, edit, undo } = useCourse();
+  const id = useCourse((s) => s.id);
+  const revision = useCourse((s) => s.revision);
+  const { edit, undo } = useCourse.getState();
   const list = useQuery({
     queryKey: ['revisions', id, revision],
     queryFn: async () => (await api.revisions(id)).revisions,

@@ -4,7 +4,7 @@ import { useView } from '../scene';
 import { SPACE, useColours } from '../theme';
 import { viewCommands } from './commandList';
 import { hintFor } from './keys';
-import { planeOf, useLay } from './layStore';
+import { planeOf, useLayOf } from './layStore';
 import { useOpen } from './openStore';
 import { PlanMap } from './sheets/PlanMap';
 
@@ -15,7 +15,14 @@ const MODE_ICONS = { side: 'square', above: 'map', free: 'box' } as const;
 export function ViewTools() {
   const colours = useColours();
   const mode = useView((s) => s.mode);
-  const { steps, snapping, turnStep, level, depth, set } = useLay();
+  const { steps, snapping, turnStep, level, depth, set } = useLayOf(
+    'steps',
+    'snapping',
+    'turnStep',
+    'level',
+    'depth',
+    'set',
+  );
   const { sheet, open, toggle } = useOpen();
   const { axis, value } = planeOf(mode, { level, depth });
   const rule = <View style={{ height: 1, alignSelf: 'stretch', backgroundColor: colours.line }} />;

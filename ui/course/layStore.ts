@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Paint, PieceInHand, Rim, Scattering, WorkPlane } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
+import { picker } from '../state/picker';
 
 /** What one finger does while laying. */
 export const LAY_TOOLS = [
@@ -140,6 +141,9 @@ export const useLay = create<LayState>()((set) => ({
   sketchPoint: null,
   set,
 }));
+
+/** Some of it by name. */
+export const useLayOf = picker(useLay);
 
 /** The work plane of a view: upright seen from the side, level otherwise. */
 export const planeOf = (

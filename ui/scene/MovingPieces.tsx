@@ -1,10 +1,11 @@
-import { memo, useEffect, useMemo } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { BufferAttribute, type BufferGeometry } from 'three';
 import type { Piece } from '@/core/course';
 import { applyPose, STILL, type Pose } from '@/core/motion';
 import type { Posing } from '@/core/run';
 import { bakeMoving, bakeWhole, joinBaked, turns, type Baked } from './bake';
+import { newChunker } from './chunks';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, INK } from './materials';
 
@@ -43,20 +44,34 @@ interface Item {
 /** Degrees a second that pickups turn. */
 const TURN_RATE = 80;
 
-/**
- * Movers, pickups and what comes and goes: one geometry for all of them, in which the corners of what
- * moved are placed anew for each frame. Few corners, so this costs less than a draw call for each would.
- */
-export const MovingPieces = memo(function MovingPieces({
-  pieces,
-  lively,
-  moment,
-}: {
-  pieces: readonly Piece[];
+interface MovingProps {
+  readonly pieces: readonly Piece[];
   /** Those of which all may move or go, not only a part. */
-  lively: ReadonlySet<string>;
-  moment: { current: Moment };
-}) {
+  readonly lively: ReadonlySet<string>;
+  readonly moment: { current: Moment };
+}
+
+/** Groups that what moves is drawn in: each takes two draw calls. */
+const MOST_GROUPS = 6;
+
+/** Movers, pickups and what comes and goes. */
+export const MovingPieces = memo(function MovingPieces({ pieces, lively, moment }: MovingProps) {
+  const [chunker] = useState(() => newChunker(MOST_GROUPS));
+  const groups = useMemo(() => chunker(pieces), [chunker, pieces]);
+  return (
+    <>
+      {[...groups].map(([key, group]) => (
+        <Group key={key} pieces={group} lively={lively} moment={moment} />
+      ))}
+    </>
+  );
+});
+
+/**
+ * What moves of one neighbourhood as one geometry, in which the corners of what moved are placed anew for
+ * each frame. Few corners, so this costs less than a draw call for each would.
+ */
+const Group = memo(function Group({ pieces, lively, moment }: MovingProps) {
   const { items, facets, lines } = useMemo(() => {
     const list: Item[] = [];
     let facetFrom = 0;

@@ -13,8 +13,9 @@ const PER_CHUNK = 40;
 export function chunkPieces(
   pieces: readonly Piece[],
   before: ReadonlyMap<string, readonly Piece[]>,
+  most = MOST_CHUNKS,
 ): Map<string, readonly Piece[]> {
-  const count = Math.min(MOST_CHUNKS, Math.ceil(pieces.length / PER_CHUNK));
+  const count = Math.min(most, Math.ceil(pieces.length / PER_CHUNK));
   let [x0, x1, z0, z1] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const { at } of pieces) {
     x0 = Math.min(x0, at[0]);
@@ -43,7 +44,9 @@ export function chunkPieces(
 }
 
 /** Groups pieces again and again, each time keeping the groups of the last time that are unchanged. */
-export function newChunker(): (pieces: readonly Piece[]) => ReadonlyMap<string, readonly Piece[]> {
+export function newChunker(
+  most = MOST_CHUNKS,
+): (pieces: readonly Piece[]) => ReadonlyMap<string, readonly Piece[]> {
   let before: ReadonlyMap<string, readonly Piece[]> = new Map();
-  return (pieces) => (before = chunkPieces(pieces, before));
+  return (pieces) => (before = chunkPieces(pieces, before, most));
 }

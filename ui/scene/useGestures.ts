@@ -1,5 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from 'react-native';
+import { useHand } from '../state/hand';
 import { useView } from './view';
 
 /** What one finger, or the mouse's main button, does; pixels of the canvas. */
@@ -44,6 +45,10 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       const frame = element.getBoundingClientRect();
       return { x: event.clientX - frame.left, y: event.clientY - frame.top };
     };
+    const drop = () => {
+      useHand.setState({ dragging: false });
+      latest.current.drop?.();
+    };
     const down = (event: PointerEvent) => {
       if (event.target instanceof Element && event.target.closest('[data-over-scene]')) return;
       element.setPointerCapture(event.pointerId);
@@ -56,7 +61,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
         owned = button === 0 && (latest.current.begin?.(at.x, at.y) ?? false);
       } else {
         // A second finger makes it a movement of the view, whatever the first one did.
-        if (owned) latest.current.drop?.();
+        if (owned) drop();
         owned = false;
         start = null;
       }
@@ -77,8 +82,12 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     };
     const oneFinger = (before: Finger, at: Finger) => {
       const view = useView.getState();
-      if (owned) latest.current.drag?.(at.x, at.y);
-      else if (turnsView()) view.orbit(at.x - before.x, at.y - before.y);
+      if (owned) {
+        if (!useHand.getState().dragging) useHand.setState({ dragging: true });
+        latest.current.drag?.(at.x, at.y);
+        return;
+      }
+      if (turnsView()) view.orbit(at.x - before.x, at.y - before.y);
       else view.pan(at.x - before.x, at.y - before.y);
     };
     // In the free view one finger turns it; the straight views keep their direction until told.
@@ -98,7 +107,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       const at = fingers.get(event.pointerId);
       fingers.delete(event.pointerId);
       if (!at || !start) return;
-      if (owned && moved) latest.current.drop?.();
+      if (owned && moved) drop();
       if (!moved && button === 0 && event.type === 'pointerup') latest.current.tap?.(at.x, at.y);
       start = null;
     };

@@ -4,6 +4,7 @@ import { useShallow } from 'zustand/react/shallow';
 import { keepSymmetry, type PieceInHand } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import { registerModels } from '@/core/pieces';
+import { useHand } from './hand';
 
 /** Whether what is on the screen is on the server. */
 export type SaveState =
@@ -44,6 +45,7 @@ interface CourseStore extends OpenCourse {
 }
 
 const NOBODY: ReadonlySet<string> = new Set();
+const UNSAVED: SaveState = { kind: 'unsaved' };
 let merging: string | undefined;
 
 /** The open course and everything about its editing. */
@@ -83,7 +85,7 @@ export const useCourse = create<CourseStore>()((set, get) => ({
       past: goesOn ? past : [...past, course],
       future: [],
       choice: stillThere(next, choice),
-      save: { kind: 'unsaved' },
+      save: UNSAVED,
     });
   },
   undo: () => step(get, set, 'past', 'future'),
@@ -108,13 +110,15 @@ function step(
     [from]: state[from].slice(0, -1),
     [to]: [...state[to], state.course],
     choice: stillThere(next, state.choice),
-    save: { kind: 'unsaved' },
+    save: UNSAVED,
   });
 }
 
 function stillThere(course: Course, choice: ReadonlySet<string>): ReadonlySet<string> {
   if (choice.size === 0) return choice;
-  return new Set(course.pieces.filter(({ id }) => choice.has(id)).map(({ id }) => id));
+  const left = course.pieces.filter(({ id }) => choice.has(id));
+  // The same choice is the same set: who follows it has nothing new to show.
+  return left.length === choice.size ? choice : new Set(left.map(({ id }) => id));
 }
 
 /** Ends a run of merged edits: the next edit is a step of its own. */
@@ -122,20 +126,52 @@ export const endMerge = (): void => {
   merging = undefined;
 };
 
+/** Time after an edit until what only tells of the course is told of it, and within a drag, ms. */
+const PAUSE = 60;
+const PAUSE_IN_DRAG = 300;
+let pausing: ReturnType<typeof setTimeout> | undefined;
+
+const useToldCourse = create<{ course: Course }>()(() => ({ course: useCourse.getState().course }));
+useCourse.subscribe((now, before) => {
+  if (now.course === before.course) return;
+  clearTimeout(pausing);
+  const tell = () => useToldCourse.setState({ course: useCourse.getState().course });
+  if (now.id !== before.id) tell();
+  else pausing = setTimeout(tell, useHand.getState().dragging ? PAUSE_IN_DRAG : PAUSE);
+});
+
 /**
- * What editing is done with. Unlike the whole store it says nothing of saving and undoing, so that what
- * shows the course is not drawn anew when only these change.
+ * The open course for what only tells of it: its way, findings, tide, where the piece in hand would land.
+ * It follows once the hand pauses, so that a drag through thousands of pieces has none of that to wait for.
  */
-export const useEditing = () =>
-  useCourse(
+export const useTold = (): Course => useDeferredValue(useToldCourse((s) => s.course));
+
+/**
+ * What the panels edit with. Unlike the whole store it says nothing of saving and undoing, so that panels are
+ * not drawn anew when only these change; and while something is dragged it tells of the course as it was
+ * when the hand last paused, for the same reason. What is in the scene follows the store itself.
+ */
+export function useEditing() {
+  const dragging = useHand((s) => s.dragging);
+  const told = useTold();
+  return useCourse(
     useShallow(({ course, choice, inHand, edit, choose }) => ({
-      course,
+      course: dragging && hasAll(told, choice) ? told : course,
       choice,
       inHand,
       edit,
       choose,
     })),
   );
+}
 
-/** The open course for what only tells of it, and so may lag behind the hand that edits it. */
-export const useTold = (): Course => useDeferredValue(useCourse((s) => s.course));
+const idsOf = new WeakMap<Course, ReadonlySet<string>>();
+
+function hasAll(course: Course, choice: ReadonlySet<string>): boolean {
+  let ids = idsOf.get(course);
+  if (!ids) {
+    ids = new Set(course.pieces.map(({ id }) => id));
+    idsOf.set(course, ids);
+  }
+  return [...choice].every((id) => ids.has(id));
+}

@@ -4,6 +4,7 @@ import { tell } from '../parts';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft } from './drafts';
+import { useHand } from './hand';
 import type { Course } from '@/core/course';
 import type { CourseOnServer } from '@/core/protocol';
 
@@ -76,7 +77,9 @@ export function useAutosave(): void {
     };
 
     const unsubscribe = useCourse.subscribe((now, before) => {
-      if (now.course !== before.course && now.id === before.id) keeping ??= setTimeout(keep, 30);
+      if (now.course !== before.course && now.id === before.id) {
+        keeping ??= setTimeout(keep, useHand.getState().dragging ? 400 : 30);
+      }
       if (
         now.save.kind === 'unsaved' &&
         (now.course !== before.course || before.save.kind !== 'unsaved')

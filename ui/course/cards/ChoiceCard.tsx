@@ -7,7 +7,7 @@ import { useCourse, useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
-import { HANDLE_MODES, useLay, type HandleMode } from '../layStore';
+import { HANDLE_MODES, type HandleMode, useLayOf } from '../layStore';
 import { useOpen } from '../openStore';
 
 /** The chosen pieces while laying: what they are, a way to their figures, and what is done to them. */
@@ -55,7 +55,14 @@ const StepButton = (props: ComponentProps<typeof IconButton>) => (
 /** Buttons for what is done to the chosen pieces: steps and handles, then a strip of all the rest. */
 export function ChoiceActions() {
   const upright = useView((s) => s.mode) === 'side';
-  const { handles, ownAxes, bothSides, adding, dragCopies, set } = useLay();
+  const { handles, ownAxes, bothSides, adding, dragCopies, set } = useLayOf(
+    'handles',
+    'ownAxes',
+    'bothSides',
+    'adding',
+    'dragCopies',
+    'set',
+  );
   const grouped = useCourse((s) =>
     s.course.pieces.some(({ id, group }) => group && s.choice.has(id)),
   );

@@ -4,9 +4,9 @@ import { imageCount, postsOf } from '@/core/assemble';
 import type { Course, Sketch, Symmetry } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../scene';
-import { useCourse, useEditing, useTold } from '../../state/courseStore';
+import { useCourse, useTold } from '../../state/courseStore';
 import { DAY } from '../../theme';
-import { useLay } from '../layStore';
+import { useLay, useLayOf } from '../layStore';
 import { useTune } from '../tune/tuneStore';
 import { handlesOf, type Handle } from '../tools/handles';
 import { chosenPlatform, rimPointsOf } from '../tools/outlineTool';
@@ -77,8 +77,9 @@ function Label({ at: [x, y], words, tint = INK }: { at: Pixel; words: string; ti
 
 /** The middle of a ring of copies, with where each would stand. */
 function Pivot({ see }: { see: See }) {
-  const { pivot, level } = useLay();
-  const { course, choice } = useEditing();
+  const { pivot, level } = useLayOf('pivot', 'level');
+  const course = useCourse((s) => s.course);
+  const choice = useCourse((s) => s.choice);
   const first = course.pieces.find(({ id }) => choice.has(id));
   if (!pivot || !first) return null;
   const { px, pz, count, sweep } = pivot;
@@ -125,8 +126,9 @@ const AXIS_NAMES = ['x', 'y', 'z'];
 
 function Handles({ course }: { course: Course }) {
   const view = useView();
-  const { choice, inHand } = useEditing();
-  const { handles: mode, ownAxes, tool } = useLay();
+  const choice = useCourse((s) => s.choice);
+  const inHand = useCourse((s) => s.inHand);
+  const { handles: mode, ownAxes, tool } = useLayOf('handles', 'ownAxes', 'tool');
   const drawing = useTune((s) => s.drawingPath);
   if (inHand || drawing || tool !== 'pieces' || choice.size === 0) return null;
   const all = handlesOf(course, choice, mode, ownAxes, view);
@@ -242,7 +244,19 @@ function Drawn({ see }: { see: See }) {
     brush,
     erasing,
     cornering,
-  } = useLay();
+  } = useLayOf(
+    'stroke',
+    'lasso',
+    'measure',
+    'fault',
+    'tool',
+    'sketching',
+    'corner',
+    'post',
+    'brush',
+    'erasing',
+    'cornering',
+  );
   // Corners and posts stand where the course has them.
   useCourse((s) => s.course);
   useCourse((s) => s.choice);
@@ -389,7 +403,7 @@ function Drawn({ see }: { see: See }) {
 
 /** The sketched route with its notes, as strongly as the maker wants to see it. */
 function SketchLine({ sketch, see }: { sketch: Sketch; see: See }) {
-  const { sketching, sketchPoint } = useLay();
+  const { sketching, sketchPoint } = useLayOf('sketching', 'sketchPoint');
   const shown = sketching ? 1 : (sketch.shown ?? 0.6);
   if (shown <= 0) return null;
   const points = sketch.points.map((p) => see(p as Vec3));

@@ -8,11 +8,11 @@ import { applyPose, toWay, wayAt } from '@/core/motion';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { DEFAULT_GRAVITY, posesAlong, USUAL_RANGE } from '@/core/run';
 import { pixelOf, useView } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
 import { DAY } from '../../theme';
 import { feltMark } from '../tools/tuneTools';
 import { useFirings } from '../tune/dry';
-import { useTune } from '../tune/tuneStore';
+import { useTune, useTuneOf } from '../tune/tuneStore';
 import { CameraFrame } from './CameraFrame';
 
 type Pixel = readonly [number, number];
@@ -28,8 +28,16 @@ const line = (points: readonly (Pixel | null)[]): string => {
 /** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
 export function TuneOverlay() {
   const view = useView();
-  const { course, choice } = useEditing();
-  const { tab, picking, drawingPath, frameAt, onion, link: open } = useTune();
+  const course = useCourse((s) => s.course);
+  const choice = useCourse((s) => s.choice);
+  const {
+    tab,
+    picking,
+    drawingPath,
+    frameAt,
+    onion,
+    link: open,
+  } = useTuneOf('tab', 'picking', 'drawingPath', 'frameAt', 'onion', 'link');
   const see: See = (p) => pixelOf(view, p);
   const { pieces } = course;
   const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);

@@ -7,7 +7,7 @@ import { pieceBounds } from '@/core/pieces';
 import { Button, Choices, NumberField, Sheet, Words } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/courseStore';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 
 type Way = 'steps' | 'row' | 'ring' | 'mirror';
 
@@ -60,7 +60,7 @@ function begin(course: Course, choice: ReadonlySet<string>): Figures {
 export function CopiesSheet({ onClose }: { onClose: () => void }) {
   const { course, choice, edit, choose } = useEditing();
   // A ring whose middle was moved over the scene is gone on with.
-  const { pivot, set } = useLay();
+  const { pivot, set } = useLayOf('pivot', 'set');
   const [way, setWay] = useState<Way>(pivot ? 'ring' : 'steps');
   const [f, setF] = useState(() => ({ ...begin(course, choice), ...pivot }));
   const [error, setError] = useState<string | null>(null);

@@ -3,13 +3,21 @@ import { Switch } from '@rneui/themed';
 import { GRID_STEPS, TURN_STEPS } from '@/core/assemble';
 import { Choices, Sheet, Words } from '../../parts';
 import { SPACE, TARGET, useColours } from '../../theme';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 
 const words = (step: number, unit: string) => (step === 0 ? 'Off' : `${step} ${unit}`);
 
 /** Grid step for each axis, turn step, and what else takes hold. */
 export function SnapSheet({ onClose }: { onClose: () => void }) {
-  const { steps, turnStep, ends, corners, surface, snapping, set } = useLay();
+  const { steps, turnStep, ends, corners, surface, snapping, set } = useLayOf(
+    'steps',
+    'turnStep',
+    'ends',
+    'corners',
+    'surface',
+    'snapping',
+    'set',
+  );
   const setStep = (axis: number | 'all') => (value: string) => {
     const step = Number(value);
     set({

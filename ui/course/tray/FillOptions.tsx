@@ -1,6 +1,6 @@
 import { FAMILIES } from '@/core/pieces';
 import { useView } from '../../scene';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 import { pickFloor } from '../tools/fillTool';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
@@ -9,7 +9,7 @@ const FLOORS = FAMILIES.filter(({ group, drawn }) => group === 'floors' && !draw
 
 /** Filling, carving and flooding, and with which floor. */
 export function FillOptions() {
-  const { fill, floor, set } = useLay();
+  const { fill, floor, set } = useLayOf('fill', 'floor', 'set');
   return (
     <>
       <ToolButton

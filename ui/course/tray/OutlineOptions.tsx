@@ -12,7 +12,7 @@ import {
 import { Stepper, Words } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse, useEditing } from '../../state/courseStore';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 import { chosenPlatform, closeOutline, tryOutline } from '../tools/outlineTool';
 import { ToolButton } from './ToolButton';
 
@@ -20,7 +20,7 @@ import { ToolButton } from './ToolButton';
 export function OutlineOptions() {
   const { edit, choice } = useEditing();
   useCourse((s) => s.course);
-  const { stroke, corner, platform, set } = useLay();
+  const { stroke, corner, platform, set } = useLayOf('stroke', 'corner', 'platform', 'set');
   const chosen = chosenPlatform();
   if (stroke.length > 0) {
     return (

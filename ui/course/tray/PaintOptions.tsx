@@ -5,7 +5,7 @@ import { TONES } from '@/core/pieces';
 import { Words } from '../../parts';
 import { useEditing } from '../../state/courseStore';
 import { RADIUS, TARGET, useColours } from '../../theme';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 import { ToolButton } from './ToolButton';
 
 /** Colours of the harbour, beside the materials. */
@@ -25,7 +25,7 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
-  const { paint, erasing: picking, set } = useLay();
+  const { paint, erasing: picking, set } = useLayOf('paint', 'erasing', 'set');
   const { choice, edit } = useEditing();
   const swatches: { paint: Paint; label: string; fill: string }[] = [
     ...MATERIALS.map((material: Material) => ({

@@ -1,6 +1,6 @@
 import { FAMILIES } from '@/core/pieces';
 import { Stepper } from '../../parts';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
 
@@ -8,7 +8,7 @@ const SCENERY = FAMILIES.filter(({ group }) => group === 'scenery');
 
 /** What is strewn, how thickly and how unlike, or a stroke that takes it away. */
 export function ScatterOptions() {
-  const { scattering, brush, erasing, set } = useLay();
+  const { scattering, brush, erasing, set } = useLayOf('scattering', 'brush', 'erasing', 'set');
   const change = (part: Partial<typeof scattering>) =>
     set({ scattering: { ...scattering, ...part } });
   const { families } = scattering;

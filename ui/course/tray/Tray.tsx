@@ -45,7 +45,7 @@ function useShelf(words: string | null, shelf: Shelf) {
 
 function Shelves({ shelf, onChoose }: { shelf: Shelf; onChoose: (shelf: Shelf) => void }) {
   const told = useTold();
-  const hasEnd = useMemo(() => endIndex(told).open().length > 0, [told]);
+  const hasEnd = useMemo(() => endIndex(told).anyOpen(), [told]);
   const kind = useCourse((s) => s.course.kind);
   const runner = useCourse((s) => s.course.runner);
   const chip = (id: Shelf, label: string) => (

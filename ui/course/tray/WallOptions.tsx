@@ -3,7 +3,7 @@ import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Stepper, Words } from '../../parts';
 import { useCourse, useEditing } from '../../state/courseStore';
-import { useLay } from '../layStore';
+import { useLayOf } from '../layStore';
 import { chosenWall } from '../tools/wallTool';
 import { ToolButton } from './ToolButton';
 
@@ -23,7 +23,13 @@ const PANELS: readonly {
 export function WallOptions() {
   const { edit, choice } = useEditing();
   useCourse((s) => s.course);
-  const { wall: hand, stroke, post, panel, set } = useLay();
+  const {
+    wall: hand,
+    stroke,
+    post,
+    panel,
+    set,
+  } = useLayOf('wall', 'stroke', 'post', 'panel', 'set');
   const chosen = chosenWall();
   const size = (chosen ?? hand).size ?? familyOf('wall').size;
   const measure = (axis: 0 | 1 | 2) => (value: number) => {

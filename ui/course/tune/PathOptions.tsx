@@ -6,7 +6,7 @@ import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Flow } from './Section';
-import { useTune } from './tuneStore';
+import { useTuneOf } from './tuneStore';
 
 /** A drawn path: its points on the scene, its pace, and what follows its end. */
 export function PathOptions({
@@ -19,7 +19,7 @@ export function PathOptions({
   index: number;
 }) {
   const { choice, edit } = useEditing();
-  const { drawingPath, pathPoint, set } = useTune();
+  const { drawingPath, pathPoint, set } = useTuneOf('drawingPath', 'pathPoint', 'set');
   const change = (to: Partial<Record<keyof PathMotion, unknown>>, merge?: string) =>
     edit((now) => changeMotion(now, choice, index, to), merge);
   const waits = (at: number, wait: number) => {

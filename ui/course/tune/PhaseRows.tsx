@@ -8,7 +8,7 @@ import { Button, Chip, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, TARGET, useColours } from '../../theme';
 import { Flow } from './Section';
-import { useTune } from './tuneStore';
+import { useTune, useTuneOf } from './tuneStore';
 import { pieceName } from './words';
 
 const WIDTH = 300;
@@ -19,7 +19,7 @@ export function PhaseRows({ piece }: { piece: Piece }) {
   const course = useCourse((s) => s.course);
   const choice = useCourse((s) => s.choice);
   const edit = useCourse((s) => s.edit);
-  const { beside, set } = useTune();
+  const { beside, set } = useTuneOf('beside', 'set');
   const { pieces, tempo } = course;
   const rows = useMemo(
     () =>

@@ -6,7 +6,7 @@ import { SPACE, useColours } from '../../theme';
 import { useFirings } from './dry';
 import { scrubSeconds } from './scrub';
 import { Slider } from './Slider';
-import { useTune } from './tuneStore';
+import { useTuneOf } from './tuneStore';
 
 const SPEEDS = [0.25, 0.5, 1, 2];
 
@@ -14,7 +14,7 @@ const SPEEDS = [0.25, 0.5, 1, 2];
 export function Scrubber() {
   const colours = useColours();
   const course = useCourse((s) => s.course);
-  const { at, playing, speed, set } = useTune();
+  const { at, playing, speed, set } = useTuneOf('at', 'playing', 'speed', 'set');
   const { pieces, tempo, links } = course;
   const period = useMemo(
     () => scrubSeconds({ ...course, pieces, tempo, links }),

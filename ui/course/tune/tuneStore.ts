@@ -1,5 +1,6 @@
 import type { Tried } from '@/core/run';
 import { create } from 'zustand';
+import { picker } from '../../state/picker';
 
 /** What the figures of a chosen piece are about. */
 export const TUNE_TABS = ['place', 'contact', 'motion', 'links'] as const;
@@ -56,6 +57,9 @@ export const useTune = create<TuneState>()((set) => ({
   frameAt: null,
   set,
 }));
+
+/** Some of it by name. */
+export const useTuneOf = picker(useTune);
 
 /** Lets go of whatever was begun on the scene. */
 export const endTuning = (): void =>
