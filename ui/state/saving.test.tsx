@@ -5,12 +5,14 @@ import { emptyCourse } from '@/core/course';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft } from './drafts';
+import { useHand } from './hand';
 import { useAutosave } from './saving';
 
 jest.mock('../parts', () => ({ tell: jest.fn() }));
 jest.mock('./drafts', () => ({
   keepDraft: jest.fn(async () => {}),
   dropDraft: jest.fn(async () => {}),
+  leaveDraft: jest.fn(),
   readDraft: jest.fn(async () => undefined),
 }));
 
@@ -37,9 +39,7 @@ afterEach(() => jest.useRealTimers());
 test('an edit is kept at once and sent after a pause, once for many', async () => {
   save.mockResolvedValue({ revision: 2, changed: 5 });
   for (const name of ['One', 'Two', 'Three']) rename(name);
-  await pass(50);
-  expect(keepDraft).toHaveBeenCalledTimes(1);
-  expect(jest.mocked(keepDraft).mock.calls[0][1].course.name).toBe('Three');
+  expect(keepDraft).toHaveBeenCalledTimes(3);
   expect(save).not.toHaveBeenCalled();
   await pass(800);
   expect(save).toHaveBeenCalledTimes(1);
@@ -88,4 +88,14 @@ test('a conflict waits for the maker, a refusal says why', async () => {
   rename('Two');
   await pass(800);
   expect(state().save).toEqual({ kind: 'refused', message: 'Too large.' });
+});
+
+test('within a drag the draft waits, and is written when the hand lets go', async () => {
+  save.mockResolvedValue({ revision: 2, changed: 5 });
+  useHand.setState({ dragging: true });
+  for (const name of ['One', 'Two', 'Three']) rename(name);
+  expect(keepDraft).not.toHaveBeenCalled();
+  act(() => useHand.setState({ dragging: false }));
+  expect(keepDraft).toHaveBeenCalledTimes(1);
+  expect(jest.mocked(keepDraft).mock.calls[0][1].course.name).toBe('Three');
 });

@@ -3,13 +3,17 @@ import { useQueryClient } from '@tanstack/react-query';
 import { tell } from '../parts';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
-import { dropDraft, keepDraft } from './drafts';
+import { dropDraft, keepDraft, leaveDraft } from './drafts';
 import { useHand } from './hand';
 import type { Course } from '@/core/course';
 import type { CourseOnServer } from '@/core/protocol';
 
 /** Quiet time after an edit before it is sent, ms. */
 const PAUSE = 700;
+/** Pieces above which writing the draft takes longer than an edit may. */
+const LARGE = 1000;
+/** Time between drafts within one drag, ms. */
+const WHILE_DRAGGING = 400;
 /** Time between tries while the server is away, ms. */
 const RETRY = 2500;
 
@@ -63,22 +67,27 @@ export function useAutosave(): void {
       }
     };
 
-    // The draft is written after what the edit shows, and once for edits that follow at once.
     let keeping: ReturnType<typeof setTimeout> | undefined;
     const keep = () => {
+      clearTimeout(keeping);
       keeping = undefined;
       const { id, revision, course, save } = useCourse.getState();
       if (save.kind !== 'saved') void keepDraft(id, { revision, course });
     };
     const keepNow = () => {
-      if (keeping === undefined) return;
-      clearTimeout(keeping);
-      keep();
+      if (keeping !== undefined) keep();
     };
 
     const unsubscribe = useCourse.subscribe((now, before) => {
       if (now.course !== before.course && now.id === before.id) {
-        keeping ??= setTimeout(keep, useHand.getState().dragging ? 400 : 30);
+        // Writing a large course takes longer than an edit may: then it waits until the edit is shown.
+        const wait = useHand.getState().dragging
+          ? WHILE_DRAGGING
+          : now.course.pieces.length > LARGE
+            ? 30
+            : 0;
+        if (wait === 0) keep();
+        else keeping ??= setTimeout(keep, wait);
       }
       if (
         now.save.kind === 'unsaved' &&
@@ -87,18 +96,26 @@ export function useAutosave(): void {
         later(PAUSE);
       }
     });
+    const unhand = useHand.subscribe(({ dragging }) => {
+      if (!dragging) keepNow();
+    });
     if (useCourse.getState().save.kind === 'unsaved') later(0);
     const online = () => later(0);
     window.addEventListener('online', online);
-    window.addEventListener('pagehide', keepNow);
+    const leave = () => {
+      const { id, revision, course, save } = useCourse.getState();
+      if (save.kind !== 'saved') leaveDraft(id, { revision, course });
+    };
+    window.addEventListener('pagehide', leave);
     return () => {
       // Leaving the course: what waits goes out now.
       keepNow();
       clearTimeout(timer);
       void send();
       unsubscribe();
+      unhand();
       window.removeEventListener('online', online);
-      window.removeEventListener('pagehide', keepNow);
+      window.removeEventListener('pagehide', leave);
     };
   }, [client]);
 }
