@@ -28,7 +28,8 @@ export const CoursePicture = memo(function CoursePicture({
     <Image
       accessibilityLabel={`Picture of ${course.name}`}
       source={{ uri }}
-      resizeMode="contain"
+      // One that its maker has taken fills its frame; the usual one stands in it whole.
+      resizeMode={course.picture ? 'cover' : 'contain'}
       style={[{ width: '100%', height }, style]}
     />
   );
