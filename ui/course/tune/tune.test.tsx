@@ -205,6 +205,18 @@ test('a mover is laid beside another and dragged into step with it', () => {
   expect(piece('p5').params!.phase).toBeCloseTo(0.75, 6);
   act(() => state().undo());
   expect(piece('p5').params!.phase).toBeUndefined();
+  // The arrow keys do the same, a tenth of a second at a time.
+  const press = (key: string) =>
+    fireEvent(screen.getByTestId('phase-p5'), 'keyDown', {
+      key,
+      preventDefault: () => {},
+      stopPropagation: () => {},
+    });
+  press('ArrowLeft');
+  press('Tab');
+  expect(piece('p5').params!.phase).toBeCloseTo(0.025, 6);
+  press('ArrowRight');
+  expect(piece('p5').params!.phase ?? 0).toBeCloseTo(0, 6);
   tab('By itself');
   expect(screen.queryByTestId('phase-p5')).toBeNull();
 });
@@ -250,4 +262,19 @@ test('links that act are lit while the motion plays, and tried by hand', () => {
   expect(useTune.getState()).toMatchObject({ playing: true, tried: [{ link: 'l1', tick: 732 }] });
   act(() => useTune.getState().set({ at: 6.2 }));
   expect(screen.getByTestId('link-acts')).toBeTruthy();
+});
+
+test('the course’s picture is taken from where one looks, with a field of view, or as usual', () => {
+  state().choose([]);
+  render(<TunePanel />);
+  tab('Course');
+  expect(screen.queryByTestId('picture-field')).toBeNull();
+  fireEvent.press(screen.getByTestId('take-picture'));
+  expect(state().course.picture).toEqual({ at: [1, 2, 3], look: [0, 0, 0] });
+  type('picture-field', '200');
+  expect(state().course.picture!.field).toBeUndefined();
+  type('picture-field', '20');
+  expect(state().course.picture!.field).toBe(20);
+  fireEvent.press(screen.getByText('As usual'));
+  expect(state().course.picture).toBeUndefined();
 });
