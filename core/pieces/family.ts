@@ -15,6 +15,7 @@ export type NamedTone =
   | 'reed'
   | 'mud'
   | 'steam'
+  | 'water'
   | 'beam'
   | 'sail'
   | 'tar';

@@ -21,6 +21,7 @@ export const TONES: Readonly<
   pine: { side: '#3E6150', top: '#5F8868' },
   reed: { side: '#87884F', top: '#B4AE70' },
   mud: { side: '#6E5C49', top: '#957F65' },
+  water: { side: '#4F8C98', top: '#7FB0B5' },
   steam: { side: '#C9D3D2', top: '#F1F4F1' },
   beam: { side: '#E58C5A', top: '#F6B98A' },
   sail: { side: '#D8CDB6', top: '#F4ECDA' },

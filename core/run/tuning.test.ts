@@ -2,7 +2,7 @@ import type { PieceInHand } from '../assemble';
 import { layPieces } from '../assemble';
 import { emptyCourse, type Course, type PieceMotion } from '../course';
 import { applyPose } from '../motion';
-import { contactShapes, KINDNESS } from '../pieces';
+import { contactShapes, KINDNESS, worldParts } from '../pieces';
 import {
   COPY_SIZE,
   copyPlace,
@@ -319,6 +319,17 @@ test('regions push, boost past the usual top, slow, lift, shrink, count and hurt
   expect(
     inside('sting', {}, { at: [5, 0, 0], size: [2, 2, 2] }).go(right, 200).state.falls,
   ).toBeGreaterThan(0);
+});
+
+test('a pool is a tide line of its own, and its top is drawn as water', () => {
+  const pool: PieceInHand = { family: 'pool', at: [6, 0, 0] };
+  const trial = new Trial(free(pool)).go(right, 240);
+  expect(trial.happened('fall').length).toBeGreaterThan(0);
+  expect(new Trial(free()).go(right, 240).happened('fall')).toHaveLength(0);
+  const seen = worldParts({ ...pool, id: 'p' }).filter(({ unseen }) => !unseen);
+  const heights = seen.flatMap(({ solid }) => solid.points.map(([, y]) => y));
+  expect(Math.max(...heights)).toBeCloseTo(0.5, 9);
+  expect(Math.min(...heights)).toBeGreaterThan(0.4);
 });
 
 test('a thrower sends copies at its interval, no more than it may, and they hurt', () => {

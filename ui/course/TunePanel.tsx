@@ -227,7 +227,9 @@ function PieceDials({ piece }: { piece: Piece }) {
       )}
       <Choices
         label="Material"
-        value={piece.look?.colour ? '' : (piece.look?.material ?? (family.material as Material))}
+        value={
+          chosen.every((other) => materialOf(other) === materialOf(piece)) ? materialOf(piece) : ''
+        }
         options={MATERIALS.map((value) => ({ value, label: MATERIAL_NAMES[value] }))}
         onChange={(material) =>
           edit((now) => paintPieces(now, choice, { material: material as Material }))
@@ -246,6 +248,10 @@ function PieceDials({ piece }: { piece: Piece }) {
     </View>
   );
 }
+
+/** What a piece is painted as; nothing where it has a colour of its own. */
+const materialOf = ({ look, family }: Piece): Material | '' =>
+  look?.colour ? '' : (look?.material ?? (familyOf(family).material as Material));
 
 const SIDES: readonly BlockSide[] = ['+x', '-x', '+z', '-z'];
 

@@ -181,7 +181,7 @@ const grate: Family = {
 /** Patterned: strips along x, so that a turn against the neighbour is seen. */
 const boards: Family = {
   id: 'boards',
-  label: 'Boarded floor',
+  label: 'Planking',
   group: 'floors',
   words: 'floor planks deck pattern timber patterned',
   material: 'timber',

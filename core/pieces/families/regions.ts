@@ -66,6 +66,24 @@ const number = (
 const times = (label: string, initial: number, min: number, max: number) =>
   number('part', label, '×', initial, min, max, 0.05);
 
+/** Thickness of the sheet of water that a pool is seen by, m. */
+const SHEET = 0.04;
+
+/** A tide line of its own: what is within falls into the tide, and its top is seen as water. */
+const pool = region('pool', 'Tide pool', 'fall limit water drown local', [], () => ({
+  kind: 'fall',
+}));
+const tidePool: Family = {
+  ...pool,
+  size: [3, 0.5, 3],
+  build: (spec) => {
+    const built = pool.build(spec);
+    const h = spec.size[1];
+    const sheet = mapPoints(solidOf(spec), ([x, y, z]) => [x, h - SHEET * (1 - y / h), z]);
+    return { ...built, parts: [...built.parts, { solid: sheet, tone: 'water' }] };
+  },
+};
+
 export const REGIONS: readonly Family[] = [
   region('touch', 'Touch region', 'trigger bell cue sensor', [], () => ({ kind: 'touch' })),
   region(
@@ -141,7 +159,7 @@ export const REGIONS: readonly Family[] = [
     (spec) => ({ kind: 'points', rate: spec.number('rate') }),
   ),
   region('sting', 'Hurting region', 'hurt danger death kill', [], () => ({ kind: 'hurt' })),
-  region('pool', 'Tide pool', 'fall limit water drown local', [], () => ({ kind: 'fall' })),
+  tidePool,
   region('hush', 'Quiet', 'silence music mute', [], () => ({ kind: 'quiet' })),
   region(
     'lookout',
