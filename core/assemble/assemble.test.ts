@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { checkCourse } from '../check';
+import { legOf } from '../pieces';
 import { emptyCourse, type Course } from '../course';
 import {
   duplicatePieces,
   groundBelow,
   layPieces,
-  legOf,
   movePieces,
   namePieces,
   nextLeg,

@@ -1,11 +1,8 @@
-import type { Course, Piece } from '../course';
+import type { Course } from '../course';
+import { legOf } from '../pieces';
 
 /** Most legs a course may have. */
 export const MOST_LEGS = 18;
-
-/** The leg a start or goal belongs to. */
-export const legOf = ({ params }: Pick<Piece, 'params'>): number =>
-  typeof params?.leg === 'number' ? params.leg : 1;
 
 /**
  * The leg that a start or goal laid next belongs to: every start after the first begins another leg, and a

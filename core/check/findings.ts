@@ -5,6 +5,7 @@ import {
   cairnNumber,
   familyOf,
   findFamily,
+  legOf,
   localGeometry,
   registerModels,
   specOf,
@@ -71,7 +72,6 @@ const settings: Check = ({ pieces }) =>
 
 const start: Check = (course) => {
   const starts = course.pieces.filter(({ family }) => family === 'start');
-  const legOf = ({ params }: Piece) => Number(params?.leg ?? 1);
   const twice = starts.find((a, i) => starts.findIndex((b) => legOf(b) === legOf(a)) < i);
   if (twice) {
     const where = course.legs ? ` on leg ${legOf(twice)}` : '';

@@ -1,7 +1,7 @@
 import { CUES_OF_PIECES, EFFECTS_ON_PIECES, MOST_LOOSE, pathPlaces } from '../assemble';
 import { BOUNDS, type Course, type Link } from '../course';
 import { distance } from '../geometry';
-import { contactShapes, differenceOf, findFamily, mayBeLoose } from '../pieces';
+import { contactShapes, differenceOf, findFamily, legOf, mayBeLoose } from '../pieces';
 import { about, type Check, type Finding } from './finding';
 
 // What tuning can get wrong: motions that go nowhere, links without an end, shapes unlike their pictures.
@@ -207,7 +207,7 @@ const checkpointGaps: Check = ({ pieces, order }) => {
 const legs: Check = ({ pieces, legs: told = [] }) =>
   told.flatMap((_, i): Finding[] => {
     const has = (family: string) =>
-      pieces.some((piece) => piece.family === family && Number(piece.params?.leg ?? 1) === i + 1);
+      pieces.some((piece) => piece.family === family && legOf(piece) === i + 1);
     const missing = [!has('start') && 'start', !has('lantern') && 'goal'].filter(Boolean);
     if (missing.length === 0) return [];
     return [

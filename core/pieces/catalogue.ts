@@ -47,6 +47,10 @@ export function familyOf(id: string): Family {
   return family;
 }
 
+/** The leg a start or goal belongs to. */
+export const legOf = ({ params }: Pick<Piece, 'params'>): number =>
+  typeof params?.leg === 'number' ? params.leg : 1;
+
 /** A cairn's place in the order of checkpoints. */
 export const cairnNumber = (piece: Pick<Piece, 'params'>): number =>
   specOf(cairn, piece).number('number');

@@ -1,4 +1,4 @@
-import { familyOf } from '../pieces';
+import { familyOf, legOf } from '../pieces';
 import type { Collider } from './collider';
 import { isOpen, openGates } from './lock';
 import { goThrough } from './portal';
@@ -119,7 +119,7 @@ function meetGoal(world: World, s: RunState, part: number, piece: number, say: S
     s.shutTick = s.tick;
     return false;
   };
-  if (world.legs > 0 && legOf(world, piece) !== s.leg + 1) return false;
+  if (world.legs > 0 && legOf(world.pieces[piece]) !== s.leg + 1) return false;
   const lock = world.pieceLocks[piece];
   const { opens } = world.locks[lock] as { opens: string };
   if (opens !== 'always' && !isOpen(world, s, lock)) return shut();
@@ -159,11 +159,6 @@ function meetGoal(world: World, s: RunState, part: number, piece: number, say: S
   say('goal', part, piece);
   return true;
 }
-
-const legOf = (world: World, piece: number): number => {
-  const { params } = world.pieces[piece];
-  return typeof params?.leg === 'number' ? params.leg : 1;
-};
 
 /** Puts the runner back to its last checkpoint, standing still. */
 export function respawn(world: World, s: RunState, say: Say): void {

@@ -348,7 +348,6 @@ test('a thrower sends copies at its interval, no more than it may, and they hurt
 test('a thrown copy flies as gravity has it and goes on evenly from tick to tick', () => {
   const thrower = { what: 'boulder', size: 0.4, interval: 20, speed: 6, rise: 60, life: 4 };
   const trial = new Trial(free({ family: 'crate', at: [12, 0, 0], turn: [0, 180, 0], thrower }));
-  trial.go(NO_INPUT, 1, ({ copies }) => copies[0] >= 0);
   while (trial.state.copies[0] < 0) trial.go(NO_INPUT, 1);
   const way: number[][] = [];
   for (let i = 0; i < 60; i++) {

@@ -12,7 +12,7 @@ import {
   type Dial,
 } from '@/core/assemble';
 import { MATERIALS, type Material, type Piece } from '@/core/course';
-import { cairnNumber, familyOf } from '@/core/pieces';
+import { cairnNumber, familyOf, legOf } from '@/core/pieces';
 import {
   Button,
   Chip,
@@ -303,8 +303,8 @@ function actsAs(piece: Piece): string {
       : piece.motion
         ? `Moves: ${piece.motion.map(({ kind }) => MOTION_WORDS[kind].toLowerCase()).join(', ')}`
         : roleWords(piece.family);
-  const leg = piece.params?.leg;
-  return typeof leg === 'number' && leg > 1 ? `${words}, leg ${leg}` : words;
+  const leg = legOf(piece);
+  return leg > 1 ? `${words}, leg ${leg}` : words;
 }
 
 /** What acts on the runner, named, to be chosen without finding it in the scene. */

@@ -1,6 +1,5 @@
 import {
   layPieces,
-  legOf,
   movePieces,
   onWorkPlane,
   pickPiece,
@@ -21,7 +20,7 @@ import {
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { add, scale, sub, type Vec3 } from '@/core/geometry';
-import { pieceBounds } from '@/core/pieces';
+import { legOf, pieceBounds } from '@/core/pieces';
 import { shortNumber, tell } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
