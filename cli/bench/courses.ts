@@ -140,7 +140,7 @@ export function roundInput(kind: RunnerKind, s: RunState): Input {
     };
   }
   // Along the circle, drawn in towards the middle from far out.
-  const far = Math.hypot(s.x, s.z);
+  const far = Math.sqrt(s.x * s.x + s.z * s.z);
   const [ax, az] = [
     -Math.sin(angle) - (far > 14 ? s.x / far : 0),
     Math.cos(angle) - (far > 14 ? s.z / far : 0),

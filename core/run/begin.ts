@@ -1,5 +1,6 @@
 import { startDrives } from './drive';
 import { FIELD_SIZE, restField } from './field';
+import { FOR_GOOD } from './lock';
 import { layLoose } from './mover';
 import { COPY_SIZE, LINK_SIZE, SKIN, type RunState } from './state';
 import type { World } from './world';
@@ -74,6 +75,7 @@ export function startState(world: World, seed = 0): RunState {
     stillUntil: 0,
     slowUntil: 0,
     links: new Int32Array(LINK_SIZE * world.links.length),
+    due: FOR_GOOD,
     tideFrom: world.tide,
     tideTo: world.tide,
     tideTick: 0,

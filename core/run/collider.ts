@@ -19,6 +19,9 @@ export interface OneWay {
   readonly drop: boolean;
 }
 
+/** Room left about every collider's box, for touches at a skin's distance, m. */
+export const MARGIN = 0.02;
+
 /** One convex shape of a piece, ready to be run against. */
 export interface Collider {
   /** Its place in World.colliders. */
@@ -39,7 +42,7 @@ export interface Collider {
   readonly mover: number;
   /** Whether it goes with something loose, and so may come to be anywhere. */
   readonly strays: boolean;
-  /** The box about every place it may take, at any time. */
+  /** The box about every place it may take, at any time, with MARGIN about it. */
   readonly low: Vec3;
   readonly high: Vec3;
   readonly bodies: Bodies;

@@ -33,6 +33,9 @@ export function forget(happened: Happened): Happened {
   return happened;
 }
 
+const isQuiet = ({ touched, broken, checkpoints, gathered }: Happened): boolean =>
+  touched.length + broken.length + checkpoints.length === 0 && !gathered;
+
 /** Most links that may act within one tick; more are a loop. */
 const MOST_ACTS = 64;
 /** Ticks without a touch after which what was touched counts as left. */
@@ -97,6 +100,8 @@ export function placesOf(world: World): Map<string, number> {
  */
 export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
   const { links, all, anytime, afterTouch } = asked(world);
+  const unheard = s.tick - s.heeded > LEFT_TICKS ? anytime : afterTouch;
+  if (s.tick < s.due && unheard.length === 0 && isQuiet(happened)) return false;
   let acts = 0;
   let ends = false;
   const acted: string[] = [];
@@ -109,22 +114,23 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
       if (take(world, s, effect, happened, say)) ends = true;
     }
   };
-  for (let i = 0; i < links.length; i++) {
-    const due = s.links[i * LINK_SIZE + DUE];
-    if (due >= 0 && due <= s.tick) act(i);
+  if (s.tick >= s.due) {
+    s.due = FOR_GOOD;
+    for (let i = 0; i < links.length; i++) {
+      const due = s.links[i * LINK_SIZE + DUE];
+      if (due >= 0 && due <= s.tick) act(i);
+      else if (due >= 0) s.due = Math.min(s.due, due);
+    }
   }
   // Links in their order; again as long as one of them brought about what another waits for.
   let again = true;
-  const quiet =
-    happened.touched.length + happened.broken.length + happened.checkpoints.length === 0 &&
-    !happened.gathered;
-  const still = s.tick - s.heeded > LEFT_TICKS;
+  const quiet = isQuiet(happened);
   for (let round = 0; again && acts <= MOST_ACTS; round++) {
     again = false;
     const heard =
       quiet && round === 0 ? happened : { ...happened, broken: happened.broken.splice(0) };
     if (round > 0 && heard.broken.length === 0) break;
-    const may = !quiet || round > 0 ? all : still ? anytime : afterTouch;
+    const may = quiet && round === 0 ? unheard : all;
     for (let k = 0; k < may.length && acts <= MOST_ACTS; k++) {
       const i = may[k];
       if (!cued(world, s, links[i], i, heard, round)) continue;
@@ -133,7 +139,7 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
       s.links[i * LINK_SIZE + ACTED]++;
       s.links[i * LINK_SIZE + LAST] = s.tick;
       if (link.chance !== undefined && chance(s) >= link.chance) continue;
-      if (link.delay) s.links[i * LINK_SIZE + DUE] = s.tick + Math.round(link.delay * 120);
+      if (link.delay) dueAt(s, i, s.tick + Math.round(link.delay * 120));
       else {
         act(i);
         again ||= happened.broken.length > 0;
@@ -157,6 +163,7 @@ function mayAct(s: RunState, { once, rest }: Link, i: number): boolean {
 /** Has a link act at a tick, whatever it waits for. */
 export function dueAt(s: RunState, link: number, tick: number): void {
   s.links[link * LINK_SIZE + DUE] = tick;
+  s.due = Math.min(s.due, tick);
 }
 
 /** Has pieces be as if the runner had just left them. */

@@ -42,10 +42,11 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
   let frame = -1;
   const rolling = s.air <= AIR_TICKS;
   if (s.ground >= 0) frame = s.ground;
-  s.ground = -1;
   s.air++;
   for (let i = 0; i < MOST_SLIDES && rest > 1e-9; i++) {
     const made = advance(world, s, s.vx * rest, s.vy * rest, s.vz * rest, contact);
+    // What it rolls on is looked at first; from then on it is in the air unless it touches something.
+    if (i === 0) s.ground = -1;
     addLeg(path, s.x, s.y, s.z);
     if (made === 1) break;
     rest *= 1 - made;

@@ -116,6 +116,8 @@ export interface RunState {
   slowUntil: number;
   /** Of each link: how often it acted, the tick it last did, the tick it will, ticks stood in it. */
   links: Int32Array;
+  /** The first tick at which any of them may be due. */
+  due: number;
   /** The tide's height from a tick on, so many ticks long, to another. */
   tideFrom: number;
   tideTo: number;
@@ -197,6 +199,7 @@ export function restoreThings(s: RunState): void {
   s.moverFrom.set(kept.moverFrom.map(later));
   s.moverAt.set(kept.moverAt);
   s.heeded = s.tick;
+  s.due = s.tick;
   if (kept.bodies && kept.drives) {
     s.bodies = kept.bodies.copy();
     // A list of its own: poses are kept by which list they came from.

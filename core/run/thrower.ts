@@ -21,17 +21,27 @@ const contact = newContact();
 
 /** Throws what is due and moves every copy on by a tick. Returns the thrower of one that met the runner. */
 export function throwCopies(world: World, s: RunState): Throwing | null {
+  const { copies, tick } = s;
+  const { radius } = world.bodies[s.size];
   let met: Throwing | null = null;
   for (const throwing of world.throwers) {
     if (s.away[throwing.piece] === 0 && isDue(s, throwing)) launch(world, s, throwing);
-    for (let k = 0; k < throwing.most; k++) {
-      const i = (throwing.first + k) * COPY_SIZE;
-      if (s.copies[i] < 0) continue;
-      const age = ageOf(s, i);
+    const { first, most, life, body } = throwing;
+    const reach = body.radius + radius;
+    const end = (first + most) * COPY_SIZE;
+    for (let i = first * COPY_SIZE; i < end; i += COPY_SIZE) {
+      if (copies[i] < 0) continue;
+      const age = (tick - copies[i]) | 0;
       const moves = age % STEP_TICKS === 1;
-      if (age >= throwing.life || (moves && !moveCopy(world, s, throwing, i))) {
-        s.copies[i] = -1;
-      } else if (meetsRunner(world, s, throwing, i)) met ??= throwing;
+      if (age >= life || (moves && !moveCopy(world, s, throwing, i))) {
+        copies[i] = -1;
+        continue;
+      }
+      // Most are nowhere near, at either end of their step.
+      const from = copies[i + FROM] - s.x;
+      const to = copies[i + TO] - s.x;
+      if ((from > reach && to > reach) || (from < -reach && to < -reach)) continue;
+      if (meetsRunner(world, s, throwing, i)) met ??= throwing;
     }
   }
   return met;
@@ -45,10 +55,9 @@ function isDue(s: RunState, { clock, interval, phase }: Throwing): boolean {
 
 function launch(world: World, s: RunState, throwing: Throwing): void {
   const { told, first, most } = throwing;
-  const free = Array.from({ length: most }, (_, k) => (first + k) * COPY_SIZE).find(
-    (i) => s.copies[i] < 0,
-  );
-  if (free === undefined) return;
+  let free = first * COPY_SIZE;
+  while (s.copies[free] >= 0) free += COPY_SIZE;
+  if (free >= (first + most) * COPY_SIZE) return;
   const spread = told.spread ?? 0;
   const off = (k: number) => (k === 0 ? 0 : k * (2 * chance(s) - 1));
   const rise = (told.rise ?? 0) + off(spread) / 2;
@@ -101,31 +110,32 @@ function moveCopy(world: World, s: RunState, t: Throwing, i: number): boolean {
   const bounce = t.told.bounce ?? USUAL_BOUNCE;
   // Rolling on ground it goes along it, and falls once there is none.
   const ground = copies[i + GROUND];
-  let less = 0;
+  let fall = 0;
   if (ground < 0 || !restsOn(world, s, t, i, ground)) {
     copies[i + GROUND] = -1;
-    copies[i + SPEED + 1] -= world.gravity * STEP;
-    // Over the step it falls at the mean of its speeds before and after.
-    less = 0.5 * world.gravity * STEP;
+    fall = world.gravity;
   }
   let time = STEP;
   for (let slide = 0; slide < 3 && time > 1e-9; slide++) {
     const vx = copies[i + SPEED];
-    const vy = copies[i + SPEED + 1];
     const vz = copies[i + SPEED + 2];
-    if (vx * vx + vy * vy + vz * vz < 1e-6) break;
+    const before = copies[i + SPEED + 1];
+    // Over a time it falls at the mean of its speeds before and after.
+    const mean = before - 0.5 * fall * time;
+    if (vx * vx + mean * mean + vz * vz < 1e-6) break;
     const dx = vx * time;
-    const dy = (vy + less) * time;
+    const dy = mean * time;
     const dz = vz * time;
     const [x, y, z] = [copies[i + TO], copies[i + TO + 1], copies[i + TO + 2]];
-    const hit = traceBody(world, s, t.body, x, y, z, dx, dy, dz, contact, -1, t.piece);
+    const hit = traceBody(world, s, t.body, x, y, z, dx, dy, dz, contact, -1, t.piece, -1);
     const closing = hit ? -(contact.nx * dx + contact.ny * dy + contact.nz * dz) : 0;
     const part = hit ? Math.max(0, contact.t - SKIN / Math.max(closing, 1e-9)) : 1;
     copies[i + TO] += dx * part;
     copies[i + TO + 1] += dy * part;
     copies[i + TO + 2] += dz * part;
+    const vy = before - fall * time * part;
+    copies[i + SPEED + 1] = vy;
     if (!hit) break;
-    less = 0;
     const { nx, ny } = contact;
     const nz = world.lane === null ? contact.nz : 0;
     const into = nx * vx + ny * vy + nz * vz;
@@ -134,7 +144,10 @@ function moveCopy(world: World, s: RunState, t: Throwing, i: number): boolean {
     copies[i + SPEED] += nx * back;
     copies[i + SPEED + 1] += ny * back;
     copies[i + SPEED + 2] += nz * back;
-    if (ny > FLAT && into >= -LEAST_BOUNCE) copies[i + GROUND] = contact.collider;
+    if (ny > FLAT && into >= -LEAST_BOUNCE) {
+      copies[i + GROUND] = contact.collider;
+      fall = 0;
+    }
     time *= 1 - part;
   }
   return copies[i + TO + 1] + 2 * t.body.radius > tideOf(s);
@@ -174,10 +187,6 @@ function restsOn(world: World, s: RunState, t: Throwing, i: number, ground: numb
 function meetsRunner(world: World, s: RunState, t: Throwing, i: number): boolean {
   const runner = world.bodies[s.size];
   const reach = t.body.radius + runner.radius;
-  // Most are nowhere near, at either end of their step.
-  const from = s.copies[i + FROM] - s.x;
-  const to = s.copies[i + TO] - s.x;
-  if ((from > reach && to > reach) || (from < -reach && to < -reach)) return false;
   const [bx, foot, bz] = copyPlace(s, i);
   const by = foot + t.body.radius;
   const middle = s.y + liftOf(runner);

@@ -1,7 +1,7 @@
 import { clearance, newClearance, newTouch, sweep, type Clearance, type Touch } from '../collision';
 import { NO_TURN, rotate, type Matrix3 } from '../geometry';
 import { STILL, type Pose } from '../motion';
-import type { Collider } from './collider';
+import { MARGIN, type Collider } from './collider';
 import { liftOf, seenAtRest, type Rounded } from './form';
 import { isAway } from './lock';
 import { poseMover } from './mover';
@@ -37,11 +37,13 @@ export const trace = (
   dz: number,
   out: Contact,
   skip = -1,
-): boolean => traceBody(world, s, world.bodies[s.size], x, y, z, dx, dy, dz, out, skip, -1);
+): boolean =>
+  traceBody(world, s, world.bodies[s.size], x, y, z, dx, dy, dz, out, skip, -1, s.ground);
 
 /**
  * Moves any rounded body and finds the first solid it touches.
  * @param skip a collider, and `own` a piece, to leave out; or -1
+ * @param first the collider most likely to be touched, or -1: what is touched later is then soon seen to be
  */
 export function traceBody(
   world: World,
@@ -56,6 +58,7 @@ export function traceBody(
   out: Contact,
   skip: number,
   own: number,
+  first: number,
 ): boolean {
   const { radius, half } = body;
   const x0 = (dx < 0 ? x + dx : x) - radius;
@@ -68,20 +71,48 @@ export function traceBody(
   out.t = 1;
   out.top = -1;
   out.collider = -1;
+  if (first >= 0 && first !== skip) {
+    touchSolid(world, s, body, world.colliders[first], x, y, z, dx, dy, dz, out);
+  }
   const { list, boxes } = solids;
+  // What is only rested on lies a skin away and cannot be touched: the room about the boxes is for others.
+  const [lowX, lowY, lowZ] = [x1 - ROOM, y1 - ROOM, z1 - ROOM];
+  const [highX, highY, highZ] = [x0 + ROOM, y0 + ROOM, z0 + ROOM];
   for (let i = 0, b = 0; i < list.length; i++, b += 6) {
-    if (x1 < boxes[b] || x0 > boxes[b + 3] || y1 < boxes[b + 1] || y0 > boxes[b + 4]) continue;
-    if (z1 < boxes[b + 2] || z0 > boxes[b + 5]) continue;
+    if (lowX < boxes[b] || highX > boxes[b + 3]) continue;
+    if (lowY < boxes[b + 1] || highY > boxes[b + 4]) continue;
+    if (lowZ < boxes[b + 2] || highZ > boxes[b + 5]) continue;
     const c = list[i];
-    if (c.index === skip || c.piece === own) continue;
+    if (c.index === skip || c.index === first || c.piece === own) continue;
     if (c.strays && isElsewhere(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
-    if (isAway(world, s, c)) continue;
-    if (c.oneWay) {
-      if (traceOneWay(world, s, body, c, x, y, z, dx, dy, dz, out)) out.collider = c.index;
-    } else if (sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, out)) out.collider = c.index;
+    touchSolid(world, s, body, c, x, y, z, dx, dy, dz, out);
   }
   return out.collider >= 0;
 }
+
+/** Has `out` tell of a solid, if it is there and is touched before what it tells of. */
+function touchSolid(
+  world: World,
+  s: RunState,
+  body: Rounded,
+  c: Collider,
+  x: number,
+  y: number,
+  z: number,
+  dx: number,
+  dy: number,
+  dz: number,
+  out: Contact,
+): void {
+  if (isAway(world, s, c)) return;
+  const touched = c.oneWay
+    ? traceOneWay(world, s, body, c, x, y, z, dx, dy, dz, out)
+    : sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, out);
+  if (touched) out.collider = c.index;
+}
+
+/** The room about a collider's box that a sweep has no use for, m. */
+const ROOM = MARGIN - SKIN / 2;
 
 /** Whether a collider of something loose, which may come to be anywhere, is not within a box now. */
 export function isElsewhere(

@@ -10,7 +10,7 @@ import {
   turnOf,
   type Shape,
 } from '../pieces';
-import type { Collider, Hurt, OneWay } from './collider';
+import { MARGIN, type Collider, type Hurt, type OneWay } from './collider';
 import { Bodies, formBounds, liftOf, type Rounded } from './form';
 import { Grid } from './grid';
 import { lockOf, type Lock } from './lock';
@@ -262,8 +262,6 @@ export function buildWorld(course: Course): World {
   };
 }
 
-/** Room left about every box, for touches at a skin's distance, m. */
-const MARGIN = 0.02;
 /** Half the greatest displacement that is looked for in what is kept of a place, m: a tick at 60 m/s. */
 const STEP_ROOM = 0.25;
 /** Most other sizes the runner may have in a course. */
