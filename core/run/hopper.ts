@@ -148,6 +148,9 @@ function dropThrough(world: World, s: RunState, input: Input): boolean {
 /** Degrees about y of a direction over the map, in steps of 15: only looks depend on it. */
 export function headingOf(x: number, z: number, fallback: number): number {
   if (z === 0) return x > 0 ? 0 : x < 0 ? 180 : fallback;
+  // Mostly the last one still is the nearest: its dot product tells.
+  const last = COMPASS[2 * (fallback / 15)] * x + COMPASS[2 * (fallback / 15) + 1] * z;
+  if (last > HALF_STEP * Math.sqrt(x * x + z * z)) return fallback;
   // The nearest of 24 directions, by the largest dot product with each.
   let best = fallback;
   let most = -Infinity;
@@ -160,6 +163,9 @@ export function headingOf(x: number, z: number, fallback: number): number {
   }
   return best;
 }
+
+/** Cosine of half a step between headings. */
+const HALF_STEP = cosDeg(7.5);
 
 /** x and z of the 24 headings. */
 const COMPASS = Array.from({ length: 24 }, (_, i) => [cosDeg(i * 15), -sinDeg(i * 15)]).flat();

@@ -10,6 +10,8 @@ export interface Boxed {
 
 /** The colliders that may touch something about a place. */
 export interface Near {
+  /** The cell it is kept for. */
+  readonly cell: number;
   readonly solids: Boxed;
   /** Those of the solids that move. */
   readonly movers: Boxed;
@@ -30,7 +32,6 @@ export class Neighbourhoods {
   private readonly cells = new Map<number, Near>();
   // The cells asked for last, by a hash of their places: asking a map with keys this large is slow.
   private readonly slots: (Near | null)[] = new Array(SLOTS).fill(null);
-  private readonly places = new Int32Array(3 * SLOTS);
 
   /**
    * @param over how far neighbourhoods reach beyond their cells over the map, m, and `up` upwards and down:
@@ -47,27 +48,20 @@ export class Neighbourhoods {
   at(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): Near {
     const { over, up } = this;
     if (x1 - x0 > 2 * over || y1 - y0 > 2 * up || z1 - z0 > 2 * over) {
-      return this.gather(x0, y0, z0, x1, y1, z1);
+      return this.gather(-1, x0, y0, z0, x1, y1, z1);
     }
     const i = Math.floor((x0 + x1) / (2 * CELL));
     const j = Math.floor((y0 + y1) / (2 * CELL));
     const k = Math.floor((z0 + z1) / (2 * CELL));
     const slot = (i + 37 * j + 1021 * k) & (SLOTS - 1);
-    const { places } = this;
-    const known = this.slots[slot];
-    if (
-      known &&
-      places[3 * slot] === i &&
-      places[3 * slot + 1] === j &&
-      places[3 * slot + 2] === k
-    ) {
-      return known;
-    }
     const key = ((i + SPAN / 2) * SPAN + j + SPAN / 2) * SPAN + k + SPAN / 2;
+    const known = this.slots[slot];
+    if (known !== null && known.cell === key) return known;
     let near = this.cells.get(key);
     if (!near) {
       const [x, y, z] = [i * CELL, j * CELL, k * CELL];
       near = this.gather(
+        key,
         x - over,
         y - up,
         z - over,
@@ -78,13 +72,18 @@ export class Neighbourhoods {
       this.cells.set(key, near);
     }
     this.slots[slot] = near;
-    places[3 * slot] = i;
-    places[3 * slot + 1] = j;
-    places[3 * slot + 2] = k;
     return near;
   }
 
-  private gather(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): Near {
+  private gather(
+    cell: number,
+    x0: number,
+    y0: number,
+    z0: number,
+    x1: number,
+    y1: number,
+    z1: number,
+  ): Near {
     const solids: Collider[] = [];
     const sensors: Collider[] = [];
     for (const index of this.grid.near(x0, y0, z0, x1, y1, z1)) {
@@ -95,6 +94,7 @@ export class Neighbourhoods {
       (collider.role === 'solid' ? solids : sensors).push(collider);
     }
     return {
+      cell,
       solids: boxed(solids),
       movers: boxed(solids.filter(({ mover }) => mover >= 0)),
       sensors: boxed(sensors),

@@ -6,6 +6,7 @@ import { contactShapes, KINDNESS, worldParts } from '../pieces';
 import {
   COPY_SIZE,
   copyPlace,
+  copySpeed,
   goneFrom,
   isThere,
   NO_INPUT,
@@ -359,6 +360,22 @@ test('a thrown copy flies as gravity has it and goes on evenly from tick to tick
   // Up for v²/2g.
   const rise = Math.max(...way.map(([, y]) => y)) - way[0][1];
   expect(Math.abs(rise - (6 * Math.sin(Math.PI / 3)) ** 2 / 44)).toBeLessThan(0.01);
+});
+
+test('a thrown copy bounces lower each time and comes to roll, slowing down', () => {
+  const thrower = { what: 'boulder', size: 0.4, interval: 20, speed: 5, life: 20 };
+  const crate: PieceInHand = { family: 'crate', at: [-2, 0, 3], thrower };
+  const course = free(crate, { family: 'slab', at: [20, -1, 3], size: [60, 1, 4] });
+  const trial = new Trial(course);
+  while (trial.state.copies[0] < 0) trial.go(NO_INPUT, 1);
+  trial.go(NO_INPUT, 360);
+  const heights = new Set<number>();
+  const before = copySpeed(trial.state, 0);
+  for (let i = 0; i < 120; i++) heights.add(copyPlace(trial.go(NO_INPUT, 1).state, 0)[1]);
+  const after = copySpeed(trial.state, 0);
+  expect(Math.max(...heights) - Math.min(...heights)).toBeLessThan(1e-6);
+  expect(after[0]).toBeLessThan(before[0]);
+  expect(after[0]).toBeGreaterThan(3);
 });
 
 test('legs are run one after the other from their own starts; the time limit ends a run', () => {
