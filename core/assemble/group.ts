@@ -47,15 +47,15 @@ export function withGroups(course: Course, choice: Iterable<string>): Set<string
   return ids;
 }
 
-const layerOf = (course: Course, piece: Piece) =>
+const layerOf = (course: Pick<Course, 'layers'>, piece: Piece) =>
   piece.layer ? course.layers?.find(({ id }) => id === piece.layer) : undefined;
 
 /** Whether a piece is out of sight while building, by itself or with its layer. */
-export const isHidden = (course: Course, piece: Piece): boolean =>
+export const isHidden = (course: Pick<Course, 'layers'>, piece: Piece): boolean =>
   !!piece.hidden || !!layerOf(course, piece)?.hidden;
 
 /** Whether a piece is finished and not to be touched, by itself or with its layer. */
-export const isLocked = (course: Course, piece: Piece): boolean =>
+export const isLocked = (course: Pick<Course, 'layers'>, piece: Piece): boolean =>
   !!piece.locked || !!layerOf(course, piece)?.locked;
 
 /** Hides or shows, locks or unlocks the chosen pieces. */

@@ -76,7 +76,9 @@ export class Playing {
 }
 
 /** Pieces that may change place or come and go in a run, and so are drawn anew as it goes on. */
-export function livelyPieces(course: Pick<Course, 'pieces' | 'links'>): Set<string> {
+export function livelyPieces(
+  course: Pick<Course, 'links'> & { readonly pieces: readonly Piece[] },
+): Set<string> {
   const lively = new Set<string>();
   const moves = (piece: Piece) =>
     piece.motion ||

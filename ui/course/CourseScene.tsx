@@ -1,22 +1,16 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { View } from 'react-native';
 import { isHidden, type PieceInHand } from '@/core/assemble';
 import type { Piece } from '@/core/course';
-import { findFamily } from '@/core/pieces';
-import { livelyPieces, tideLine } from '@/core/run';
+import { tideLine } from '@/core/run';
 import {
-  BoardTexts,
   Canvas,
   Chosen,
   ContactShapes,
   Ghost,
   Ghosts,
-  MovingPieces,
-  movesInPart,
   PlaneGrid,
-  Regions,
   restingMoment,
-  StillPieces,
   Surroundings,
   UnderPicture,
   useGestures,
@@ -24,8 +18,9 @@ import {
   type Moment,
   type Tool,
 } from '../scene';
-import { useCourse, useTold } from '../state/courseStore';
+import { useCourse, useTold, useToldOf } from '../state/courseStore';
 import { useSame } from '../state/useSame';
+import { Laid } from './Laid';
 import { planeOf, useLay, type LayTool } from './layStore';
 import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
@@ -83,61 +78,51 @@ export function CourseScene({ work }: { work: Work }) {
 
 /** All that is in the scene. */
 function Contents({ work }: { work: Work }) {
-  const course = useCourse((s) => s.course);
-  const choice = useCourse((s) => s.choice);
+  const sketch = useCourse((s) => s.course.sketch);
+  const sky = useCourse((s) => s.course.sky);
   const inHand = useCourse((s) => s.inHand);
-  const told = useTold();
-  const tide = useMemo(() => tideLine(told), [told]);
+  const tide = useToldOf(tideLine);
   const moment = useRef<Moment>(restingMoment());
   const showShapes = useTune((s) => s.shapes);
-  const { pieces, layers } = course;
   const building = work === 'lay' || work === 'tune';
-  // What is hidden while building is there in every run.
-  const shown = useMemo(
-    () =>
-      pieces.some((piece) => isHidden(course, piece))
-        ? pieces.filter((piece) => !isHidden(course, piece))
-        : pieces,
-    // Only these two decide what is hidden.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [pieces, layers],
-  );
-  // Most edits leave much as it is: what is made of that stays.
-  const lively = useSame(
-    useMemo(() => livelyPieces({ pieces, links: course.links }), [pieces, course.links]),
-  );
-  const still = useMemo(() => shown.filter(({ id }) => !lively.has(id)), [shown, lively]);
-  const moving = useSame(
-    useMemo(
-      () => shown.filter((piece) => lively.has(piece.id) || movesInPart(piece)),
-      [shown, lively],
-    ),
-  );
-  const felt = useSame(
-    useMemo(() => shown.filter(({ family }) => findFamily(family)?.group === 'regions'), [shown]),
-  );
-  const boards = useSame(useMemo(() => shown.filter(({ family }) => family === 'board'), [shown]));
-  const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
   return (
     <>
-      <Surroundings tide={tide} sky={course.sky} />
-      {course.sketch?.picture && (
+      <Surroundings tide={tide} sky={sky} />
+      {sketch?.picture && (
         <UnderPicture
-          picture={course.sketch.picture}
-          shown={work === 'sketch' ? 0.9 : (course.sketch.shown ?? 0.6)}
+          picture={sketch.picture}
+          shown={work === 'sketch' ? 0.9 : (sketch.shown ?? 0.6)}
         />
       )}
-      <Scrubbed course={told} moment={moment} />
-      <StillPieces pieces={still} tide={tide} />
-      <MovingPieces pieces={moving} lively={lively} moment={moment} />
-      {building && felt.length > 0 && <Regions pieces={felt} />}
-      {building && showShapes && <ContactShapes course={course} pieces={shown} moment={moment} />}
-      <BoardTexts pieces={boards} />
+      <Scrubbed moment={moment} />
+      <Laid tide={tide} moment={moment} building={building} />
+      {building && showShapes && <Shapes moment={moment} />}
       <Grid work={work} handed={building && inHand !== null} />
       {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
-      {building && chosen.length > 0 && <Chosen pieces={chosen} />}
+      {building && <ChosenNow />}
     </>
   );
+}
+
+/** The collision shapes of all that is not hidden. */
+function Shapes({ moment }: { moment: RefObject<Moment> }) {
+  const course = useCourse((s) => s.course);
+  const { pieces, layers } = course;
+  const shown = useMemo(
+    () => pieces.filter((piece) => !isHidden({ layers }, piece)),
+    [pieces, layers],
+  );
+  return <ContactShapes course={course} pieces={shown} moment={moment} />;
+}
+
+/** The chosen pieces' outlines, wherever the hand has taken them. */
+function ChosenNow() {
+  const pieces = useCourse((s) => s.course.pieces);
+  const choice = useCourse((s) => s.choice);
+  const chosen = useSame(
+    useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]),
+  );
+  return chosen.length > 0 ? <Chosen pieces={chosen} /> : null;
 }
 
 /** The work plane's grid about the place looked at, while something may be laid on it. */

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
-import type { Course } from '@/core/course';
 import { DryRun, Playing } from '@/core/run';
 import { restingMoment, type Moment } from '../scene';
+import { useTold } from '../state/courseStore';
 import { dryRunOf } from './tune/dry';
 import { scrubSeconds } from './tune/scrub';
 import { useTune } from './tune/tuneStore';
@@ -19,7 +19,8 @@ function show(moment: Moment, play: Playing | DryRun | null, seconds: number): v
 }
 
 /** Plays the course's motions into the scene while it is being tuned; at rest otherwise. */
-export function Scrubbed({ course, moment }: { course: Course; moment: RefObject<Moment> }) {
+export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
+  const course = useTold();
   const at = useTune((s) => s.at);
   const playing = useTune((s) => s.playing);
   const invalidate = useThree((s) => s.invalidate);

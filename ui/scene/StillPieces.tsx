@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { Piece } from '@/core/course';
 import { bakeStill, joinBaked, waterRings } from './bake';
 import { newChunker } from './chunks';
@@ -9,12 +9,14 @@ import { FACETS, FOAM, INK } from './materials';
 export function StillPieces({ pieces, tide }: { pieces: readonly Piece[]; tide: number }) {
   const [chunker] = useState(newChunker);
   const chunks = useMemo(() => chunker(pieces), [chunker, pieces]);
+  // The foam is of all pieces at once, and may come a moment after them.
+  const ringed = useDeferredValue(pieces);
   return (
     <>
       {[...chunks].map(([key, group]) => (
         <Chunk key={key} pieces={group} />
       ))}
-      <Rings pieces={pieces} tide={tide} />
+      <Rings pieces={ringed} tide={tide} />
     </>
   );
 }

@@ -5,6 +5,9 @@ const MOST_CHUNKS = 16;
 /** Pieces for which another chunk is worth its draw calls. */
 const PER_CHUNK = 40;
 
+/** What the bounds of all groups together go up by, m. */
+const STEP = 8;
+
 /**
  * Pieces in groups that are drawn at once. Pieces that stand near go together, so that what is out
  * of sight is left out, and an edit touches one group. A group none of whose pieces changed stays
@@ -23,7 +26,11 @@ export function chunkPieces(
     z0 = Math.min(z0, at[2]);
     z1 = Math.max(z1, at[2]);
   }
-  const [width, depth] = [x1 - x0 + 1, z1 - z0 + 1];
+  // In whole steps, so that an outermost piece that moves a little does not shift every group's bounds.
+  x0 = STEP * Math.floor(x0 / STEP);
+  z0 = STEP * Math.floor(z0 / STEP);
+  const width = STEP * Math.floor(1 + (x1 - x0) / STEP);
+  const depth = STEP * Math.floor(1 + (z1 - z0) / STEP);
   const columns = Math.min(count, Math.max(1, Math.round(Math.sqrt((count * width) / depth))));
   const rows = Math.max(1, Math.floor(count / columns));
   const groups = Array.from({ length: columns * rows }, (): Piece[] => []);

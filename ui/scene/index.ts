@@ -1,3 +1,4 @@
+export * from './apart';
 export * from './Canvas';
 export * from './StillPieces';
 export * from './MovingPieces';

@@ -146,6 +146,10 @@ useCourse.subscribe((now, before) => {
  */
 export const useTold = (): Course => useDeferredValue(useToldCourse((s) => s.course));
 
+/** Something small made of that course: who asks hears of it only when it is another. */
+export const useToldOf = <T>(make: (course: Course) => T): T =>
+  useToldCourse((s) => make(s.course));
+
 /**
  * What the panels edit with. Unlike the whole store it says nothing of saving and undoing, so that panels are
  * not drawn anew when only these change; and while something is dragged it tells of the course as it was

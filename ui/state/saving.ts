@@ -12,8 +12,6 @@ import type { CourseOnServer } from '@/core/protocol';
 const PAUSE = 700;
 /** Pieces above which writing the draft takes longer than an edit may. */
 const LARGE = 1000;
-/** Time between drafts within one drag, ms. */
-const WHILE_DRAGGING = 400;
 /** Time between tries while the server is away, ms. */
 const RETRY = 2500;
 
@@ -67,28 +65,27 @@ export function useAutosave(): void {
       }
     };
 
+    // A drag is written when the hand lets go; a large course once the edit is shown, for writing it
+    // takes longer than that.
+    let due = false;
     let keeping: ReturnType<typeof setTimeout> | undefined;
-    const keep = () => {
+    const keepNow = () => {
       clearTimeout(keeping);
-      keeping = undefined;
+      if (!due) return;
+      due = false;
       const { id, revision, course, save } = useCourse.getState();
       if (save.kind !== 'saved') void keepDraft(id, { revision, course });
     };
-    const keepNow = () => {
-      if (keeping !== undefined) keep();
+    const keep = () => {
+      due = true;
+      clearTimeout(keeping);
+      if (useHand.getState().dragging) return;
+      if (useCourse.getState().course.pieces.length > LARGE) keeping = setTimeout(keepNow, 30);
+      else keepNow();
     };
 
     const unsubscribe = useCourse.subscribe((now, before) => {
-      if (now.course !== before.course && now.id === before.id) {
-        // Writing a large course takes longer than an edit may: then it waits until the edit is shown.
-        const wait = useHand.getState().dragging
-          ? WHILE_DRAGGING
-          : now.course.pieces.length > LARGE
-            ? 30
-            : 0;
-        if (wait === 0) keep();
-        else keeping ??= setTimeout(keep, wait);
-      }
+      if (now.course !== before.course && now.id === before.id) keep();
       if (
         now.save.kind === 'unsaved' &&
         (now.course !== before.course || before.save.kind !== 'unsaved')
@@ -97,7 +94,7 @@ export function useAutosave(): void {
       }
     });
     const unhand = useHand.subscribe(({ dragging }) => {
-      if (!dragging) keepNow();
+      if (!dragging && due) keep();
     });
     if (useCourse.getState().save.kind === 'unsaved') later(0);
     const online = () => later(0);

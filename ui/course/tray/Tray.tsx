@@ -4,7 +4,7 @@ import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
 import { Chip, Field, IconButton, tell, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse, useTold } from '../../state/courseStore';
+import { useCourse, useToldOf } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
 import { takeTool, useLay } from '../layStore';
 import { FamilyCard } from './FamilyCard';
@@ -44,8 +44,7 @@ function useShelf(words: string | null, shelf: Shelf) {
 }
 
 function Shelves({ shelf, onChoose }: { shelf: Shelf; onChoose: (shelf: Shelf) => void }) {
-  const told = useTold();
-  const hasEnd = useMemo(() => endIndex(told).anyOpen(), [told]);
+  const hasEnd = useToldOf((told) => endIndex(told).anyOpen());
   const kind = useCourse((s) => s.course.kind);
   const runner = useCourse((s) => s.course.runner);
   const chip = (id: Shelf, label: string) => (
