@@ -20,6 +20,7 @@ import { RUNNERS, type RunnerKind } from '@/core/course';
 import { keepsForward, measuringCourse, measuringField, paceInput, roundInput } from './courses';
 import { median, timesOf, type Figure } from './figures';
 import { laying } from './laying';
+import { inPage } from './page';
 
 /** What can be measured by itself. */
 const PARTS: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
@@ -32,6 +33,7 @@ const PARTS: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
   building: () => [building()],
   ghost: () => [ghost()],
   laying,
+  page: inPage,
   load: firstLoad,
 };
 export const BENCH_PARTS = Object.keys(PARTS);

@@ -81,6 +81,9 @@ export function worldParts(piece: Piece): Part[] {
   return known;
 }
 
+/** Whether a part of a piece moves of its family's own. */
+export const movesInPart = (piece: Piece): boolean => localGeometry(piece).motion !== undefined;
+
 /** How the moving part of a piece moves in the world, if it has one. */
 export function worldMotion(piece: Piece): OwnMotion | undefined {
   const { motion } = localGeometry(piece);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { layPieces, type PieceInHand } from '../assemble';
 import { BOUNDS, CUES, EFFECTS, emptyCourse, RUNNERS, type Course, type Link } from '../course';
+import { cosDeg, sinDeg } from '../geometry';
 import { FAMILIES } from '../pieces';
 import { buildWorld, startState, tick, type Input } from '.';
 
@@ -41,11 +42,11 @@ const motion = fc.oneof(
 
 /** Round about the start, which is left clear: who is crushed there does nothing else. */
 const about = fc
-  .tuple(number(0, 2 * Math.PI), number(4, 13), number(-3, 5))
+  .tuple(number(0, 360), number(4, 13), number(-3, 5))
   .map(([angle, far, y]): [number, number, number] => [
-    far * Math.cos(angle),
+    far * cosDeg(angle),
     y,
-    far * Math.sin(angle),
+    far * sinDeg(angle),
   ]);
 
 /** A setting that about one piece in so many has. */

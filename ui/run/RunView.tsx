@@ -215,8 +215,10 @@ function Scene({ course, live, held, controls, shapes, onFinish }: SceneProps) {
   const level = useRef(live.world.tide);
   const before = useRef({ x: 0, z: 0 });
   const told = useRef(false);
+  const placed = useRef(0);
   useEffect(() => {
     told.current = false;
+    placed.current = live.placed;
     Object.assign(shown.current, { state: live.state, way: 0 });
     moment.current.posing = runPosing(live.world, live.state);
     follow(live, course, 0, true);
@@ -241,7 +243,9 @@ function Scene({ course, live, held, controls, shapes, onFinish }: SceneProps) {
     level.current = tideOf(state);
     moment.current.tick = state.tick;
     moment.current.gone = live.gone();
-    follow(live, course, delta, false);
+    // Put somewhere else, the runner is looked at anew, the way it faces there.
+    follow(live, course, delta, live.placed !== placed.current);
+    placed.current = live.placed;
     if ((state.finish >= 0 || state.over) && !told.current) {
       told.current = true;
       onFinish();

@@ -61,3 +61,14 @@ test('a run begun at a spot goes back to the spot', () => {
   for (let now = 0; now < 8000 && live.state.falls === 0; now += 100) live.advance(now);
   expect([live.state.falls, live.state.x]).toEqual([1, 4]);
 });
+
+test('it tells when the runner was put somewhere else, and only then', () => {
+  const live = play(40);
+  expect(live.placed).toBe(0);
+  const fallen = new LiveRun(course);
+  fallen.advance(0);
+  fallen.tell({ x: -16, z: 0, jump: false }, 0);
+  for (let now = 100; now <= 4000 && fallen.placed === 0; now += 100) fallen.advance(now);
+  expect(fallen.placed).toBe(1);
+  expect(fallen.events.some(({ kind }) => kind === 'respawn')).toBe(true);
+});

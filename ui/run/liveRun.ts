@@ -21,6 +21,9 @@ const GONE_TICKS = 4;
 /** Longest stretch that is made up for at once, ms; after a longer one the run simply goes on. */
 const MOST_BEHIND = 500;
 
+/** The farthest anything runs in a tick, m. */
+const FARTHEST = 1;
+
 /**
  * A run as it is played. Ticks follow the clock, not the frames, and every input is stamped with the
  * moment it was made, so that it counts at its tick however seldom the screen is drawn.
@@ -34,6 +37,8 @@ export class LiveRun {
   private waiting: { at: number; input: Input }[] = [];
   private input: Input = NO_INPUT;
   private clock: number | null = null;
+  /** How often the runner was put somewhere else: back, through a portal, to the next leg. */
+  placed = 0;
 
   /** What all chance in the run comes from. */
   readonly seed: number;
@@ -67,8 +72,15 @@ export class LiveRun {
         this.input = this.waiting.shift()!.input;
       }
       this.recorder.add(this.input);
-      tick(this.world, this.state, this.input, (event) => this.events.push(event));
-      this.path.push(this.state.x, this.state.y, this.state.z);
+      const { state } = this;
+      const { x, y, z } = state;
+      let put = false;
+      tick(this.world, state, this.input, (event) => {
+        this.events.push(event);
+        put ||= event.kind === 'respawn';
+      });
+      this.path.push(state.x, state.y, state.z);
+      if (put || Math.hypot(state.x - x, state.y - y, state.z - z) > FARTHEST) this.placed++;
     }
     return (now - this.clock) / TICK_MS;
   }

@@ -4,13 +4,22 @@ import { line } from 'd3-shape';
 import { scaleLinear } from 'd3-scale';
 import type { Piece } from '@/core/course';
 import { inTempo, isDriven, motionChart, placeMotion, toldMotion } from '@/core/motion';
-import { turnOf } from '@/core/pieces';
+import type { Vec3 } from '@/core/geometry';
+import { pieceBounds, turnOf, worldMotion } from '@/core/pieces';
 import { Chip, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useColours } from '../../theme';
 import { PhaseRows } from './PhaseRows';
 import { Flow, Section } from './Section';
 import { useTune } from './tuneStore';
+
+/** The corners of a box. */
+const boxCorners = ({ low, high }: ReturnType<typeof pieceBounds>): Vec3[] =>
+  Array.from({ length: 8 }, (_, k) => [
+    k & 1 ? high[0] : low[0],
+    k & 2 ? high[1] : low[1],
+    k & 4 ? high[2] : low[2],
+  ]);
 
 const WIDTH = 300;
 const HEIGHT = 96;
@@ -27,7 +36,15 @@ export function MotionChart({ piece }: { piece: Piece }) {
         ? []
         : [placeMotion(inTempo(toldMotion(told), tempo), turnOf(piece), piece.at)],
     );
-    return motions.length > 0 ? motionChart(motions, piece.at) : null;
+    const own = worldMotion(piece);
+    if (own) motions.push(inTempo(own, tempo));
+    if (motions.length === 0) return null;
+    // A part that turns where it stands is told of by the corner that goes fastest.
+    const charts = (own ? boxCorners(pieceBounds(piece)) : [piece.at]).map((at) =>
+      motionChart(motions, at),
+    );
+    const fastest = ({ speeds }: (typeof charts)[number]) => Math.max(...speeds);
+    return charts.reduce((best, one) => (fastest(one) > fastest(best) ? one : best));
   }, [piece, tempo]);
   if (!chart) return null;
   const { period, heights, speeds } = chart;

@@ -9,6 +9,7 @@ import {
   setTuned,
 } from '@/core/assemble';
 import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
+import { movesInPart } from '@/core/pieces';
 import { USUAL_RANGE } from '@/core/run';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/courseStore';
@@ -67,6 +68,7 @@ const TRIPLES: Partial<
 export function MotionSection({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const motions = piece.motion ?? [];
+  const moves = motions.length > 0 || movesInPart(piece);
   const kinds = Object.keys(NEW_MOTIONS) as MotionKind[];
   return (
     <View style={{ gap: SPACE.m }}>
@@ -98,8 +100,8 @@ export function MotionSection({ piece }: { piece: Piece }) {
           </Flow>
         </Section>
       )}
-      {motions.length > 0 && <MotionChart piece={piece} />}
-      {(motions.length > 0 || piece.thrower) && <Waking piece={piece} />}
+      {moves && <MotionChart piece={piece} />}
+      {(moves || piece.thrower) && <Waking piece={piece} />}
       <Attaching piece={piece} />
       <Throwing piece={piece} />
     </View>

@@ -1,0 +1,88 @@
+import { expect, test } from './support/test';
+import { begin, figure, finished, lay, run, tune } from './support/tuning';
+
+const AHEAD = { x: 0.5, y: 0.05 };
+
+test('a boost throws the runner as far as it could not get by itself', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Boost');
+  await lay(page, hands, 'Regions', 'boost', [0.5, 0, 0]);
+  await tune(page, 'Lantern', 'Figures');
+  for (const [dial, value] of Object.entries({ at0: '7.2', at1: '-1.2' })) {
+    await page.getByTestId(`dial-${dial}`).fill(value);
+    await page.getByTestId(`dial-${dial}`).press('Enter');
+  }
+  await run(page);
+  await hands.hold('run-pad', AHEAD, () => finished(page));
+});
+
+test('two rounds are run, each past the cairn', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Rounds');
+  await page.getByTestId('phase-plan').tap();
+  await page.getByRole('radio', { name: 'Laps', exact: true }).tap();
+  await figure(page, 'Rounds', 2);
+  await lay(page, hands, 'Marks', 'cairn', [0.5, 0, 0]);
+  await run(page);
+  await hands.hold('run-pad', AHEAD, () =>
+    expect(page.getByText('Round 1 of 2', { exact: false })).toBeVisible({ timeout: 20_000 }),
+  );
+  await expect(page.getByTestId('finish-time')).toHaveCount(0);
+  await hands.hold('run-pad', { x: 0.5, y: 0.95 }, () => page.waitForTimeout(600));
+  await hands.hold('run-pad', AHEAD, () => finished(page));
+});
+
+test('a crusher sleeps until the runner is near, and then comes down', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Crusher');
+  await lay(page, hands, 'Hazards', 'crusher', [0, 0, 0]);
+  await tune(page, 'Crusher', 'Motion');
+  await page.getByRole('radio', { name: 'When the runner is near', exact: true }).tap();
+  await page.getByTestId('wake-range').fill('1.5');
+  await page.getByTestId('wake-range').press('Enter');
+  await run(page);
+  // It hangs where it is for as long as nobody comes.
+  await page.waitForTimeout(3000);
+  await expect(page.getByText(/^(Hurt|Crushed)$/)).toHaveCount(0);
+  await hands.hold('run-pad', AHEAD, () => page.waitForTimeout(280));
+  await expect(page.getByText(/^(Hurt|Crushed)$/)).toBeVisible({ timeout: 20_000 });
+});
+
+test('a beam of light sweeps over the start on the beat', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Beam');
+  await lay(page, hands, 'Hazards', 'light-beam', [1, 0, 0]);
+  await page.getByTestId('phase-tune').tap();
+  await page.getByRole('tab', { name: 'Course', exact: true }).tap();
+  await page.getByTestId('give-tempo').tap();
+  await page.getByRole('tab', { name: 'Pieces', exact: true }).tap();
+  await tune(page, 'Beam of light', 'Figures');
+  await page.getByTestId('dial-turn1').fill('180');
+  await page.getByTestId('dial-turn1').press('Enter');
+  await page.getByRole('radio', { name: 'Beats', exact: true }).tap();
+  await run(page);
+  await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
+});
+
+test('who steps into a tide pool is in the tide', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Pool');
+  await lay(page, hands, 'Regions', 'pool', [0, 0, 0]);
+  await run(page);
+  await hands.hold('run-pad', AHEAD, () =>
+    expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 }),
+  );
+});
+
+test('thorns beside the way hurt once a part of their shape is given an allowance', async ({
+  open,
+}) => {
+  const { page, hands } = await begin(open, 'Allowance');
+  await lay(page, hands, 'Hazards', 'thorns', [0, 0, 1.6]);
+  await tune(page, 'Thorn row', 'Contact');
+  await page.getByTestId('draw-shape').tap();
+  const editor = page.getByTestId('shape-editor');
+  await editor.getByRole('radio', { name: 'Its own', exact: true }).tap();
+  await page.getByTestId('part-allowance').fill('100');
+  await page.getByTestId('part-allowance').press('Enter');
+  await page.getByTestId('keep-shape').tap();
+  await run(page);
+  await hands.hold('run-pad', AHEAD, () =>
+    expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 }),
+  );
+});
