@@ -207,8 +207,8 @@ function timeRound(course: Course): number {
   const first = way[0];
   const ahead = (Math.atan2(first[2] - way[1][2], way[1][0] - first[0]) * 180) / Math.PI;
   const round = layPieces({ ...course, pieces: track }, [
-    { family: 'start', at: first, turn: [0, ahead, 0] },
-    { family: 'lantern', at: way[way.length - 1] },
+    { family: 'start', at: [...first], turn: [0, ahead, 0] },
+    { family: 'lantern', at: [...way[way.length - 1]] },
   ]);
   const run = drive(round, way.slice(1), { push: 0.6, beat: 12, breadth: 30 });
   return replay(round, run).time;

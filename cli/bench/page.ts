@@ -26,7 +26,7 @@ const course = layPieces(
 );
 
 /**
- * What the page's own script takes for each thing done among 5,000 pieces until it is shown: the
+ * What the page's own script takes for each thing done among 5,000 pieces until its frame is begun: the
  * interface and the scene with it, as they are served. Nothing where there is no browser to look with.
  */
 export async function inPage(): Promise<Figure[]> {
@@ -77,6 +77,7 @@ async function measure(page: Page, session: CDPSession): Promise<Figure[]> {
   });
   await page.getByTestId('save-state').getByText(`${PIECES} pieces`).waitFor();
   await page.evaluate(COUNT_DRAWS);
+  await page.evaluate(MARK_EVENTS);
   await page.waitForTimeout(3000);
   await session.send('Profiler.enable');
   await session.send('Profiler.setSamplingInterval', { interval: 100 });
@@ -123,7 +124,10 @@ async function measure(page: Page, session: CDPSession): Promise<Figure[]> {
   ];
 }
 
-/** Milliseconds of script from an action until the frame that shows it has been drawn. */
+/**
+ * Milliseconds of script from an action's first event until the frame that shows it is begun: what it is
+ * heard by, and the interface and the scene being changed.
+ */
 async function scriptOf(page: Page, session: CDPSession, act: () => Promise<void>) {
   await session.send('Profiler.start');
   await act();
@@ -131,14 +135,36 @@ async function scriptOf(page: Page, session: CDPSession, act: () => Promise<void
     'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))',
   );
   const { profile } = await session.send('Profiler.stop');
-  const native = new Set(
-    profile.nodes
-      .filter(({ callFrame }) => /^\((idle|program|root)\)$/.test(callFrame.functionName))
-      .map(({ id }) => id),
-  );
-  const micros = profile.samples!.map((id, i) => (native.has(id) ? 0 : profile.timeDeltas![i]));
-  return micros.reduce((sum, v) => sum + v, 0) / 1000;
+  const names = new Map(profile.nodes.map(({ id, callFrame }) => [id, callFrame.functionName]));
+  let counting = false;
+  let micros = 0;
+  profile.samples!.forEach((id, i) => {
+    const name = names.get(id)!;
+    if (name === 'benchBegins') counting = true;
+    else if (name === 'benchEnds') counting = false;
+    else if (counting && !/^\((idle|program|root)\)$/.test(name)) micros += profile.timeDeltas![i];
+  });
+  return micros / 1000;
 }
+
+/** Has every event leave marks that a profile shows: when it came, and when the next frame began. */
+const MARK_EVENTS = `(() => {
+  function benchBegins() { for (const from = performance.now(); performance.now() < from + 1; ); }
+  function benchEnds() { for (const from = performance.now(); performance.now() < from + 1; ); }
+  let open = false;
+  const heard = () => {
+    if (open) return;
+    open = true;
+    benchBegins();
+    requestAnimationFrame(() => {
+      open = false;
+      benchEnds();
+    });
+  };
+  for (const kind of ['pointerdown', 'pointermove', 'pointerup', 'keydown']) {
+    window.addEventListener(kind, heard, true);
+  }
+})()`;
 
 /** Keeps the most draw calls of any frame in `window.most`. */
 const COUNT_DRAWS = `(() => {
