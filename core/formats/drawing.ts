@@ -47,8 +47,10 @@ export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
   const { parts, motion } = localGeometry(piece);
   // What moves is drawn half way through, where it shows what it does: spikes out, an arm hanging.
   const pose = motion && poseAt({ ...motion, phase: motion.kind === 'slide' ? 0.25 : 0 }, 0);
+  // Of what is nothing but felt, that is drawn.
+  const seen = parts.filter(({ unseen }) => !unseen);
   return draw(
-    parts.map(({ unseen: _, ...part }) =>
+    (seen.length > 0 ? seen : parts).map(({ unseen: _, ...part }) =>
       part.moving && pose
         ? { ...part, solid: mapPoints(part.solid, (p) => applyPose(pose, p)) }
         : part,

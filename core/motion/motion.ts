@@ -12,7 +12,7 @@ import {
   type Vec3,
 } from '../geometry';
 import { aboutAxis, applyPose, poseInWorld, STILL, type Pose } from './pose';
-import { posesAt, type Poses } from './poses';
+import { keyTimes, posesAt, type Poses } from './poses';
 import { outAndBack, phaseAt, triangle, type Ease } from './wave';
 import { wayAt, type Way } from './way';
 
@@ -125,12 +125,20 @@ export const periodOf = (motion: Motion): number =>
 
 /** Places over a period that are looked at for the box about a motion. */
 const SAMPLES = 48;
+/** The same of each leg between two poses. */
+const LEG_SAMPLES = 24;
 
 /** Poses all over a motion's period, for what it may reach. */
 export function samplePoses(motion: Motion): Pose[] {
   if (motion.kind === 'slide') return [STILL, shifted(motion.travel)];
   if (motion.kind === 'way') {
     return motion.legs.flatMap(({ points }) => points.map((p) => shifted(rotate(motion.turn, p))));
+  }
+  if (motion.kind === 'poses') {
+    // Leg by leg: a short one would be missed at even times.
+    return keyTimes(motion, LEG_SAMPLES).map((seconds) =>
+      poseInWorld(posesAt({ ...motion, phase: 0 }, seconds), motion.turn, motion.at),
+    );
   }
   const ticks = periodOf(motion) * TICKS_PER_SECOND;
   return [

@@ -70,6 +70,13 @@ export function posesAt(poses: Poses, seconds: number): Pose {
   return poseOf(three(a.at, b.at), three(a.turn, b.turn), mix(a.size, b.size));
 }
 
+/** Seconds since the first of a motion's poses, so many to each of its legs, ends included. */
+export const keyTimes = ({ keys }: Poses, each: number): number[] =>
+  keys.slice(1).flatMap((key, i) => {
+    const { to } = keys[i];
+    return Array.from({ length: each + 1 }, (_, k) => to + ((key.from - to) * k) / each);
+  });
+
 /** A pose from metres, degrees and times its size. */
 export function poseOf(at: Vec3, turn: Vec3, size: number): Pose {
   const matrix: Matrix3 = turnMatrix(turn);

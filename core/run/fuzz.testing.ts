@@ -11,7 +11,8 @@ const seconds = fc.oneof(number(0.1, 6), fc.constant(0.1));
 const timed = { period: seconds, phase: number(0, 1), beats: fc.constantFrom(undefined, true) };
 const axis = fc.constantFrom('x', 'y', 'z');
 
-const motion = fc.oneof(
+/** Motions of every kind with anything that may be set of them. */
+export const anyMotion = fc.oneof(
   fc.record({
     kind: fc.constant('path'),
     points: fc.array(place, { minLength: 1, maxLength: 4 }),
@@ -60,7 +61,7 @@ const piece = fc.record({
   family: fc.oneof(fc.constantFrom(...laid), fc.constantFrom('slab', 'block', 'ramp')),
   at: about,
   turn: fc.tuple(fc.constantFrom(0, 0, 15, -30), number(0, 360), fc.constantFrom(0, 0, 20)),
-  motion: optional(fc.array(motion, { minLength: 1, maxLength: 2 }), 3),
+  motion: optional(fc.array(anyMotion, { minLength: 1, maxLength: 2 }), 3),
   wake: optional(
     fc.record({ by: fc.constantFrom('near', 'touch'), range: number(1, 6), sleep: number(2, 9) }),
   ),

@@ -158,7 +158,7 @@ export const REGIONS: readonly Family[] = [
     [number('rate', 'Worth a second', '', 1, -100, 100, 1)],
     (spec) => ({ kind: 'points', rate: spec.number('rate') }),
   ),
-  region('sting', 'Hurting region', 'hurt danger death kill', [], () => ({ kind: 'hurt' })),
+  region('sting', 'Hurtful', 'hurting hurt danger death kill', [], () => ({ kind: 'hurt' })),
   tidePool,
   region('hush', 'Quiet', 'silence music mute', [], () => ({ kind: 'quiet' })),
   region(

@@ -222,7 +222,7 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
           value={of}
           options={[
             { value: 'piece', label: 'This piece' },
-            { value: 'family', label: `Every ${familyOf(piece.family).label.toLowerCase()}` },
+            { value: 'family', label: 'All of its kind' },
           ]}
           onChange={setOf}
         />
