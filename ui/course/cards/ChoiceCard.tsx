@@ -1,4 +1,4 @@
-import type { ComponentProps } from 'react';
+import { memo, type ComponentProps } from 'react';
 import { ScrollView, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Card, IconButton, PiecePicture, shortNumber, Words, type IconName } from '../../parts';
@@ -52,8 +52,11 @@ const StepButton = (props: ComponentProps<typeof IconButton>) => (
   <IconButton {...props} style={{ minWidth: 36, flex: 1, maxWidth: 48 }} />
 );
 
-/** Buttons for what is done to the chosen pieces: steps and handles, then a strip of all the rest. */
-export function ChoiceActions() {
+/**
+ * Buttons for what is done to the chosen pieces: steps and handles, then a strip of all the rest. Whatever
+ * is chosen, they stay.
+ */
+export const ChoiceActions = memo(function ChoiceActions() {
   const upright = useView((s) => s.mode) === 'side';
   const { handles, ownAxes, bothSides, adding, dragCopies, set } = useLayOf(
     'handles',
@@ -199,7 +202,7 @@ export function ChoiceActions() {
       </ScrollView>
     </View>
   );
-}
+});
 
 interface ActProps {
   readonly icon: IconName;
