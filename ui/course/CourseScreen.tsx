@@ -63,7 +63,8 @@ export function CourseScreen({ id, phase: wanted }: CourseScreenProps) {
   return <OpenCourse id={id} phase={toPhase(wanted)} />;
 }
 
-function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
+/** All of the screen; what is heard of the course on the server, as after each save, changes nothing here. */
+const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -216,7 +217,7 @@ function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
       </Sheet>
     </View>
   );
-}
+});
 
 /** The phases, with those that are done. */
 const Progress = memo(function Progress({
