@@ -8,7 +8,6 @@ import { emptyCourse } from '@/core/course';
 import { toCourseFile } from '@/core/formats';
 import { median, worst, type Figure } from './figures';
 
-const CHROMIUM = '/usr/bin/chromium';
 const PIECES = 5000;
 /** A piece in view when the course has been opened, in pixels of the page, and others. */
 const HELD = [740, 300] as const;
@@ -30,24 +29,16 @@ const course = layPieces(
  * interface and the scene with it, as they are served. Nothing where there is no browser to look with.
  */
 export async function inPage(): Promise<Figure[]> {
-  if (!existsSync(CHROMIUM)) return [];
+  // Needed for nothing else of the command, and only where packages for working on it are.
   const { chromium } = await import('@playwright/test');
+  const { default: config } = await import('@/playwright.config');
+  if (!existsSync(config.use?.launchOptions?.executablePath ?? '')) return [];
   const folder = mkdtempSync(path.join(tmpdir(), 'stonehop-bench-'));
   const server = spawn(process.execPath, [path.join(__dirname, 'server.cjs')], {
     env: { ...process.env, PORT: '0', STONEHOP_DATA: folder },
     stdio: ['ignore', 'pipe', 'ignore'],
   });
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: [
-      '--headless=new',
-      '--no-sandbox',
-      '--use-gl=angle',
-      '--use-angle=swiftshader',
-      '--enable-unsafe-swiftshader',
-      '--disable-background-networking',
-    ],
-  });
+  const browser = await chromium.launch(config.use?.launchOptions);
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(await addressOf(server));
