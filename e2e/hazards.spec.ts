@@ -77,6 +77,9 @@ test('thorns beside the way hurt once a part of their shape is given an allowanc
   await tune(page, 'Thorn row', 'Contact');
   await page.getByTestId('draw-shape').tap();
   const editor = page.getByTestId('shape-editor');
+  await editor.getByText('Add a ball', { exact: true }).tap();
+  await editor.getByText('Centre', { exact: true }).tap();
+  await editor.getByText('Fit to the picture', { exact: true }).tap();
   await editor.getByRole('radio', { name: 'Its own', exact: true }).tap();
   await page.getByTestId('part-allowance').fill('100');
   await page.getByTestId('part-allowance').press('Enter');

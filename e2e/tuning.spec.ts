@@ -13,6 +13,12 @@ test('a lantern given a path comes to the runner that stands still', async ({ op
   await expect(page.getByText('Touch the scene to add points', { exact: false })).toBeVisible();
   await page.getByTestId('draw-path').tap();
   await expect(page.getByText('3 points.', { exact: false })).toBeVisible();
+  // Rounded but for one corner, and with its first leg taking as long as is said.
+  await page.getByRole('checkbox', { name: 'Smooth', exact: true }).tap();
+  await page.getByRole('checkbox', { name: 'Corner at point 1', exact: true }).tap();
+  await page.getByTestId('path-time').fill('1.5');
+  await page.getByTestId('path-time').press('Enter');
+  await expect(page.getByTestId('path-time')).toHaveValue('1.5');
   await page.getByTestId('scrub-play').tap();
   await expect(page.getByTestId('scrub-at')).not.toHaveText('0.0 s');
   await page.getByTestId('scrub-play').tap();
@@ -103,7 +109,7 @@ test('a loose crate in the way is pushed along by a runner heavy enough', async 
   await hands.hold('run-pad', { x: 0.95, y: 0.5 }, () => finished(page));
 });
 
-test('the cart is driven and the flick stone struck by touch, each to the goal', async ({
+test('the cart is driven, the roller pushed and the flick stone struck by touch, each to the goal', async ({
   open,
 }) => {
   const { page, hands } = await begin(open, 'Runners');
@@ -111,6 +117,11 @@ test('the cart is driven and the flick stone struck by touch, each to the goal',
   await page.getByRole('radio', { name: 'Cart', exact: true }).tap();
   await run(page);
   await hands.hold('run-drive', { x: 0.5, y: 0.5 }, () => finished(page));
+  await page.getByText('Back to building', { exact: true }).tap();
+  await page.getByTestId('phase-plan').tap();
+  await page.getByRole('radio', { name: 'Roller', exact: true }).tap();
+  await run(page);
+  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
   await page.getByText('Back to building', { exact: true }).tap();
   await page.getByTestId('phase-plan').tap();
   await page.getByRole('radio', { name: 'Flick stone', exact: true }).tap();

@@ -58,9 +58,13 @@ function simplified(ring: readonly Vec2[]): Vec2[] {
   return points;
 }
 
+/** The box about what is drawn of a piece. */
+const pictured = (piece: Piece) =>
+  boundsOf(localGeometry(piece).parts.flatMap(({ solid }) => solid.points));
+
 /** A ball, box or capsule about what is drawn of the piece. */
 export function fittedPart(piece: Piece, kind: 'ball' | 'box' | 'capsule'): ShapePart {
-  const { low, high } = boundsOf(localGeometry(piece).parts.flatMap(({ solid }) => solid.points));
+  const { low, high } = pictured(piece);
   const size = [0, 1, 2].map((axis) => Math.max(0.05, high[axis] - low[axis]));
   const middle = [0, 1, 2].map((axis) => tidy((high[axis] + low[axis]) / 2)) as [
     number,
@@ -77,6 +81,60 @@ export function fittedPart(piece: Piece, kind: 'ball' | 'box' | 'capsule'): Shap
       ? [middle[0], tidy(middle[1] + side * reach)]
       : [tidy(middle[0] + side * reach), middle[1]];
   return { kind, from: end(-1), to: end(1), radius, depth: tidy(size[2]) };
+}
+
+/** The profile's box about a part, turned boxes as if they were not; with its middle across. */
+function boxOf(part: ShapePart): { low: Vec2; high: Vec2; across: number } {
+  if (part.kind === 'box' || part.kind === 'ball') {
+    const [x, y, across] = part.at;
+    const [w, h] = part.kind === 'box' ? part.size : [2 * part.radius, 2 * part.radius];
+    return { low: [x - w / 2, y - h / 2], high: [x + w / 2, y + h / 2], across };
+  }
+  const [points, round] =
+    part.kind === 'capsule' ? [[part.from, part.to], part.radius] : [part.points, 0];
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  return {
+    low: [Math.min(...xs) - round, Math.min(...ys) - round],
+    high: [Math.max(...xs) + round, Math.max(...ys) + round],
+    across: part.across ?? 0,
+  };
+}
+
+/** A part moved so that its middle is that of what is drawn of the piece. */
+export function centredPart(piece: Piece, part: ShapePart): ShapePart {
+  const picture = pictured(piece);
+  const own = boxOf(part);
+  const by = (axis: 0 | 1) =>
+    (picture.low[axis] + picture.high[axis] - own.low[axis] - own.high[axis]) / 2;
+  const moved = ([x, y]: readonly [number, number]) => point([x + by(0), y + by(1)]);
+  const across = tidy((picture.low[2] + picture.high[2]) / 2);
+  if (part.kind === 'box' || part.kind === 'ball') {
+    const [x, y] = moved([part.at[0], part.at[1]]);
+    return { ...part, at: [x, y, across] };
+  }
+  const { across: _, ...rest } = part;
+  const laid = across === 0 ? rest : { ...rest, across };
+  return laid.kind === 'capsule'
+    ? { ...laid, from: moved(laid.from), to: moved(laid.to) }
+    : { ...laid, points: laid.points.map(moved) };
+}
+
+/** A part made as large as what is drawn of the piece, and put about it; an outline keeps its form. */
+export function refittedPart(piece: Piece, part: ShapePart): ShapePart {
+  const allowance = part.allowance ? { allowance: part.allowance } : {};
+  if (part.kind !== 'outline') return { ...fittedPart(piece, part.kind), ...allowance };
+  const picture = pictured(piece);
+  const own = boxOf(part);
+  const fit = (v: number, axis: 0 | 1) => {
+    const extent = own.high[axis] - own.low[axis];
+    const u = extent > 0 ? (v - own.low[axis]) / extent : 0.5;
+    return picture.low[axis] + u * (picture.high[axis] - picture.low[axis]);
+  };
+  return {
+    ...(centredPart(piece, part) as Outline),
+    points: part.points.map(([x, y]) => point([fit(x, 0), fit(y, 1)])),
+    depth: tidy(Math.max(0.05, picture.high[2] - picture.low[2])),
+  };
 }
 
 /** The first corner of an outline that is a dent, or -1 when it is convex. */

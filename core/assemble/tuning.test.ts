@@ -1,4 +1,5 @@
-import { emptyCourse, type Course } from '../course';
+import { emptyCourse, toCourse, type Course, type ShapePart } from '../course';
+import { fromShareCode, toShareCode } from '../formats';
 import { contactShapes, DENSITY, differenceOf, familyOf, massOf } from '../pieces';
 import {
   addLink,
@@ -8,7 +9,9 @@ import {
   changeLink,
   changeMotion,
   dentOf,
+  centredPart,
   fittedPart,
+  refittedPart,
   layPieces,
   linksOf,
   movePartPoint,
@@ -64,6 +67,24 @@ test('a path is drawn in the world and kept in the piece’s own frame', () => {
   const shorter = removePathPoint(waited, 'p2', 1);
   expect(piece(shorter).motion![0]).toMatchObject({ waits: [0, 2] });
   expect(piece(removePathPoint(shorter, 'p2', 1)).motion).toBeUndefined();
+});
+
+test('what is said of a path’s points goes with them when one is taken away', () => {
+  const drawn = [1, 2, 3].reduce((now, i) => addPathPoint(now, 'p1', [9, i, 0]), course);
+  const told = changeMotion(drawn, new Set(['p1']), 0, {
+    smooth: true,
+    corners: [1, 3],
+    times: [1, 2, 3],
+    waits: [0, 4, 0, 5],
+  });
+  const less = removePathPoint(told, 'p1', 1);
+  expect(less.pieces.find(({ id }) => id === 'p1')!.motion![0]).toMatchObject({
+    corners: [2],
+    times: [2, 3],
+    waits: [0, 0, 5],
+  });
+  expect(toCourse(JSON.parse(JSON.stringify(less)))).toEqual(less);
+  expect(fromShareCode(toShareCode(less))).toEqual(less);
 });
 
 test('motions add up to three, follow the runner once, and are held to their limits', () => {
@@ -150,6 +171,50 @@ test('the difference of shape and picture is small for a box, and grows as the s
   const far = differenceOf(ball, piece(ball))!;
   expect(far.area).toBeGreaterThan(0.9);
   expect(far.distance).toBeGreaterThan(1);
+});
+
+test('a part is put in the middle of the picture, or made to fit it, keeping what it is', () => {
+  const crate = piece(course);
+  const [w, h] = familyOf('crate').size;
+  const ball: ShapePart = {
+    kind: 'ball',
+    at: [3, -2, 1],
+    radius: 0.2,
+    allowance: { by: 'cm', value: 3 },
+  };
+  expect(centredPart(crate, ball)).toEqual({ ...ball, at: [0, h / 2, 0] });
+  expect(refittedPart(crate, ball)).toEqual({
+    ...fittedPart(crate, 'ball'),
+    allowance: ball.allowance,
+  });
+  const wedge: ShapePart = {
+    kind: 'outline',
+    points: [
+      [5, 5],
+      [6, 5],
+      [5, 7],
+    ],
+    across: 2,
+  };
+  expect(centredPart(crate, wedge)).toEqual({
+    kind: 'outline',
+    points: [
+      [-0.5, h / 2 - 1],
+      [0.5, h / 2 - 1],
+      [-0.5, h / 2 + 1],
+    ],
+  });
+  const fitted = refittedPart(crate, wedge);
+  expect(fitted.kind === 'outline' && fitted.points).toEqual([
+    [-w / 2, 0],
+    [w / 2, 0],
+    [-w / 2, h],
+  ]);
+  const capsule: ShapePart = { kind: 'capsule', from: [1, 1], to: [1, 2], radius: 0.5 };
+  expect(centredPart(crate, capsule)).toMatchObject({
+    from: [0, h / 2 - 0.5],
+    to: [0, h / 2 + 0.5],
+  });
 });
 
 test('allowances and runners are set and left out again when they say nothing', () => {

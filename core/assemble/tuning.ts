@@ -199,6 +199,11 @@ export function removePathPoint(course: Course, id: string, point: number): Cour
     // What was said of each point and leg goes with it.
     path.waits?.splice(point, 1);
     path.times?.splice(point - 1, 1);
+    const corners = path.corners
+      ?.filter((at) => at !== point)
+      .map((at) => (at > point ? at - 1 : at));
+    if (corners?.length) path.corners = corners;
+    else delete path.corners;
   });
 }
 

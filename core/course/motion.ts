@@ -33,6 +33,13 @@ export const PathMotionSchema = v.looseObject({
     v.maxLength(100, 'has more than 100 points'),
   ),
   smooth: v.optional(on),
+  /** Points at which a smooth path turns sharply all the same; the piece's own place is 0. */
+  corners: v.optional(
+    v.pipe(
+      v.array(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100))),
+      v.maxLength(101),
+    ),
+  ),
   /** Metres a second; or seconds for each leg. */
   speed: v.optional(between(0.05, 60)),
   times: v.optional(v.pipe(v.array(between(0.05, 600)), v.maxLength(101))),

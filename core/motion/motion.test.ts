@@ -1,19 +1,22 @@
 import fc from 'fast-check';
-import type { PieceMotion } from '../course';
-import { distance, type Vec3 } from '../geometry';
+import type { PathMotion, PieceMotion } from '../course';
+import { distance, dot, normalize, sub, type Vec3 } from '../geometry';
 import { anyMotion } from '../run/fuzz.testing';
 import {
   aboutAxis,
   applyPose,
   isDriven,
+  legTimes,
   outAndBack,
   periodOf,
   phaseAt,
   placeMotion,
   poseAt,
   toldMotion,
+  toWay,
   topSpeed,
   triangle,
+  wayAt,
   type Motion,
 } from '.';
 
@@ -102,4 +105,33 @@ test('every motion begins where the piece stands, keeps to its stated speed, and
     }),
     { seed: 21, numRuns: 400 },
   );
+});
+
+test('a smooth path turns sharply at its corners alone, and legs take the seconds they are given', () => {
+  const path = {
+    kind: 'path',
+    smooth: true,
+    speed: 2,
+    points: [
+      [4, 0, 0],
+      [4, 0, 4],
+      [8, 0, 4],
+    ],
+  } as PathMotion;
+  const times = legTimes(path);
+  // Just before and after the second point, the way it heads.
+  const turnAt = (motion: PathMotion) => {
+    const way = toWay(motion);
+    const [before, , after] = [-0.01, 0, 0.01].map((t) => wayAt(way, legTimes(motion)[0] + t));
+    const at = motion.points[0] as Vec3;
+    const [a, b] = [sub(at, before), sub(after, at)].map(normalize);
+    return Math.acos(Math.min(1, dot(a, b))) * (180 / Math.PI);
+  };
+  expect(turnAt(path)).toBeLessThan(25);
+  expect(turnAt({ ...path, corners: [1] })).toBeGreaterThan(50);
+  expect(legTimes({ ...path, times: [1, 3] })).toEqual([1, 3, times[2]]);
+  const timed = toWay({ ...path, times: [1, 3, 2] });
+  expect(distance(wayAt(timed, 1), [4, 0, 0])).toBeLessThan(1e-9);
+  expect(distance(wayAt(timed, 4), [4, 0, 4])).toBeLessThan(1e-9);
+  expect(timed.time).toBe(6);
 });

@@ -51,15 +51,9 @@ export function toWay(motion: PathMotion): Way {
   };
   for (let i = 0; i + 1 < all.length; i++) {
     wait(i);
-    const points = motion.smooth ? curve(all, i, after === 'round') : [all[i], all[i + 1]];
-    const along = [0];
-    for (let k = 1; k < points.length; k++) {
-      along.push(along[k - 1] + lengthOf(sub(points[k], points[k - 1])));
-    }
-    const length = along[along.length - 1];
-    const time = Math.max(1e-3, motion.times?.[i] ?? length / (motion.speed ?? USUAL_SPEED));
-    legs.push({ from, time, points, along });
-    from += time;
+    const leg = legOf(motion, all, i);
+    legs.push({ from, ...leg });
+    from += leg.time;
   }
   if (after !== 'round') wait(all.length - 1);
   return {
@@ -73,15 +67,35 @@ export function toWay(motion: PathMotion): Way {
   };
 }
 
-/** A leg of the smooth curve through the points (Catmull and Rom, 1974), as chords. */
-function curve(all: readonly Vec3[], i: number, closed: boolean): Vec3[] {
+/** Seconds that each leg of a path takes, without waits. */
+export function legTimes(motion: PathMotion): number[] {
+  const all = wayPoints(motion);
+  return all.slice(1).map((_, i) => legOf(motion, all, i).time);
+}
+
+function legOf(motion: PathMotion, all: readonly Vec3[], i: number): Omit<Leg, 'from'> {
+  const points = motion.smooth ? curve(motion, all, i) : [all[i], all[i + 1]];
+  const along = [0];
+  for (let k = 1; k < points.length; k++) {
+    along.push(along[k - 1] + lengthOf(sub(points[k], points[k - 1])));
+  }
+  const length = along[along.length - 1];
+  const time = Math.max(1e-3, motion.times?.[i] ?? length / (motion.speed ?? USUAL_SPEED));
+  return { time, points, along };
+}
+
+/**
+ * A leg of the smooth curve through the points (Catmull and Rom, 1974), as chords. At a corner it begins and
+ * ends as at the ends of a path, whatever comes before or after.
+ */
+function curve({ after, corners }: PathMotion, all: readonly Vec3[], i: number): Vec3[] {
   const last = all.length - 1;
-  const at = (k: number): Vec3 => {
-    if (closed) return all[(((k % last) + last) % last) as number];
-    if (k < 0) return sub(scale(all[0], 2), all[1]);
-    return k > last ? sub(scale(all[last], 2), all[last - 1]) : all[k];
-  };
-  const [a, b, c, d] = [at(i - 1), all[i], all[i + 1], at(i + 2)];
+  const closed = after === 'round';
+  const [b, c] = [all[i], all[i + 1]];
+  const ends = (k: number) =>
+    corners?.includes(closed ? k % last : k) || (!closed && (k === 0 || k === last));
+  const a = ends(i) ? sub(scale(b, 2), c) : all[(i - 1 + last) % last];
+  const d = ends(i + 1) ? sub(scale(c, 2), b) : all[closed ? (i + 2) % last : i + 2];
   return Array.from({ length: CHORDS + 1 }, (_, k): Vec3 => {
     const t = k / CHORDS;
     const w = [

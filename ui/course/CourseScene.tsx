@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { View } from 'react-native';
-import { isHidden, type PieceInHand } from '@/core/assemble';
+import type { PieceInHand } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
 import {
@@ -104,15 +104,10 @@ function Contents({ work }: { work: Work }) {
   );
 }
 
-/** The collision shapes of all that is not hidden. */
+/** The collision shapes of all pieces, also of those hidden while building: they are there in a run. */
 function Shapes({ moment }: { moment: RefObject<Moment> }) {
   const course = useCourse((s) => s.course);
-  const { pieces, layers } = course;
-  const shown = useMemo(
-    () => pieces.filter((piece) => !isHidden({ layers }, piece)),
-    [pieces, layers],
-  );
-  return <ContactShapes course={course} pieces={shown} moment={moment} />;
+  return <ContactShapes course={course} pieces={course.pieces} moment={moment} />;
 }
 
 /** The chosen pieces' outlines, wherever the hand has taken them. */

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { changeMotion, removePathPoint } from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
-import { USUAL_SPEED } from '@/core/motion';
+import { legTimes, USUAL_SPEED } from '@/core/motion';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/courseStore';
 import { SPACE } from '../../theme';
@@ -28,6 +28,16 @@ export function PathOptions({
     return next.some((v) => v > 0) ? next : undefined;
   };
   const point = pathPoint ?? 0;
+  const times = legTimes(motion);
+  // The leg that leads to the point in hand; of a round path the last leads back to the first.
+  const leg = point > 0 ? point - 1 : motion.after === 'round' ? times.length - 1 : 0;
+  const corners = motion.corners ?? [];
+  const corner = (on: boolean) => {
+    const next = on
+      ? [...corners, point].sort((a, b) => a - b)
+      : corners.filter((c) => c !== point);
+    change({ corners: next.length > 0 ? next : undefined });
+  };
   return (
     <View style={{ gap: SPACE.s }}>
       <Words tint="slate">
@@ -74,6 +84,16 @@ export function PathOptions({
           onChange={(speed) => change({ speed, times: undefined }, 'path speed')}
         />
         <NumberField
+          label={`Takes to point ${point > 0 || motion.after === 'round' ? point + 1 : 2}`}
+          unit="s"
+          step={0.25}
+          value={Math.round(times[leg] * 1000) / 1000}
+          testID="path-time"
+          onChange={(time) =>
+            change({ times: times.map((v, i) => (i === leg ? time : v)) }, `path time ${leg}`)
+          }
+        />
+        <NumberField
           label={`Waits at point ${point + 1}`}
           unit="s"
           step={0.25}
@@ -95,6 +115,14 @@ export function PathOptions({
           on={motion.smooth === true}
           onPress={() => change({ smooth: motion.smooth ? undefined : true })}
         />
+        {motion.smooth && (
+          <Chip
+            role="checkbox"
+            label={`Corner at point ${point + 1}`}
+            on={corners.includes(point)}
+            onPress={() => corner(!corners.includes(point))}
+          />
+        )}
         <Chip
           role="checkbox"
           label="Slows at each point"

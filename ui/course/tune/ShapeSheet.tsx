@@ -3,7 +3,9 @@ import { Modal, ScrollView, useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import {
   dentOf,
+  centredPart,
   fittedPart,
+  refittedPart,
   movePartPoint,
   setShape,
   shapeFromPicture,
@@ -175,6 +177,20 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
           </>
         )}
         <Flow>
+          {part && (
+            <>
+              <Button
+                title="Centre"
+                icon="crosshair"
+                onPress={() => change(withPart(shape, partIndex, centredPart(piece, part)))}
+              />
+              <Button
+                title="Fit to the picture"
+                icon="maximize"
+                onPress={() => change(withPart(shape, partIndex, refittedPart(piece, part)))}
+              />
+            </>
+          )}
           {part?.kind === 'outline' && held.point >= 0 && (
             <>
               <Button
