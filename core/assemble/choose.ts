@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { isWithin, middle, type Vec2 } from '../geometry';
-import { familyOf, pieceBounds, type FamilyGroup } from '../pieces';
+import { contactShapes, familyOf, pieceBounds, type FamilyGroup } from '../pieces';
 import { isHidden, isLocked } from './group';
 
 /** The pieces that can be chosen at all: neither hidden nor locked. */
@@ -15,10 +15,17 @@ export const chooseOthers = (course: Course, choice: ReadonlySet<string>): strin
   ids(choosable(course).filter(({ id }) => !choice.has(id)));
 
 /** What pieces can have in common with a chosen one. */
-export type Likeness = 'family' | 'group' | 'look' | 'layer';
+export type Likeness = 'family' | 'group' | 'role' | 'look' | 'layer';
 
-const likenessOf = (piece: Piece, likeness: Likeness): string => {
+/** What a piece is to the runner before all else; what is not felt at all is scenery. */
+function roleOf(course: Course, piece: Piece): string {
+  const roles = contactShapes(course, piece).map(({ role }) => role);
+  return roles.find((role) => role !== 'solid') ?? roles[0] ?? 'scenery';
+}
+
+const likenessOf = (course: Course, piece: Piece, likeness: Likeness): string => {
   const family = familyOf(piece.family);
+  if (likeness === 'role') return roleOf(course, piece);
   if (likeness === 'family') return family.id;
   if (likeness === 'group') return family.group satisfies FamilyGroup;
   if (likeness === 'layer') return piece.layer ?? '';
@@ -32,9 +39,11 @@ export function chooseAlike(
   likeness: Likeness,
 ): string[] {
   const wanted = new Set(
-    course.pieces.filter(({ id }) => choice.has(id)).map((piece) => likenessOf(piece, likeness)),
+    course.pieces
+      .filter(({ id }) => choice.has(id))
+      .map((piece) => likenessOf(course, piece, likeness)),
   );
-  return ids(choosable(course).filter((piece) => wanted.has(likenessOf(piece, likeness))));
+  return ids(choosable(course).filter((piece) => wanted.has(likenessOf(course, piece, likeness))));
 }
 
 /**

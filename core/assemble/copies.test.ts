@@ -121,6 +121,20 @@ describe('symmetry', () => {
   });
 });
 
+test('pieces are alike in what they are to the runner, whatever they look like', () => {
+  const mixed = layPieces(emptyCourse('Roles', 'free'), [
+    { family: 'slab', at: [0, 0, 0] },
+    { family: 'thorns', at: [4, 0, 0] },
+    { family: 'saw', at: [8, 0, 0] },
+    { family: 'block', at: [12, 0, 0] },
+    { family: 'block', at: [16, 0, 0], role: 'hazard' },
+    { family: 'bush', at: [20, 0, 0] },
+  ]);
+  expect(chooseAlike(mixed, of('p1'), 'role')).toEqual(['p1', 'p4']);
+  expect(chooseAlike(mixed, of('p2'), 'role')).toEqual(['p2', 'p3', 'p5']);
+  expect(chooseAlike(mixed, of('p6'), 'role')).toEqual(['p6']);
+});
+
 test('choosing, hiding and swapping', () => {
   expect(chooseAlike(course, of('p3'), 'family')).toEqual(['p3']);
   expect(chooseOthers(course, of('p3'))).toEqual(['p1', 'p2']);

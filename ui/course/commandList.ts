@@ -338,11 +338,12 @@ export const COMMANDS: readonly Command[] = [
     keys: 'Ctrl+I',
     run: () => course().choose(chooseOthers(course().course, course().choice)),
   },
-  ...(['family', 'group', 'look', 'layer'] as const).map((likeness): Command => ({
+  ...(['family', 'group', 'role', 'look', 'layer'] as const).map((likeness): Command => ({
     id: `choose.${likeness}`,
     label: {
       family: 'Choose all of the same piece',
       group: 'Choose all of the same kind',
+      role: 'Choose all of the same role',
       look: 'Choose all with the same paint',
       layer: 'Choose all in the same layer',
     }[likeness],

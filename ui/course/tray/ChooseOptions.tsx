@@ -57,6 +57,7 @@ export function ChooseOptions() {
         onPress={alike('family')}
       />
       <ToolButton icon="grid" label="Kind" disabled={!some} onPress={alike('group')} />
+      <ToolButton icon="flag" label="Role" disabled={!some} onPress={alike('role')} />
       <ToolButton icon="droplet" label="Paint" disabled={!some} onPress={alike('look')} />
       <ToolButton icon="layers" label="Layer" disabled={!some} onPress={alike('layer')} />
       <ToolButton icon="square" label="Region" disabled={!some} onPress={standing} />
