@@ -10,13 +10,13 @@ export function StillPieces({ pieces, tide }: { pieces: readonly Piece[]; tide: 
   const [chunker] = useState(newChunker);
   const chunks = useMemo(() => chunker(pieces), [chunker, pieces]);
   // The foam is of all pieces at once, and may come a moment after them.
-  const ringed = useDeferredValue(pieces);
+  const ringed = useDeferredValue(chunks);
   return (
     <>
       {[...chunks].map(([key, group]) => (
         <Chunk key={key} pieces={group} />
       ))}
-      <Rings pieces={ringed} tide={tide} />
+      <Rings chunks={ringed} tide={tide} />
     </>
   );
 }
@@ -41,11 +41,34 @@ const Chunk = memo(function Chunk({ pieces }: { pieces: readonly Piece[] }) {
   );
 });
 
-const Rings = memo(function Rings({ pieces, tide }: { pieces: readonly Piece[]; tide: number }) {
-  const geometry = useMemo(
-    () => lineGeometry(new Float32Array(pieces.flatMap((piece) => waterRings(piece, tide)))),
-    [pieces, tide],
-  );
+interface RingsProps {
+  readonly chunks: ReadonlyMap<string, readonly Piece[]>;
+  readonly tide: number;
+}
+
+const Rings = memo(function Rings({ chunks, tide }: RingsProps) {
+  const geometry = useMemo(() => {
+    const rings = [...chunks.values()].map((pieces) => ringsOf(pieces, tide));
+    const all = new Float32Array(rings.reduce((sum, { length }) => sum + length, 0));
+    let from = 0;
+    for (const one of rings) {
+      all.set(one, from);
+      from += one.length;
+    }
+    return lineGeometry(all);
+  }, [chunks, tide]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   return <lineSegments geometry={geometry} material={FOAM} />;
 });
+
+const knownRings = new WeakMap<readonly Piece[], { tide: number; rings: Float32Array }>();
+
+/** The rings of a group, made once for as long as it stays the same. */
+function ringsOf(pieces: readonly Piece[], tide: number): Float32Array {
+  let known = knownRings.get(pieces);
+  if (known?.tide !== tide) {
+    known = { tide, rings: new Float32Array(pieces.flatMap((piece) => waterRings(piece, tide))) };
+    knownRings.set(pieces, known);
+  }
+  return known.rings;
+}
