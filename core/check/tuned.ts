@@ -1,7 +1,14 @@
 import { CUES_OF_PIECES, EFFECTS_ON_PIECES, MOST_LOOSE, pathPlaces } from '../assemble';
 import { BOUNDS, type Course, type Link } from '../course';
 import { distance } from '../geometry';
-import { contactShapes, differenceOf, findFamily, legOf, mayBeLoose, movesInPart } from '../pieces';
+import {
+  contactShapes,
+  differenceOf,
+  findFamily,
+  legOf,
+  mayBeLoose,
+  hasOwnMotion,
+} from '../pieces';
 import { about, type Check, type Finding } from './finding';
 
 // What tuning can get wrong: motions that go nowhere, links without an end, shapes unlike their pictures.
@@ -38,7 +45,7 @@ const ranges: Check = ({ pieces }) =>
   pieces.flatMap((piece) => {
     const { wake } = piece;
     if (!wake) return [];
-    if (!piece.motion && !piece.thrower && !movesInPart(piece)) {
+    if (!piece.motion && !piece.thrower && !hasOwnMotion(piece)) {
       return [
         about(piece, 'range', 'notice', 'It has a range and nothing that wakes.', {
           label: 'Take the range away',

@@ -82,7 +82,7 @@ export function worldParts(piece: Piece): Part[] {
 }
 
 /** Whether a part of a piece moves of its family's own. */
-export const movesInPart = (piece: Piece): boolean => localGeometry(piece).motion !== undefined;
+export const hasOwnMotion = (piece: Piece): boolean => localGeometry(piece).motion !== undefined;
 
 /** How the moving part of a piece moves in the world, if it has one. */
 export function worldMotion(piece: Piece): OwnMotion | undefined {

@@ -9,7 +9,7 @@ import {
   setTuned,
 } from '@/core/assemble';
 import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
-import { movesInPart } from '@/core/pieces';
+import { hasOwnMotion } from '@/core/pieces';
 import { USUAL_RANGE } from '@/core/run';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/courseStore';
@@ -68,7 +68,7 @@ const TRIPLES: Partial<
 export function MotionSection({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const motions = piece.motion ?? [];
-  const moves = motions.length > 0 || movesInPart(piece);
+  const moves = motions.length > 0 || hasOwnMotion(piece);
   const kinds = Object.keys(NEW_MOTIONS) as MotionKind[];
   return (
     <View style={{ gap: SPACE.m }}>
