@@ -1,4 +1,4 @@
-import type { Course } from '../course';
+import type { Course, Piece } from '../course';
 import { cross, dot, faceNormal, sub, type Polyhedron, type Vec3 } from '../geometry';
 import { localGeometry, pieceBounds, touches, worldParts } from '../pieces';
 import { piecesOver } from './near';
@@ -30,6 +30,12 @@ export function pickPiece(
     }
   }
   return best ?? felt;
+}
+
+/** Whether a ray comes near a piece: through its box, a little enlarged. */
+export function passesBy(ray: Ray, piece: Piece): boolean {
+  const { low, high } = pieceBounds(piece);
+  return meetsBox(ray, low, high) !== null;
 }
 
 /** How far above a place ground is still looked for, m: it may lie within a stone. */

@@ -61,19 +61,36 @@ export function setDial(
   value: number,
 ): Course {
   if (!Number.isFinite(value)) throw new RangeError('That is not a number.');
-  return changePieces(course, choice, (piece) => {
-    const { label, unit, min, max } = dialRange(piece.family, dial);
-    if (value < min || value > max) {
-      throw new RangeError(`${label} goes from ${min} to ${max} ${unit}.`.replace(' .', '.'));
-    }
-    if (dial.kind === 'at') piece.at[dial.axis] = tidy(value);
-    else if (dial.kind === 'turn') {
-      const turn = [...(piece.turn ?? [0, 0, 0])] as [number, number, number];
-      turn[dial.axis] = wrapTurn(value);
-      setTurn(piece, turn);
-    } else if (dial.kind === 'size') setExtent(piece, dial.axis, tidy(value));
-    else setParam(piece, dial.key, tidy(value));
+  return changePieces(course, choice, (piece) => turnDial(piece, dial, value));
+}
+
+/**
+ * Steps a dial of each chosen piece up or down from where it stands; turns go on past a whole one.
+ * @throws RangeError in words for the maker when one of them would leave the limits
+ */
+export const stepDial = (
+  course: Course,
+  choice: ReadonlySet<string>,
+  dial: Dial,
+  by: number,
+): Course =>
+  changePieces(course, choice, (piece) => {
+    const next = readDial(piece, dial) + by;
+    turnDial(piece, dial, dial.kind === 'turn' ? wrapTurn(next) : next);
   });
+
+function turnDial(piece: Piece, dial: Dial, value: number): void {
+  const { label, unit, min, max } = dialRange(piece.family, dial);
+  if (value < min || value > max) {
+    throw new RangeError(`${label} goes from ${min} to ${max} ${unit}.`.replace(' .', '.'));
+  }
+  if (dial.kind === 'at') piece.at[dial.axis] = tidy(value);
+  else if (dial.kind === 'turn') {
+    const turn = [...(piece.turn ?? [0, 0, 0])] as [number, number, number];
+    turn[dial.axis] = wrapTurn(value);
+    setTurn(piece, turn);
+  } else if (dial.kind === 'size') setExtent(piece, dial.axis, tidy(value));
+  else setParam(piece, dial.key, tidy(value));
 }
 
 function setExtent(piece: Piece, axis: number, value: number): void {

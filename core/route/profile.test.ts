@@ -1,3 +1,5 @@
+import { layPieces } from '@/core/assemble';
+import { emptyCourse, type Piece } from '@/core/course';
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { DEMO_RUNS } from '@/demo/runs';
 import { replay } from '../run';
@@ -19,6 +21,25 @@ test('unrolled along a run the course is as long as its way, with everything in 
   expect(along('start')[0]).toBeLessThan(2);
   expect(along('goal')[0]).toBeGreaterThan(length - 3);
   expect(stations.every((s, i) => i === 0 || s.along > stations[i - 1].along)).toBe(true);
+});
+
+test('what has been made a hazard or to move is marked as one', () => {
+  const laid = layPieces(emptyCourse('Trial'), [
+    { family: 'start', at: [0, 0, 0] },
+    { family: 'slab', at: [4, 0, 0] },
+    { family: 'slab', at: [8, 0, 0] },
+  ]);
+  const spin = [{ kind: 'spin', axis: 'y', period: 4 }] as Piece['motion'];
+  const pieces = [
+    laid.pieces[0],
+    { ...laid.pieces[1], role: 'hazard' as const },
+    { ...laid.pieces[2], motion: spin },
+  ];
+  const { marks } = unroll({ ...laid, pieces }, [
+    [0, 0, 0],
+    [10, 0, 0],
+  ]);
+  expect(marks.map(({ kind }) => kind)).toEqual(['start', 'hazard', 'mover']);
 });
 
 test('a course without marks has no way', () => {

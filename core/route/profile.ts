@@ -1,6 +1,6 @@
-import type { Course } from '../course';
+import type { Course, Piece } from '../course';
 import { distance, lerp, type Vec3 } from '../geometry';
-import { cairnNumber, familyOf, localGeometry, pieceBounds } from '../pieces';
+import { cairnNumber, contactShapes, familyOf, pieceBounds } from '../pieces';
 
 /** A place on the way through a course. */
 export interface Station {
@@ -52,7 +52,7 @@ export function unroll(course: Course, way: readonly Vec3[]): Profile {
   const stations = evenly(way);
   const marks: Mark[] = [];
   for (const piece of course.pieces) {
-    const kind = kindOf(piece.family);
+    const kind = kindOf(course, piece);
     if (!kind || stations.length === 0) continue;
     let nearest = stations[0];
     let best = Infinity;
@@ -72,11 +72,11 @@ export function unroll(course: Course, way: readonly Vec3[]): Profile {
   return { length: stations[stations.length - 1]?.along ?? 0, stations, marks };
 }
 
-function kindOf(family: string): Mark['kind'] | null {
-  if (family === 'start') return 'start';
-  const roles = localGeometry({ family }).shapes.map(({ role }) => role);
+function kindOf(course: Course, piece: Piece): Mark['kind'] | null {
+  if (piece.family === 'start') return 'start';
+  const roles = contactShapes(course, piece).map(({ role }) => role);
   if (roles.includes('hazard')) return 'hazard';
-  if (familyOf(family).group === 'movers') return 'mover';
+  if (familyOf(piece.family).group === 'movers' || piece.motion) return 'mover';
   return (
     roles.find((role) => role === 'checkpoint' || role === 'goal' || role === 'pickup') ?? null
   );

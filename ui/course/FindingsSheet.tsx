@@ -2,7 +2,7 @@ import { Pressable, View } from 'react-native';
 import { applyFix, type Finding } from '@/core/check';
 import { Button, Feather, Sheet, Words } from '../parts';
 import { useView } from '../scene';
-import { useEditing } from '../state/courseStore';
+import { useCourse } from '../state/courseStore';
 import { SPACE, TARGET, useColours } from '../theme';
 
 interface FindingsSheetProps {
@@ -14,7 +14,7 @@ interface FindingsSheetProps {
 /** What the check found: each with a way to its place and a fix where there is one. */
 export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
   const colours = useColours();
-  const { edit, choose } = useEditing();
+  const { edit, choose } = useCourse.getState();
   const show = ({ at, piece }: Finding) => {
     if (at) useView.getState().look({ target: at });
     if (piece) choose([piece]);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { readSum } from '@/core/assemble';
 import { TextInput, View } from 'react-native';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
@@ -14,6 +14,10 @@ interface NumberFieldProps {
   readonly onChange: (value: number) => void;
   /** Several values at once: none is shown, and one that is typed is set for all. */
   readonly mixed?: boolean;
+  /** Steps the value, or each of several, from where it stands; as with `onChange`. */
+  readonly onStep?: (by: number) => void;
+  /** Whose value it is: what was typed, and what was wrong with it, goes when it is another's. */
+  readonly subject?: string;
   readonly testID?: string;
 }
 
@@ -28,15 +32,23 @@ export function NumberField({
   step,
   onChange,
   mixed,
+  onStep,
+  subject,
   testID,
 }: NumberFieldProps) {
   const colours = useColours();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
+  const [whose, setWhose] = useState(subject);
+  if (whose !== subject) {
+    setWhose(subject);
+    setTyped(null);
+    setError(null);
+  }
 
-  const take = (next: number) => {
+  const take = (set: () => void) => {
     try {
-      onChange(next);
+      set();
       setError(null);
       setTyped(null);
     } catch (problem) {
@@ -48,8 +60,16 @@ export function NumberField({
     if (typed === null) return;
     // What was only looked at is not set for all.
     if (mixed && typed === '') setTyped(null);
-    else take(readSum(typed));
+    else take(() => onChange(readSum(typed)));
   };
+  const stepBy = (by: number) => take(() => (onStep ? onStep(by) : onChange(value + by)));
+  // The two buttons stay as they are whatever the value is.
+  const latest = useRef(stepBy);
+  useEffect(() => {
+    latest.current = stepBy;
+  });
+  const less = useCallback(() => latest.current(-step), [step]);
+  const more = useCallback(() => latest.current(step), [step]);
 
   return (
     <View>
@@ -57,7 +77,7 @@ export function NumberField({
         <Words as="text" style={{ flex: 1 }} numberOfLines={2}>
           {label}
         </Words>
-        <IconButton icon="minus" label={`${label} less`} onPress={() => take(value - step)} />
+        <IconButton icon="minus" label={`${label} less`} onPress={less} />
         <View
           style={{
             flexDirection: 'row',
@@ -91,7 +111,7 @@ export function NumberField({
             {unit}
           </Words>
         </View>
-        <IconButton icon="plus" label={`${label} more`} onPress={() => take(value + step)} />
+        <IconButton icon="plus" label={`${label} more`} onPress={more} />
       </View>
       {error && (
         <Words as="small" tint="rust" accessibilityRole="alert" style={{ paddingBottom: SPACE.xs }}>

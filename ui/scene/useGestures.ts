@@ -51,6 +51,8 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     };
     const down = (event: PointerEvent) => {
       if (event.target instanceof Element && event.target.closest('[data-over-scene]')) return;
+      // What was being typed is taken before something else is chosen.
+      (document.activeElement as HTMLElement | null)?.blur();
       element.setPointerCapture(event.pointerId);
       const at = place(event);
       fingers.set(event.pointerId, at);

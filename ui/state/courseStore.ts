@@ -39,7 +39,8 @@ interface CourseStore extends OpenCourse {
   edit: (change: (course: Course) => Course, merge?: string, from?: Course) => void;
   undo: () => void;
   redo: () => void;
-  choose: (ids: Iterable<string>) => void;
+  /** What is done to others is another step to undo, unless they are chosen `amid` an edit that goes on. */
+  choose: (ids: Iterable<string>, amid?: boolean) => void;
   take: (piece: PieceInHand | null) => void;
   setSave: (save: SaveState, revision?: number) => void;
 }
@@ -90,7 +91,10 @@ export const useCourse = create<CourseStore>()((set, get) => ({
   },
   undo: () => step(get, set, 'past', 'future'),
   redo: () => step(get, set, 'future', 'past'),
-  choose: (ids) => set({ choice: new Set(ids) }),
+  choose: (ids, amid) => {
+    if (!amid) merging = undefined;
+    set({ choice: new Set(ids) });
+  },
   take: (inHand) => set(inHand ? { inHand, choice: NOBODY } : { inHand }),
   setSave: (save, revision) => set(revision === undefined ? { save } : { save, revision }),
 }));
@@ -146,26 +150,31 @@ useCourse.subscribe((now, before) => {
  */
 export const useTold = (): Course => useDeferredValue(useToldCourse((s) => s.course));
 
-/** Something small made of that course: who asks hears of it only when it is another. */
+/** Something small made of that course, or a list: who asks hears of it only when it is another. */
 export const useToldOf = <T>(make: (course: Course) => T): T =>
-  useToldCourse((s) => make(s.course));
+  useToldCourse(useShallow((s) => make(s.course)));
 
 /**
  * What the panels edit with. Unlike the whole store it says nothing of saving and undoing, so that panels are
- * not drawn anew when only these change; and while something is dragged it tells of the course as it was
- * when the hand last paused, for the same reason. What is in the scene follows the store itself.
+ * not drawn anew when only these change. Another choice they hear of when the scene has shown it; and while
+ * something is dragged they are told of the course as it was when the hand last paused.
  */
 export function useEditing() {
   const dragging = useHand((s) => s.dragging);
   const told = useTold();
+  const now = useCourse((s) => s.choice);
+  const later = useDeferredValue(now);
   return useCourse(
-    useShallow(({ course, choice, inHand, edit, choose }) => ({
-      course: dragging && hasAll(told, choice) ? told : course,
-      choice,
-      inHand,
-      edit,
-      choose,
-    })),
+    useShallow(({ course, inHand, edit, choose }) => {
+      const choice = later === now || hasAll(course, later) ? later : now;
+      return {
+        course: dragging && hasAll(told, choice) ? told : course,
+        choice,
+        inHand,
+        edit,
+        choose,
+      };
+    }),
   );
 }
 

@@ -8,7 +8,7 @@ import { applyPose, toWay, wayAt } from '@/core/motion';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { DEFAULT_GRAVITY, posesAlong, USUAL_RANGE } from '@/core/run';
 import { pixelOf, useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useToldOf } from '../../state/courseStore';
 import { DAY } from '../../theme';
 import { feltMark } from '../tools/tuneTools';
 import { useFirings } from '../tune/dry';
@@ -24,6 +24,8 @@ const line = (points: readonly (Pixel | null)[]): string => {
     ? ''
     : `M${seen.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
 };
+
+const feltPieces = ({ pieces }: Course) => pieces.filter((piece) => feltMark(piece) !== null);
 
 /** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
 export function TuneOverlay() {
@@ -41,7 +43,9 @@ export function TuneOverlay() {
   const see: See = (p) => pixelOf(view, p);
   const { pieces } = course;
   const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
-  const regions = useMemo(() => pieces.filter((piece) => feltMark(piece) !== null), [pieces]);
+  const felt = useToldOf(feltPieces);
+  // One that is being dragged is where the hand has it.
+  const regions = felt.map((piece) => chosen.find(({ id }) => id === piece.id) ?? piece);
   return (
     <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
       <Svg width={view.width} height={view.height}>

@@ -2,6 +2,7 @@ import {
   layPieces,
   movePieces,
   onWorkPlane,
+  passesBy,
   pickPiece,
   snapToGrid,
   spinPieces,
@@ -152,7 +153,9 @@ export function pieceTool(): Tool {
         handle.mode === 'turn' ? roundAxis(handle, ray(x, y)) : alongAxis(handle, ray(x, y));
       return from === null ? null : { kind: 'handle', base: course, handle, from };
     }
-    const under = pickPiece(open(course), ray(x, y));
+    const along = ray(x, y);
+    if (!course.pieces.some((piece) => choice.has(piece.id) && passesBy(along, piece))) return null;
+    const under = pickPiece(open(course), along);
     if (!under || !choice.has(under.id)) return null;
     const from = heldPlace(x, y, under.id);
     if (from && useLay.getState().dragCopies) return dragCopy(from, under.id);
@@ -168,7 +171,7 @@ export function pieceTool(): Tool {
       .filter(({ id }) => choice.has(id))
       .findIndex(({ id }) => id === held);
     edit(() => base, 'drag');
-    choose(copies);
+    choose(copies, true);
     return {
       kind: 'move',
       base: useCourse.getState().course,

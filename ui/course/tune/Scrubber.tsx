@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { IconButton, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useTold } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
 import { useFirings } from './dry';
 import { scrubSeconds } from './scrub';
@@ -13,7 +13,7 @@ const SPEEDS = [0.25, 0.5, 1, 2];
 /** Plays all motion of a course without a run: forward and back along one period of everything. */
 export function Scrubber() {
   const colours = useColours();
-  const course = useCourse((s) => s.course);
+  const course = useTold();
   const { at, playing, speed, set } = useTuneOf('at', 'playing', 'speed', 'set');
   const { pieces, tempo, links } = course;
   const period = useMemo(

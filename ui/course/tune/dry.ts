@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Course } from '@/core/course';
 import { DryRun, type Firing, type Tried } from '@/core/run';
-import { useCourse } from '../../state/courseStore';
+import { useCourse, useTold } from '../../state/courseStore';
 import { useTune } from './tuneStore';
 
 let last: { course: Course; tried: readonly Tried[]; dry: DryRun } | null = null;
@@ -33,7 +33,7 @@ export function useFirings(): {
   readonly lit: ReadonlySet<string>;
 } {
   const dry = useDryRun();
-  const course = useCourse((s) => s.course);
+  const course = useTold();
   const tried = useTune((s) => s.tried);
   const at = useTune((s) => s.at);
   const { pieces, links, tempo } = course;

@@ -243,12 +243,12 @@ test('a piece is made loose, and what moves by itself is not', () => {
 });
 
 test('links that act are lit while the motion plays, and tried by hand', () => {
-  state().edit(
-    (now) =>
-      addLink(now, { cue: { kind: 'timer', seconds: 4 }, effects: [newEffect('hide', ['p2'])] })
-        .course,
-  );
-  act(() => state().choose([]));
+  const hides = {
+    cue: { kind: 'timer', seconds: 4 },
+    effects: [newEffect('hide', ['p2'])],
+  } as const;
+  const { course } = addLink(state().course, hides);
+  state().open('linked', 1, course, { kind: 'saved', at: 0 });
   render(<TunePanel />);
   tab('Links');
   expect(scrubSeconds(state().course)).toBe(30);

@@ -4,6 +4,7 @@ import type {
   EffectKind,
   HurtKind,
   Link,
+  Material,
   MotionKind,
   Piece,
   PieceRole,
@@ -87,6 +88,35 @@ export const CAMERA_WORDS: Record<CameraKind, string> = {
   above: 'Above',
   fixed: 'Stays',
 };
+
+export const MATERIAL_WORDS: Record<Material, string> = {
+  stone: 'Stone',
+  slate: 'Slate',
+  timber: 'Timber',
+  rope: 'Rope',
+  metal: 'Metal',
+  ice: 'Ice',
+  moss: 'Moss',
+  glow: 'Glow',
+};
+
+/** What a piece is to the runner. */
+export function roleWords(piece: Piece): string {
+  if (piece.role) return ROLE_WORDS[piece.role];
+  const { id, group, worth } = familyOf(piece.family);
+  if (group === 'hazards') return 'Hazard, sends the runner back';
+  if (group === 'movers') return 'Mover, carries the runner';
+  if (worth) return `Pickup, worth ${piece.worth ?? worth}`;
+  if (id === 'portal') return 'Carries to the next of its number';
+  if (id === 'gate') return 'Shut until its switch is touched';
+  if (id === 'switch') return 'Opens the gates of its number';
+  if (group === 'regions') return 'Region, felt and not seen';
+  if (group === 'scenery') return 'Scenery';
+  if (id === 'cairn') return 'Checkpoint';
+  if (id === 'lantern') return 'Goal';
+  if (id === 'start') return 'Where runs begin';
+  return 'Solid';
+}
 
 /** What a piece is called. */
 export const pieceName = (piece: Piece | undefined): string =>

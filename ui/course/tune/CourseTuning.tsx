@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Piece } from '@/core/course';
+import { cairnNumber, familyOf, legOf } from '@/core/pieces';
+import { Chip, PiecePicture, Row, Words } from '../../parts';
+import { useView } from '../../scene';
+import { useEditing } from '../../state/courseStore';
+import { SPACE } from '../../theme';
+import { CourseRules } from './CourseRules';
+import { AllLinks } from './LinksSection';
+import { MOTION_WORDS, roleWords } from './words';
+
+const COURSE_TABS = { pieces: 'Pieces', links: 'Links', course: 'Course' } as const;
+type CourseTab = keyof typeof COURSE_TABS;
+
+/** What there is to tune: the pieces that act, the links, and what holds for the whole course. */
+export function CourseTuning() {
+  const [tab, setTab] = useState<CourseTab>('pieces');
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <View accessibilityRole="tablist" style={{ flexDirection: 'row', gap: SPACE.xs }}>
+        {(Object.keys(COURSE_TABS) as CourseTab[]).map((value) => (
+          <Chip
+            key={value}
+            role="tab"
+            label={COURSE_TABS[value]}
+            on={tab === value}
+            onPress={() => setTab(value)}
+          />
+        ))}
+      </View>
+      {tab === 'pieces' && <PieceList />}
+      {tab === 'links' && <AllLinks />}
+      {tab === 'course' && <CourseRules />}
+    </View>
+  );
+}
+
+/** What a piece of the list is, with its number where it has one. */
+function actsAs(piece: Piece): string {
+  if (piece.family === 'cairn') return `Checkpoint ${cairnNumber(piece)}`;
+  const words = piece.loose
+    ? 'Loose: falls and is pushed'
+    : piece.thrower
+      ? `Sends out ${familyOf(piece.thrower.what).label.toLowerCase()}s`
+      : piece.motion
+        ? `Moves: ${piece.motion.map(({ kind }) => MOTION_WORDS[kind].toLowerCase()).join(', ')}`
+        : roleWords(piece);
+  const leg = legOf(piece);
+  return leg > 1 ? `${words}, leg ${leg}` : words;
+}
+
+/** What acts on the runner, named, to be chosen without finding it in the scene. */
+function PieceList() {
+  const { course, choice, choose } = useEditing();
+  const acting = course.pieces.filter(
+    (piece) =>
+      (['hazards', 'movers', 'marks', 'regions'].includes(familyOf(piece.family).group) &&
+        familyOf(piece.family).worth === undefined) ||
+      piece.motion ||
+      piece.loose ||
+      piece.thrower ||
+      piece.role,
+  );
+  return (
+    <View>
+      <Words tint="slate" style={{ paddingBottom: SPACE.s }}>
+        Touch a piece in the course to tune it, or choose one here.
+      </Words>
+      {acting.map((piece) => (
+        <Row
+          key={piece.id}
+          label={piece.name ?? familyOf(piece.family).label}
+          on={choice.has(piece.id)}
+          onPress={() => {
+            choose([piece.id]);
+            useView.getState().look({ target: [piece.at[0], piece.at[1] + 1, piece.at[2]] });
+          }}
+        >
+          <PiecePicture piece={piece} size={36} />
+          <View style={{ flex: 1 }}>
+            <Words>{piece.name ?? familyOf(piece.family).label}</Words>
+            <Words as="small" tint="slate">
+              {actsAs(piece)}
+            </Words>
+          </View>
+        </Row>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,265 @@
+import { memo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  dialRange,
+  namePieces,
+  paintPieces,
+  pullEdge,
+  readDial,
+  setChoiceParam,
+  setDial,
+  stepDial,
+  type BlockSide,
+  type Dial,
+} from '@/core/assemble';
+import { MATERIALS, type Course, type Material, type Piece } from '@/core/course';
+import { familyOf, type Family } from '@/core/pieces';
+import { Button, Choices, Field, NumberField, PiecePicture, Words } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { SPACE } from '../../theme';
+import { buildCommands } from '../commands';
+import { MATERIAL_WORDS, roleWords } from './words';
+
+interface ChosenProps {
+  /** The chosen pieces, at least one; figures are of the first. */
+  readonly chosen: readonly Piece[];
+}
+
+// Buttons that are the same whatever is chosen.
+const PLACE_BUTTONS = (
+  <>
+    <Button title="To the origin" onPress={buildCommands.toOrigin} />
+    <Button title="Drop" onPress={buildCommands.drop} />
+  </>
+);
+const TURN_BUTTON = <Button title="No turn" onPress={buildCommands.resetTurn} />;
+
+/**
+ * What is set in figures and words: own settings, place, turn, size, material and name. From one piece to the
+ * next all of it stays but what differs.
+ */
+export function PieceFigures({ chosen }: ChosenProps) {
+  const [piece] = chosen;
+  const family = familyOf(piece.family);
+  const alike = chosen.every((other) => other.family === piece.family);
+  const sizable = chosen.every((other) => familyOf(other.family).sizable);
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Heading chosen={chosen} alike={alike} />
+      {alike && family.params.length > 0 && (
+        <OwnSettings key={family.id} chosen={chosen} family={family} />
+      )}
+      <View>
+        <Words as="strong">Place</Words>
+        <Axes kind="at" chosen={chosen} />
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+          {PLACE_BUTTONS}
+        </View>
+      </View>
+      <View>
+        <Words as="strong">Turn</Words>
+        <Axes kind="turn" chosen={chosen} />
+        {TURN_BUTTON}
+      </View>
+      {sizable && (
+        <View>
+          <Words as="strong">Size</Words>
+          <Axes kind="size" chosen={chosen} />
+        </View>
+      )}
+      <MaterialChoice material={oneOf(chosen.map(materialOf)) ?? ''} />
+      {(family.id === 'ashlar' || family.id === 'block' || family.id === 'slab') && <Edges />}
+      {chosen.length === 1 && <Name name={piece.name ?? ''} family={family.label} />}
+    </View>
+  );
+}
+
+function Heading({ chosen, alike }: ChosenProps & { alike: boolean }) {
+  const [piece] = chosen;
+  const family = familyOf(piece.family);
+  const many = chosen.length > 1;
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
+      <PiecePicture piece={piece} size={56} />
+      <View style={{ flex: 1 }}>
+        <Words as="heading">
+          {many ? `${chosen.length} pieces` : (piece.name ?? family.label)}
+        </Words>
+        <Words as="small" tint="slate">
+          {many
+            ? alike
+              ? family.label
+              : 'of several kinds'
+            : piece.name
+              ? family.label
+              : roleWords(piece)}
+        </Words>
+      </View>
+    </View>
+  );
+}
+
+/** Edits what is chosen when it happens: the parts below stay as they are when that is something else. */
+function editChosen(
+  change: (course: Course, choice: ReadonlySet<string>) => Course,
+  merge?: string,
+): void {
+  const { choice, edit } = useCourse.getState();
+  edit((now) => change(now, choice), merge);
+}
+
+/** Figures along or about each of the three axes. */
+function Axes({ kind, chosen }: ChosenProps & { kind: 'at' | 'turn' | 'size' }) {
+  // Turning about the upright is what is wanted most.
+  const order = kind === 'turn' ? ([1, 0, 2] as const) : ([0, 1, 2] as const);
+  return order.map((axis) => <DialOf key={axis} chosen={chosen} kind={kind} of={axis} />);
+}
+
+interface DialOfProps extends ChosenProps {
+  readonly kind: Dial['kind'];
+  /** The axis, or the name of an own setting. */
+  readonly of: 0 | 1 | 2 | string;
+}
+
+function DialOf({ chosen, kind, of }: DialOfProps) {
+  const dial = { kind, axis: of, key: of } as unknown as Dial;
+  const value = readDial(chosen[0], dial);
+  return (
+    <DialField
+      family={chosen[0].family}
+      kind={kind}
+      of={of}
+      value={value}
+      mixed={chosen.some((other) => Math.abs(readDial(other, dial) - value) > 1e-6)}
+      subject={chosen.length === 1 ? chosen[0].id : `${chosen.length}`}
+    />
+  );
+}
+
+interface DialFieldProps extends Omit<DialOfProps, 'chosen'> {
+  readonly family: string;
+  readonly value: number;
+  readonly mixed: boolean;
+  readonly subject: string;
+}
+
+const DialField = memo(function DialField({ family, kind, of, ...shown }: DialFieldProps) {
+  const dial = { kind, axis: of, key: of } as unknown as Dial;
+  const { label, unit, step } = dialRange(family, dial);
+  const key = kind === 'param' ? `${of}` : `${kind}${of}`;
+  return (
+    <NumberField
+      {...shown}
+      label={kind === 'at' ? `Place ${label}` : kind === 'turn' ? `Turn about ${label}` : label}
+      unit={unit}
+      step={step}
+      testID={`dial-${key}`}
+      onChange={(next) =>
+        editChosen((now, choice) => setDial(now, choice, dial, next), `dial ${key}`)
+      }
+      onStep={(by) => editChosen((now, choice) => stepDial(now, choice, dial, by), `dial ${key}`)}
+    />
+  );
+});
+
+function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
+  const given = (key: string, initial: string | number) =>
+    String(chosen[0].params?.[key] ?? initial);
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Words as="strong">
+        {family.group === 'movers' || family.group === 'hazards' ? 'Motion' : 'Own settings'}
+      </Words>
+      {family.params.map((param) =>
+        param.kind === 'number' ? (
+          <DialOf key={param.key} chosen={chosen} kind="param" of={param.key} />
+        ) : param.kind === 'choice' ? (
+          <Choices
+            key={param.key}
+            label={param.label}
+            value={given(param.key, param.initial)}
+            options={param.options}
+            onChange={(value) =>
+              editChosen((now, choice) => setChoiceParam(now, choice, param.key, value))
+            }
+          />
+        ) : (
+          family.id !== 'model' && (
+            <Field
+              key={param.key}
+              label={param.label}
+              value={given(param.key, param.initial)}
+              maxLength={40}
+              onChangeText={(value) =>
+                editChosen(
+                  (now, choice) => setChoiceParam(now, choice, param.key, value),
+                  `text ${param.key}`,
+                )
+              }
+            />
+          )
+        ),
+      )}
+    </View>
+  );
+}
+
+/** What all of them are; nothing where they are not all the same. */
+const oneOf = <T,>(values: readonly T[]): T | undefined =>
+  values.every((value) => value === values[0]) ? values[0] : undefined;
+
+/** What a piece is painted as; nothing where it has a colour of its own. */
+const materialOf = ({ look, family }: Piece): Material | '' =>
+  look?.colour ? '' : (look?.material ?? (familyOf(family).material as Material));
+
+const MATERIAL_OPTIONS = MATERIALS.map((value) => ({ value, label: MATERIAL_WORDS[value] }));
+
+const MaterialChoice = memo(function MaterialChoice({ material }: { material: Material | '' }) {
+  return (
+    <Choices<Material | ''>
+      label="Material"
+      value={material}
+      options={MATERIAL_OPTIONS}
+      onChange={(next) =>
+        editChosen((now, choice) => paintPieces(now, choice, { material: next as Material }))
+      }
+    />
+  );
+});
+
+const Name = memo(function Name({ name, family }: { name: string; family: string }) {
+  return (
+    <Field
+      label="Name"
+      value={name}
+      placeholder={family}
+      maxLength={60}
+      onChangeText={(next) =>
+        editChosen((now, choice) => namePieces(now, choice, next), 'name piece')
+      }
+    />
+  );
+});
+
+const SIDES: readonly BlockSide[] = ['+x', '-x', '+z', '-z'];
+
+/** Pulling the top edges of a block up and down, each by itself. */
+const Edges = memo(function Edges() {
+  const [side, setSide] = useState<BlockSide>('+x');
+  const pull = (by: number) =>
+    editChosen((now, choice) => pullEdge(now, choice, side, by), `edge ${side}`);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Choices
+        label="Top edge"
+        value={side}
+        options={SIDES.map((value) => ({ value, label: value.replace('-', '−') }))}
+        onChange={setSide}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+        <Button title="Pull down" icon="chevrons-down" onPress={() => pull(-0.25)} />
+        <Button title="Pull up" icon="chevrons-up" onPress={() => pull(0.25)} />
+      </View>
+    </View>
+  );
+});
