@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { isWithin, middle, type Vec2 } from '../geometry';
-import { contactShapes, familyOf, pieceBounds, type FamilyGroup } from '../pieces';
+import { contactRoles, familyOf, pieceBounds, type FamilyGroup } from '../pieces';
 import { isHidden, isLocked } from './group';
 
 /** The pieces that can be chosen at all: neither hidden nor locked. */
@@ -19,7 +19,7 @@ export type Likeness = 'family' | 'group' | 'role' | 'look' | 'layer';
 
 /** What a piece is to the runner before all else; what is not felt at all is scenery. */
 function roleOf(course: Course, piece: Piece): string {
-  const roles = contactShapes(course, piece).map(({ role }) => role);
+  const roles = contactRoles(course, piece);
   return roles.find((role) => role !== 'solid') ?? roles[0] ?? 'scenery';
 }
 

@@ -2,7 +2,7 @@ import { CUES_OF_PIECES, EFFECTS_ON_PIECES, MOST_LOOSE, pathPlaces } from '../as
 import { BOUNDS, type Course, type Link } from '../course';
 import { distance } from '../geometry';
 import {
-  contactShapes,
+  contactRoles,
   differenceOf,
   findFamily,
   legOf,
@@ -69,7 +69,7 @@ const ranges: Check = ({ pieces }) =>
 /** What touches by being touched can be touched at all. */
 const wakesByTouch: Check = (course) =>
   course.pieces.flatMap((piece) =>
-    piece.wake?.by === 'touch' && contactShapes(course, piece).length === 0
+    piece.wake?.by === 'touch' && contactRoles(course, piece).length === 0
       ? [about(piece, 'range', 'error', 'It wakes when touched, and nothing of it touches.')]
       : [],
   );
@@ -101,7 +101,7 @@ const looseOnes: Check = (course) => {
       const words = 'It is loose and moves by itself or acts: it stays as if it were not loose.';
       return [about(piece, 'loose', 'notice', words, fix(piece.id))];
     }
-    if (contactShapes(course, piece).length > 0) return [];
+    if (contactRoles(course, piece).length > 0) return [];
     return [
       about(piece, 'loose', 'notice', 'It is loose and nothing of it touches.', fix(piece.id)),
     ];

@@ -40,6 +40,20 @@ export function contactShapes(course: Rules, piece: Piece): Shape[] {
   });
 }
 
+const rolesByPiece = new WeakMap<Piece, Pick<Rules, 'collides' | 'shapes'> & { roles: Role[] }>();
+
+/** The roles of a piece's shapes that touch in a course; known as long as it and the course's rules stay. */
+export function contactRoles({ collides, shapes }: Rules, piece: Piece): readonly Role[] {
+  let known = rolesByPiece.get(piece);
+  if (!known || known.collides !== collides || known.shapes !== shapes) {
+    // Allowances change forms only.
+    const roles = contactShapes({ collides, shapes }, piece).map(({ role }) => role);
+    known = { collides, shapes, roles };
+    rolesByPiece.set(piece, known);
+  }
+  return known.roles;
+}
+
 /** The allowance of a piece's shapes in a role: its own, its family's, or its role's. */
 export function allowanceOf(
   { allowances }: Pick<Course, 'allowances'>,

@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { distance, lerp, type Vec3 } from '../geometry';
-import { cairnNumber, contactShapes, familyOf, pieceBounds } from '../pieces';
+import { cairnNumber, contactRoles, familyOf, pieceBounds } from '../pieces';
 
 /** A place on the way through a course. */
 export interface Station {
@@ -74,7 +74,7 @@ export function unroll(course: Course, way: readonly Vec3[]): Profile {
 
 function kindOf(course: Course, piece: Piece): Mark['kind'] | null {
   if (piece.family === 'start') return 'start';
-  const roles = contactShapes(course, piece).map(({ role }) => role);
+  const roles = contactRoles(course, piece);
   if (roles.includes('hazard')) return 'hazard';
   if (familyOf(piece.family).group === 'movers' || piece.motion) return 'mover';
   return (

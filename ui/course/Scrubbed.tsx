@@ -37,9 +37,9 @@ export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
     [moving, pieces, tempo, links, tried],
   );
   const length = useMemo(
-    () => scrubSeconds(course),
+    () => (playing ? scrubSeconds(course) : 0),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [pieces, tempo, links],
+    [playing, pieces, tempo, links],
   );
   useEffect(() => {
     show(moment.current, play, at);

@@ -243,11 +243,10 @@ test('a piece is made loose, and what moves by itself is not', () => {
 });
 
 test('links that act are lit while the motion plays, and tried by hand', () => {
-  const hides = {
+  const { course } = addLink(state().course, {
     cue: { kind: 'timer', seconds: 4 },
     effects: [newEffect('hide', ['p2'])],
-  } as const;
-  const { course } = addLink(state().course, hides);
+  });
   state().open('linked', 1, course, { kind: 'saved', at: 0 });
   render(<TunePanel />);
   tab('Links');
