@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { checkCourse } from '../check';
 import { emptyCourse, type Course } from '../course';
 import { dot, rotate, type Vec3 } from '../geometry';
 import { localGeometry, pieceBounds, turnOf } from '../pieces';
@@ -12,6 +13,8 @@ import {
   pullEdge,
   resetTurn,
   setDial,
+  setOneOfSeveral,
+  stepDial,
   sinkPieces,
   spinPieces,
   stretchPieces,
@@ -123,4 +126,30 @@ test('to the origin the first goes and the rest with it; flipping twice is nothi
   expect(piece(moved, 'p3').at).toEqual([20, -5, 3]);
   expect(flipPieces(flipPieces(course, of('p2')), of('p2'))).toEqual(course);
   expect(() => setDial(course, of('p3'), { kind: 'size', axis: 0 }, 1e6)).toThrow(/goes from/);
+});
+
+test('several step from where each stands, turns past a whole one; what one refuses none does', () => {
+  const both = of('p2', 'p3');
+  const before = [piece(course, 'p2'), piece(course, 'p3')];
+  const stepped = stepDial(course, both, { kind: 'at', axis: 1 }, 0.25);
+  ['p2', 'p3'].forEach((id, i) => {
+    expect(piece(stepped, id).at[1]).toBeCloseTo(before[i].at[1] + 0.25, 9);
+  });
+  const turned = setDial(course, of('p3'), { kind: 'turn', axis: 1 }, 355);
+  expect(piece(stepDial(turned, of('p3'), { kind: 'turn', axis: 1 }, 15), 'p3').turn).toEqual([
+    0, 10, 0,
+  ]);
+  expect(() => stepDial(course, both, { kind: 'at', axis: 0 }, 1e5)).toThrow(/goes from/);
+});
+
+test('kerbs are set one by one', () => {
+  const floor = layPieces(course, [{ family: 'court', at: [0, 0, 0] }]);
+  const { id } = floor.pieces[floor.pieces.length - 1];
+  const east = setOneOfSeveral(floor, of(id), 'edges', 0, true);
+  const two = setOneOfSeveral(east, of(id), 'edges', 3, true);
+  expect(piece(two, id).params).toEqual({ edges: 9 });
+  expect(localGeometry(piece(two, id)).shapes).toHaveLength(3);
+  expect(setOneOfSeveral(east, of(id), 'edges', 0, false)).toEqual(floor);
+  const wrong = { ...two, pieces: [{ ...piece(two, id), params: { edges: 16 } }] };
+  expect(checkCourse(wrong).map(({ rule }) => rule)).toContain('setting');
 });

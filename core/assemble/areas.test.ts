@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { emptyCourse, type Course } from '../course';
-import { convexParts, isWithin, signedArea, type Vec2, type Vec3 } from '../geometry';
+import { convexParts, signedArea, type Vec2, type Vec3 } from '../geometry';
 import { localGeometry, rimPoints } from '../pieces';
 import {
   addHole,
-  aroundStroke,
   carveArea,
   cornerPlace,
   curveEdge,
   drawWall,
   eraseScenery,
+  inRegion,
   fillArea,
   floodArea,
   inPlane,
@@ -24,6 +24,7 @@ import {
   removeCorner,
   roundCorner,
   scatterPieces,
+  type MapRegion,
   splitEdge,
   toKit,
   OutlineError,
@@ -156,13 +157,13 @@ describe('dressing', () => {
     [-20, 0, 0],
     [20, 0, 0],
   ];
-  const stroke = aroundStroke(
-    [
+  const stroke: MapRegion = {
+    stroke: [
       [-10, 0],
       [10, 0],
     ],
-    4,
-  );
+    reach: 4,
+  };
   const wish = {
     families: ['rock', 'reeds'],
     density: 8,
@@ -180,12 +181,57 @@ describe('dressing', () => {
     expect(scatterPieces(empty, stroke, 0, { ...wish, seed: 2 }, way)).not.toEqual(strewn);
     for (const { at } of strewn.pieces) {
       expect(Math.abs(at[2])).toBeGreaterThanOrEqual(1.99);
-      expect(isWithin(stroke, [at[0], at[2]])).toBe(true);
+      expect(inRegion(stroke, [at[0], at[2]])).toBe(true);
     }
     expect(eraseScenery(strewn, stroke).pieces).toHaveLength(0);
-    expect(() => scatterPieces(empty, aroundStroke([[0, 0]], 400), 0, wish)).toThrow(
+    expect(() => scatterPieces(empty, { stroke: [[0, 0]], reach: 400 }, 0, wish)).toThrow(
       /make it smaller/,
     );
+  });
+
+  test('a stroke that goes back over itself leaves no hole, and an area is strewn to its edge', () => {
+    const back: MapRegion = {
+      stroke: [
+        [0, 0],
+        [8, 0],
+        [0, 1],
+        [8, 1],
+      ],
+      reach: 3,
+    };
+    const thick = { ...wish, density: 12, margin: 0 };
+    const inside = (c: Course) =>
+      c.pieces.filter(({ at: [x, , z] }) => x > 1 && x < 7 && z > -1 && z < 2).length;
+    const once: MapRegion = {
+      stroke: [
+        [0, 0.5],
+        [8, 0.5],
+      ],
+      reach: 4,
+    };
+    const [folded, plain] = [back, once].map((r) => inside(scatterPieces(empty, r, 0, thick)));
+    expect(folded).toBeGreaterThan(0.7 * plain);
+    const corner: MapRegion = {
+      ring: [
+        [0, 0],
+        [12, 0],
+        [0, 12],
+      ],
+    };
+    const strewn = scatterPieces(empty, corner, 0, thick);
+    expect(strewn.pieces.length).toBeGreaterThan(30);
+    expect(strewn.pieces.every(({ at: [x, , z] }) => x >= 0 && z >= 0 && x + z <= 12.01)).toBe(
+      true,
+    );
+    // Long and slanting it covers little of the map about it, and is not too much.
+    const slant: MapRegion = {
+      stroke: [
+        [0, 0],
+        [60, 60],
+      ],
+      reach: 1,
+    };
+    expect(scatterPieces(empty, slant, 0, wish).pieces.length).toBeGreaterThan(20);
   });
 });
 

@@ -6,6 +6,10 @@ import { layPieces, type PieceInHand } from './lay';
 import { seeded } from './random';
 import { setTurn, tidy } from './place';
 
+/** A part of the map: within a ring of corners, or within reach of a stroke, metres. */
+export type MapRegion =
+  { readonly ring: readonly Vec2[] } | { readonly stroke: readonly Vec2[]; readonly reach: number };
+
 /** How pieces are scattered. */
 export interface Scattering {
   readonly families: readonly string[];
@@ -24,6 +28,8 @@ export interface Scattering {
 }
 
 export const MOST_SCATTERED = 400;
+/** A stroke across a wide map fills little of its extent: many places are tried for each that is in it. */
+const MOST_TRIES = 60 * MOST_SCATTERED;
 
 /**
  * Scatters pieces over a region of the map, standing on what is below, or on the level where that is
@@ -33,17 +39,15 @@ export const MOST_SCATTERED = 400;
  */
 export function scatterPieces(
   course: Course,
-  region: readonly Vec2[],
+  region: MapRegion,
   level: number,
   { families, density, sizeSpread, turnSpread, lean, seed, margin }: Scattering,
   way: readonly Vec3[] = [],
 ): Course {
   if (families.length === 0) throw new RangeError('Choose at least one piece to scatter.');
-  const xs = region.map(([x]) => x);
-  const zs = region.map(([, z]) => z);
-  const [x0, x1, z0, z1] = [Math.min(...xs), Math.max(...xs), Math.min(...zs), Math.max(...zs)];
+  const [x0, x1, z0, z1] = extentOf(region);
   const tries = Math.round(((x1 - x0) * (z1 - z0) * density) / 10);
-  if (!Number.isFinite(tries) || tries > 8 * MOST_SCATTERED) throw tooMany();
+  if (!Number.isFinite(tries) || tries > MOST_TRIES) throw tooMany();
   const next = seeded(seed);
   const laid: PieceInHand[] = [];
   const apart = 0.35 / Math.sqrt(Math.max(density, 0.01) / 10);
@@ -51,7 +55,7 @@ export function scatterPieces(
     // Every try takes the same numbers, so that a margin or a neighbour changes only what it hides.
     const p: Vec2 = [x0 + (x1 - x0) * next(), z0 + (z1 - z0) * next()];
     const [pick, grow, turn, leanX, leanZ] = [next(), next(), next(), next(), next()];
-    if (!isWithin(region, p) || nearWay(way, p, margin)) continue;
+    if (!inRegion(region, p) || nearWay(way, p, margin)) continue;
     if (laid.some(({ at }) => Math.hypot(at[0] - p[0], at[2] - p[1]) < apart)) continue;
     const family = familyOf(families[Math.floor(pick * families.length)]);
     const k = 1 + sizeSpread * (2 * grow - 1);
@@ -82,24 +86,26 @@ const tooMany = () =>
     `That would be more than ${MOST_SCATTERED} pieces in one stroke; make it smaller.`,
   );
 
-/** The region within a distance of a stroke, as a ring of corners. */
-export function aroundStroke(stroke: readonly Vec2[], radius: number): Vec2[] {
-  if (stroke.length < 2) {
-    const [[x, z]] = stroke;
-    return Array.from({ length: 12 }, (_, i): Vec2 => {
-      const a = (i * Math.PI) / 6;
-      return [x + radius * Math.cos(a), z + radius * Math.sin(a)];
-    });
-  }
-  const sides = ([1, -1] as const).map((side) =>
-    stroke.map((p, i): Vec2 => {
-      const [a, b] = [stroke[Math.max(0, i - 1)], stroke[Math.min(stroke.length - 1, i + 1)]];
-      const [dx, dz] = [b[0] - a[0], b[1] - a[1]];
-      const l = Math.hypot(dx, dz) || 1;
-      return [p[0] + (side * radius * -dz) / l, p[1] + (side * radius * dx) / l];
-    }),
-  );
-  return [...sides[0], ...sides[1].reverse()];
+/** Whether a place of the map is in a region. */
+export const inRegion = (region: MapRegion, p: Vec2): boolean =>
+  'ring' in region
+    ? isWithin(region.ring, p)
+    : nearWay(
+        region.stroke.map(([x, z]): Vec3 => [x, 0, z]),
+        p,
+        region.reach,
+      );
+
+function extentOf(region: MapRegion): [x0: number, x1: number, z0: number, z1: number] {
+  const [points, reach] = 'ring' in region ? [region.ring, 0] : [region.stroke, region.reach];
+  const xs = points.map(([x]) => x);
+  const zs = points.map(([, z]) => z);
+  return [
+    Math.min(...xs) - reach,
+    Math.max(...xs) + reach,
+    Math.min(...zs) - reach,
+    Math.max(...zs) + reach,
+  ];
 }
 
 /** Whether a place of the map lies within a distance of a way. */
@@ -115,10 +121,10 @@ export function nearWay(way: readonly Vec3[], [x, z]: Vec2, margin: number): boo
 }
 
 /** Takes the scenery within a region of the map away; what is locked stays. */
-export const eraseScenery = (course: Course, region: readonly Vec2[]): Course => {
+export const eraseScenery = (course: Course, region: MapRegion): Course => {
   const kept = course.pieces.filter(
     ({ family, at, locked }) =>
-      locked || familyOf(family).group !== 'scenery' || !isWithin(region, [at[0], at[2]]),
+      locked || familyOf(family).group !== 'scenery' || !inRegion(region, [at[0], at[2]]),
   );
   return kept.length === course.pieces.length ? course : { ...course, pieces: kept };
 };

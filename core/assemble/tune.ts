@@ -117,6 +117,19 @@ export const setChoiceParam = (
   value: string,
 ): Course => changePieces(course, choice, (piece) => setParam(piece, key, value));
 
+/** Sets one of several of a family's own settings, by its place among them, on or off. */
+export const setOneOfSeveral = (
+  course: Course,
+  choice: ReadonlySet<string>,
+  key: string,
+  place: number,
+  on: boolean,
+): Course =>
+  changePieces(course, choice, (piece) => {
+    const now = Number(piece.params?.[key] ?? 0);
+    setParam(piece, key, on ? now | (1 << place) : now & ~(1 << place));
+  });
+
 /** Names the chosen pieces; an empty name takes it away. */
 export const namePieces = (course: Course, choice: ReadonlySet<string>, name: string): Course =>
   changePieces(course, choice, (piece) => {

@@ -9,6 +9,7 @@ import {
   localGeometry,
   registerModels,
   specOf,
+  type Param,
 } from '../pieces';
 import { buildWorld, startState, STEP_HEIGHT, tick, NO_INPUT } from '../run';
 import { about, type Check, type Finding } from './finding';
@@ -46,24 +47,41 @@ const unknownFamilies: Check = ({ pieces }) =>
       at: piece.at,
     }));
 
+function takes(param: Param, value: string | number): boolean {
+  switch (param.kind) {
+    case 'number':
+      return typeof value === 'number' && value >= param.min && value <= param.max;
+    case 'choice':
+      return param.options.some((option) => option.value === value);
+    case 'several':
+      return (
+        Number.isInteger(value) && Number(value) >= 0 && Number(value) < 1 << param.options.length
+      );
+    case 'text':
+      return typeof value === 'string';
+  }
+}
+
+function rangeWords(param: Param): string {
+  switch (param.kind) {
+    case 'number':
+      return `goes from ${param.min} to ${param.max}`;
+    case 'choice':
+      return `is one of ${param.options.map(({ value }) => value).join(', ')}`;
+    case 'several':
+      return `goes from 0 to ${(1 << param.options.length) - 1}, a bit for each of ${param.options.join(', ')}`;
+    case 'text':
+      return 'is words';
+  }
+}
+
 const settings: Check = ({ pieces }) =>
   pieces.flatMap((piece) => {
     const family = findFamily(piece.family)!;
     return Object.entries(piece.params ?? {}).flatMap(([key, value]): Finding[] => {
       const param = family.params.find((p) => p.key === key);
-      const fits =
-        param?.kind === 'number'
-          ? typeof value === 'number' && value >= param.min && value <= param.max
-          : param?.kind === 'choice'
-            ? param.options.some((option) => option.value === value)
-            : param !== undefined && typeof value === 'string';
-      if (fits) return [];
-      const range =
-        param?.kind === 'number'
-          ? `goes from ${param.min} to ${param.max}`
-          : param?.kind === 'choice'
-            ? `is one of ${param.options.map((option) => option.value).join(', ')}`
-            : 'is unknown';
+      if (param && takes(param, value)) return [];
+      const range = param ? rangeWords(param) : 'is unknown';
       return [
         about(piece, 'setting', 'error', `${family.label}: ${param?.label ?? key} ${range}.`),
       ];

@@ -1,14 +1,7 @@
 import { CUES_OF_PIECES, EFFECTS_ON_PIECES, MOST_LOOSE, pathPlaces } from '../assemble';
 import { BOUNDS, type Course, type Link } from '../course';
 import { distance } from '../geometry';
-import {
-  contactRoles,
-  differenceOf,
-  findFamily,
-  legOf,
-  mayBeLoose,
-  hasOwnMotion,
-} from '../pieces';
+import { contactRoles, differenceOf, findFamily, legOf, mayBeLoose, hasOwnMotion } from '../pieces';
 import { about, type Check, type Finding } from './finding';
 
 // What tuning can get wrong: motions that go nowhere, links without an end, shapes unlike their pictures.

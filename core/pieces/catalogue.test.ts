@@ -31,15 +31,17 @@ test.each(FAMILIES.map((family) => [family.id, family] as const))(
             ? fc.constant('Words')
             : param.kind === 'choice'
               ? fc.constantFrom(...param.options.map(({ value }) => value))
-              : fc
-                  .integer({
-                    min: Math.ceil(param.min * 10),
-                    max: Math.max(
-                      Math.ceil(param.min * 10),
-                      Math.min(Math.floor(param.max * 10), 150),
-                    ),
-                  })
-                  .map((n) => n / 10),
+              : param.kind === 'several'
+                ? fc.nat({ max: (1 << param.options.length) - 1 })
+                : fc
+                    .integer({
+                      min: Math.ceil(param.min * 10),
+                      max: Math.max(
+                        Math.ceil(param.min * 10),
+                        Math.min(Math.floor(param.max * 10), 150),
+                      ),
+                    })
+                    .map((n) => n / 10),
         ]),
       ),
     );

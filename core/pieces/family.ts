@@ -127,7 +127,13 @@ export interface TextParam extends ParamBase {
   readonly kind: 'text';
   readonly initial: string;
 }
-export type Param = NumberParam | ChoiceParam | TextParam;
+/** Any of a few at once, kept as a number with a bit for each in their order. */
+export interface SeveralParam extends ParamBase {
+  readonly kind: 'several';
+  readonly options: readonly string[];
+  readonly initial: number;
+}
+export type Param = NumberParam | ChoiceParam | TextParam | SeveralParam;
 
 /** Groups of families, in the order of the tray. */
 export const FAMILY_GROUPS = [

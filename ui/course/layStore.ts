@@ -73,7 +73,9 @@ interface LayState {
   readonly scattering: Scattering;
   /** Half the width of a stroke that strews or erases, m. */
   readonly brush: number;
-  readonly erasing: boolean;
+  readonly strewing: 'stroke' | 'area' | 'erase';
+  /** Whether the next piece touched gives its paint instead of taking it. */
+  readonly picking: boolean;
   readonly paint: Paint;
   /** A ring of copies whose middle is being moved over the scene. */
   readonly pivot: Ringing | null;
@@ -133,7 +135,8 @@ export const useLay = create<LayState>()((set) => ({
     margin: 2,
   },
   brush: 2.5,
-  erasing: false,
+  strewing: 'stroke',
+  picking: false,
   paint: { material: 'slate' },
   pivot: null,
   cornering: null,

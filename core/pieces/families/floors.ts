@@ -2,7 +2,6 @@ import { box, cutRectangle, extrude, prism, regularOutline, type Vec2 } from '..
 import type { Family } from '../family';
 import {
   at,
-  count,
   cutSlab,
   degrees,
   endSockets,
@@ -254,10 +253,18 @@ const court: Family = {
   material: 'stone',
   size: [2, 0.4, 2],
   sizable: true,
-  params: [count('edges', 'Kerbs (1 +x, 2 +z, 4 −x, 8 −z)', 0, 0, 15)],
+  params: [
+    {
+      kind: 'several',
+      key: 'edges',
+      label: 'Kerbs',
+      options: ['+x', '+z', '−x', '−z'],
+      initial: 0,
+    },
+  ],
   build: ({ size, tone, number }) => {
     const [w, h, d] = size;
-    const bits = Math.round(number('edges'));
+    const bits = number('edges');
     const t = Math.min(0.22, w / 6, d / 6);
     const [x, z] = [w / 2, d / 2];
     const top = h + Math.min(0.2, h);

@@ -242,7 +242,7 @@ function Drawn({ see }: { see: See }) {
     corner,
     post,
     brush,
-    erasing,
+    strewing: ways,
     cornering,
   } = useLayOf(
     'stroke',
@@ -254,7 +254,7 @@ function Drawn({ see }: { see: See }) {
     'corner',
     'post',
     'brush',
-    'erasing',
+    'strewing',
     'cornering',
   );
   // Corners and posts stand where the course has them.
@@ -263,8 +263,8 @@ function Drawn({ see }: { see: See }) {
   const pixels = stroke.map(see);
   const fault2 = fault && see(fault.at);
   const at = measure && see(measure.at);
-  const strewing = tool === 'scatter' && !sketching;
-  const closed = tool === 'fill' && !sketching;
+  const strewing = tool === 'scatter' && ways !== 'area' && !sketching;
+  const closed = (tool === 'fill' || (tool === 'scatter' && ways === 'area')) && !sketching;
   const platform = tool === 'outline' ? chosenPlatform() : null;
   const wall = tool === 'wall' ? chosenWall() : null;
   return (
@@ -282,7 +282,7 @@ function Drawn({ see }: { see: See }) {
       {strewing && stroke.length > 1 && (
         <Path
           d={path(pixels)}
-          stroke={erasing ? RUST : MOSS}
+          stroke={ways === 'erase' ? RUST : MOSS}
           strokeWidth={Math.max(12, brush * 16)}
           strokeOpacity={0.35}
           strokeLinecap="round"

@@ -23,10 +23,10 @@ export function paintTool(): Tool {
     drag: paint,
     drop: endMerge,
     tap: (x, y) => {
-      const { erasing: picking, set } = useLay.getState();
+      const { picking, set } = useLay.getState();
       const piece = under(x, y);
       if (!piece) return;
-      if (picking) set({ paint: paintOf(piece), erasing: false });
+      if (picking) set({ paint: paintOf(piece), picking: false });
       else {
         paint(x, y);
         endMerge();

@@ -1,32 +1,39 @@
-import { aroundStroke, eraseScenery, onWorkPlane, scatterPieces } from '@/core/assemble';
+import { eraseScenery, onWorkPlane, scatterPieces, type MapRegion } from '@/core/assemble';
 import type { Vec2, Vec3 } from '@/core/geometry';
-import { plainWay } from '@/core/route';
+import { intendedWay } from '@/core/route';
 import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { useLay } from '../layStore';
+import { tell } from '../../parts';
 import { attempt } from '../attempt';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
   onWorkPlane(rayAt(useView.getState(), x, y), { axis: 'y', value: useLay.getState().level });
 
-/** Strews scenery along a stroke of the finger, or takes it away along one. */
+/** Strews scenery along a stroke of the finger or within the area drawn round, or takes it away along one. */
 export function strewTool(): Tool {
   const strew = () => {
-    const { stroke, brush, scattering, erasing, level, set } = useLay.getState();
+    const { stroke, brush, scattering, strewing, level, set } = useLay.getState();
     set({ stroke: [] });
     if (stroke.length === 0) return;
-    const region = aroundStroke(
-      stroke.map(([x, , z]): Vec2 => [x, z]),
-      brush,
-    );
+    const places = stroke.map(([x, , z]): Vec2 => [x, z]);
+    if (strewing === 'area' && places.length < 3) {
+      tell('Draw round the area with one stroke.');
+      return;
+    }
+    const region: MapRegion =
+      strewing === 'area' ? { ring: places } : { stroke: places, reach: brush };
     const { course } = useCourse.getState();
-    const way = useLastRun.getState().way ?? plainWay(course);
+    const way = useLastRun.getState().way ?? intendedWay(course).way;
     const done = attempt((c) =>
-      erasing ? eraseScenery(c, region) : scatterPieces(c, region, level, scattering, way),
+      strewing === 'erase'
+        ? eraseScenery(c, region)
+        : scatterPieces(c, region, level, scattering, way),
     );
     // The next stroke strews otherwise.
-    if (done && !erasing) set({ scattering: { ...scattering, seed: scattering.seed + 1 } });
+    if (done && strewing !== 'erase')
+      set({ scattering: { ...scattering, seed: scattering.seed + 1 } });
   };
   return {
     begin: (x, y) => {

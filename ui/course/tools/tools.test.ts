@@ -199,15 +199,23 @@ test('scenery is strewn along a stroke and erased, paint goes on and is picked u
   drag(strew, [-8, 0, 0], [-4, 0, 1], [0, 0, 0], [4, 0, -1], [8, 0, 0]);
   const strewn = course().pieces.length;
   expect(strewn).toBeGreaterThan(8);
-  lay().set({ erasing: true });
+  lay().set({ strewing: 'erase' });
   drag(strew, [-8, 0, 0], [0, 0, 0], [8, 0, 0]);
-  expect(course().pieces.length).toBeLessThan(strewn / 2);
-  lay().set({ erasing: false, paint: { colour: '#C8553D' } });
+  const left = course().pieces.length;
+  expect(left).toBeLessThan(strewn / 2);
+  lay().set({ strewing: 'area' });
+  drag(strew, [20, 0, 0], [28, 0, 0], [28, 0, 8], [20, 0, 8]);
+  const within = course().pieces.slice(left);
+  expect(within.length).toBeGreaterThan(8);
+  expect(within.every(({ at: [x, , z] }) => x > 19.9 && x < 28.1 && z > -0.1 && z < 8.1)).toBe(
+    true,
+  );
+  lay().set({ strewing: 'stroke', paint: { colour: '#C8553D' } });
   useCourse
     .getState()
     .edit((c) => layPieces(c, [{ family: 'ashlar', at: [-10, 0, 8], look: { material: 'moss' } }]));
   const brush = TOOLS.paint();
-  lay().set({ erasing: true });
+  lay().set({ picking: true });
   tap(brush, [-10, 2, 8]);
   expect(lay().paint).toEqual({ material: 'moss' });
   lay().set({ paint: { colour: '#C8553D' } });

@@ -25,7 +25,7 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
-  const { paint, erasing: picking, set } = useLayOf('paint', 'erasing', 'set');
+  const { paint, picking, set } = useLayOf('paint', 'picking', 'set');
   const { choice, edit } = useEditing();
   const swatches: { paint: Paint; label: string; fill: string }[] = [
     ...MATERIALS.map((material: Material) => ({
@@ -45,7 +45,7 @@ export function PaintOptions() {
         icon="crosshair"
         label="Pick"
         on={picking}
-        onPress={() => set({ erasing: !picking })}
+        onPress={() => set({ picking: !picking })}
         testID="paint-pick"
       />
       <ToolButton
@@ -58,7 +58,7 @@ export function PaintOptions() {
         icon="rotate-ccw"
         label="Own"
         on={paint === 'own'}
-        onPress={() => set({ paint: 'own', erasing: false })}
+        onPress={() => set({ paint: 'own', picking: false })}
       />
       {swatches.map((swatch) => (
         <Swatch
@@ -66,7 +66,7 @@ export function PaintOptions() {
           label={swatch.label}
           fill={swatch.fill}
           on={same(paint, swatch.paint)}
-          onPress={() => set({ paint: swatch.paint, erasing: false })}
+          onPress={() => set({ paint: swatch.paint, picking: false })}
         />
       ))}
     </>

@@ -6,36 +6,41 @@ import { ToolButton } from './ToolButton';
 
 const SCENERY = FAMILIES.filter(({ group }) => group === 'scenery');
 
+const WAYS = [
+  { way: 'stroke', icon: 'feather', label: 'Strew' },
+  { way: 'area', icon: 'hexagon', label: 'Area' },
+  { way: 'erase', icon: 'delete', label: 'Erase' },
+] as const;
+
 /** What is strewn, how thickly and how unlike, or a stroke that takes it away. */
 export function ScatterOptions() {
-  const { scattering, brush, erasing, set } = useLayOf('scattering', 'brush', 'erasing', 'set');
+  const { scattering, brush, strewing, set } = useLayOf('scattering', 'brush', 'strewing', 'set');
   const change = (part: Partial<typeof scattering>) =>
     set({ scattering: { ...scattering, ...part } });
   const { families } = scattering;
   return (
     <>
-      <ToolButton
-        icon="feather"
-        label="Strew"
-        on={!erasing}
-        onPress={() => set({ erasing: false })}
-      />
-      <ToolButton
-        icon="delete"
-        label="Erase"
-        on={erasing}
-        onPress={() => set({ erasing: true })}
-        testID="scatter-erase"
-      />
-      <Stepper
-        label="Width"
-        value={2 * brush}
-        unit="m"
-        step={1}
-        min={1}
-        max={40}
-        onChange={(v) => set({ brush: v / 2 })}
-      />
+      {WAYS.map(({ way, icon, label }) => (
+        <ToolButton
+          key={way}
+          icon={icon}
+          label={label}
+          on={strewing === way}
+          onPress={() => set({ strewing: way })}
+          testID={`scatter-${way}`}
+        />
+      ))}
+      {strewing !== 'area' && (
+        <Stepper
+          label="Width"
+          value={2 * brush}
+          unit="m"
+          step={1}
+          min={1}
+          max={40}
+          onChange={(v) => set({ brush: v / 2 })}
+        />
+      )}
       <Stepper
         label="To 10 m²"
         value={scattering.density}

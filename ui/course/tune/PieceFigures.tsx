@@ -8,16 +8,18 @@ import {
   readDial,
   setChoiceParam,
   setDial,
+  setOneOfSeveral,
   stepDial,
   type BlockSide,
   type Dial,
 } from '@/core/assemble';
 import { MATERIALS, type Course, type Material, type Piece } from '@/core/course';
-import { familyOf, type Family } from '@/core/pieces';
-import { Button, Choices, Field, NumberField, PiecePicture, Words } from '../../parts';
+import { familyOf, type Family, type SeveralParam } from '@/core/pieces';
+import { Button, Chip, Choices, Field, NumberField, PiecePicture, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
+import { Flow } from './Section';
 import { MATERIAL_WORDS, roleWords } from './words';
 
 interface ChosenProps {
@@ -52,9 +54,7 @@ export function PieceFigures({ chosen }: ChosenProps) {
       <View>
         <Words as="strong">Place</Words>
         <Axes kind="at" chosen={chosen} />
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
-          {PLACE_BUTTONS}
-        </View>
+        <Flow>{PLACE_BUTTONS}</Flow>
       </View>
       <View>
         <Words as="strong">Turn</Words>
@@ -183,6 +183,8 @@ function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
               editChosen((now, choice) => setChoiceParam(now, choice, param.key, value))
             }
           />
+        ) : param.kind === 'several' ? (
+          <Several key={param.key} param={param} bits={Number(given(param.key, param.initial))} />
         ) : (
           family.id !== 'model' && (
             <Field
@@ -200,6 +202,31 @@ function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
           )
         ),
       )}
+    </View>
+  );
+}
+
+/** Any of a few, each on or off. */
+function Several({ param, bits }: { param: SeveralParam; bits: number }) {
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Words as="smallStrong">{param.label}</Words>
+      <Flow>
+        {param.options.map((option, i) => {
+          const on = (bits & (1 << i)) !== 0;
+          return (
+            <Chip
+              key={option}
+              role="checkbox"
+              label={option}
+              on={on}
+              onPress={() =>
+                editChosen((now, choice) => setOneOfSeveral(now, choice, param.key, i, !on))
+              }
+            />
+          );
+        })}
+      </Flow>
     </View>
   );
 }
@@ -256,10 +283,10 @@ const Edges = memo(function Edges() {
         options={SIDES.map((value) => ({ value, label: value.replace('-', '−') }))}
         onChange={setSide}
       />
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+      <Flow>
         <Button title="Pull down" icon="chevrons-down" onPress={() => pull(-0.25)} />
         <Button title="Pull up" icon="chevrons-up" onPress={() => pull(0.25)} />
-      </View>
+      </Flow>
     </View>
   );
 });
