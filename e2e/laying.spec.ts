@@ -172,6 +172,7 @@ test('an oval is drawn, fitted with track that closes, and run on and round', as
   });
   await hands.draw(round);
   await expect(page.getByText(/drawn, a round/)).toBeVisible();
+  await page.getByText('Banked', { exact: true }).click();
   await page.getByTestId('fit-begin').click();
   await expect(page.getByTestId('fit-result')).toHaveText(
     /closed\. Greatest deviation [0-2]\.\d\d m/,

@@ -9,6 +9,7 @@ import {
   curveEdge,
   drawWall,
   eraseScenery,
+  groundOf,
   inRegion,
   fillArea,
   floodArea,
@@ -187,6 +188,43 @@ describe('dressing', () => {
     expect(() => scatterPieces(empty, { stroke: [[0, 0]], reach: 400 }, 0, wish)).toThrow(
       /make it smaller/,
     );
+  });
+
+  test('ground is every floor that one comes to from a floor, not what stands on it or lies apart', () => {
+    const laid = layPieces(empty, [
+      { family: 'slab', at: [0, 0, 0], size: [2, 0.5, 2] },
+      { family: 'setts', at: [2, 0.1, 0], size: [2, 0.5, 2] },
+      { family: 'ice', at: [4.05, 0, 0], size: [2, 0.5, 2] },
+      { family: 'slab', at: [8, 0, 0], size: [2, 0.5, 2] },
+      { family: 'crate', at: [0, 0.5, 0] },
+    ]);
+    expect([...groundOf(laid, 'p1')].sort()).toEqual(['p1', 'p2', 'p3']);
+    expect([...groundOf(laid, 'p4')]).toEqual(['p4']);
+    expect(groundOf(laid, 'p5').size).toBe(0);
+  });
+
+  test('nothing is strewn about a start or a goal, whichever way the course goes', () => {
+    const marked = layPieces(empty, [
+      { family: 'start', at: [0, 0, 6] },
+      { family: 'lantern', at: [6, 0, 6] },
+      { family: 'shell', at: [3, 0, 6] },
+    ]);
+    const strewn = scatterPieces(
+      marked,
+      {
+        stroke: [
+          [-4, 6],
+          [10, 6],
+        ],
+        reach: 3,
+      },
+      0,
+      { ...wish, density: 20 },
+    );
+    const away = (x: number) =>
+      Math.min(...strewn.pieces.slice(3).map(({ at }) => Math.hypot(at[0] - x, at[2] - 6)));
+    expect([away(0), away(6)].every((least) => least >= 1.99)).toBe(true);
+    expect(away(3)).toBeLessThan(1.5);
   });
 
   test('a stroke that goes back over itself leaves no hole, and an area is strewn to its edge', () => {

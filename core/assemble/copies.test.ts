@@ -8,6 +8,7 @@ import {
   chooseOthers,
   clearMarks,
   duplicatePieces,
+  exemptPieces,
   groupPieces,
   keepSymmetry,
   layPieces,
@@ -113,6 +114,17 @@ describe('symmetry', () => {
     const off = setSymmetry(now, null);
     expect(crates(off)).toHaveLength(4);
     expect(crates(edit(off, (c) => removePieces(c, of(crates(c)[1].id))))).toHaveLength(3);
+  });
+
+  test('an exempt piece stays alone, and goes its own way', () => {
+    const laid = edit(on('turn-4'), (c) => layPieces(c, [{ family: 'crate', at: [6, 0, 2] }]));
+    const crates = (c: Course) => c.pieces.filter(({ family }) => family === 'crate');
+    const { id } = crates(laid)[1];
+    const alone = edit(laid, (c) => exemptPieces(c, of(id)));
+    expect(crates(alone)).toEqual([{ id, family: 'crate', at: [2, 0, -6], turn: [0, 90, 0] }]);
+    const moved = edit(alone, (c) => movePieces(c, of(id), [1, 0, 0]));
+    expect(crates(moved).map(({ at }) => at)).toEqual([[3, 0, -6]]);
+    expect(exemptPieces(alone, of(id))).toBe(alone);
   });
 
   test('a piece on the axis has no image', () => {

@@ -1,5 +1,7 @@
 import type { Course, Material, Piece } from '../course';
-import { familyOf } from '../pieces';
+import type { Bounds } from '../geometry';
+import { familyOf, pieceBounds } from '../pieces';
+import { piecesOver } from './near';
 import { changePieces } from './place';
 
 /** What a piece can be painted with: a material, or a colour of the maker's own. */
@@ -16,6 +18,40 @@ export function paintPieces(course: Course, choice: ReadonlySet<string>, paint: 
     if (Object.keys(next).length > 0) piece.look = next as Piece['look'];
     else delete piece.look;
   });
+}
+
+/** How far apart floors may lie and still be one ground, m. */
+const JOINED = 0.06;
+
+/** The floors that a floor is one ground with: all that can be reached from one to the next. */
+export function groundOf({ pieces }: Pick<Course, 'pieces'>, id: string): Set<string> {
+  const isFloor = ({ family }: Piece) => familyOf(family).group === 'floors';
+  const first = pieces.find((piece) => piece.id === id && isFloor(piece));
+  const ground = new Set<string>(first ? [id] : []);
+  const open = first ? [first] : [];
+  for (let piece = open.pop(); piece; piece = open.pop()) {
+    const { low, high } = pieceBounds(piece);
+    const about = piecesOver(
+      pieces,
+      low[0] - JOINED,
+      low[2] - JOINED,
+      high[0] + JOINED,
+      high[2] + JOINED,
+    );
+    for (const other of about) {
+      if (ground.has(other.id) || !isFloor(other) || !meets({ low, high }, other)) continue;
+      ground.add(other.id);
+      open.push(other);
+    }
+  }
+  return ground;
+}
+
+function meets({ low, high }: Bounds, other: Piece): boolean {
+  const there = pieceBounds(other);
+  return [0, 1, 2].every(
+    (axis) => there.low[axis] <= high[axis] + JOINED && there.high[axis] >= low[axis] - JOINED,
+  );
 }
 
 /** What a piece is painted with, to paint others alike. */

@@ -33,7 +33,7 @@ const MOST_TRIES = 60 * MOST_SCATTERED;
 
 /**
  * Scatters pieces over a region of the map, standing on what is below, or on the level where that is
- * open; nothing within the margin of the way, nothing on top of something scattered before.
+ * open; nothing within the margin of the way or of a mark, nothing on top of something scattered before.
  * @param way places along the way to keep clear of
  * @throws RangeError when it would be too many, or no family is named
  */
@@ -48,6 +48,9 @@ export function scatterPieces(
   const [x0, x1, z0, z1] = extentOf(region);
   const tries = Math.round(((x1 - x0) * (z1 - z0) * density) / 10);
   if (!Number.isFinite(tries) || tries > MOST_TRIES) throw tooMany();
+  // Nothing stands in the way of beginnings, checkpoints and goals either, wherever the way goes.
+  const marks = course.pieces.filter(isMark).map(({ at }): Vec3 => [at[0], at[1], at[2]]);
+  const kept = [way, ...marks.map((mark) => [mark])];
   const next = seeded(seed);
   const laid: PieceInHand[] = [];
   const apart = 0.35 / Math.sqrt(Math.max(density, 0.01) / 10);
@@ -55,7 +58,7 @@ export function scatterPieces(
     // Every try takes the same numbers, so that a margin or a neighbour changes only what it hides.
     const p: Vec2 = [x0 + (x1 - x0) * next(), z0 + (z1 - z0) * next()];
     const [pick, grow, turn, leanX, leanZ] = [next(), next(), next(), next(), next()];
-    if (!inRegion(region, p) || nearWay(way, p, margin)) continue;
+    if (!inRegion(region, p) || kept.some((one) => nearWay(one, p, margin))) continue;
     if (laid.some(({ at }) => Math.hypot(at[0] - p[0], at[2] - p[1]) < apart)) continue;
     const family = familyOf(families[Math.floor(pick * families.length)]);
     const k = 1 + sizeSpread * (2 * grow - 1);
@@ -77,6 +80,12 @@ export function scatterPieces(
   }
   return laid.length === 0 ? course : layPieces(course, laid);
 }
+
+/** Starts, checkpoints, goals and what is gone through; not what is gathered. */
+const isMark = ({ family }: Piece): boolean => {
+  const { group, worth } = familyOf(family);
+  return group === 'marks' && worth === undefined;
+};
 
 /** Strewn pieces need no finer places than a centimetre. */
 const tidy3 = (v: number): number => tidy(Math.round(v * 100) / 100);

@@ -1,6 +1,7 @@
 import type { Course, Piece, Symmetry } from '../course';
 import { distance } from '../geometry';
 import { freshIds } from './ids';
+import { removePieces } from './lay';
 import { mirrorPiece, turnAbout } from './images';
 
 /** How many images a symmetry makes of a piece, itself among them. */
@@ -82,6 +83,20 @@ export function unlinkPieces(course: Course, choice?: ReadonlySet<string>): Cour
       return rest as Piece;
     }),
   };
+}
+
+/** Takes the chosen pieces out of the symmetry: they stay, and their images go. */
+export function exemptPieces(course: Course, choice: ReadonlySet<string>): Course {
+  const links = new Set<string>();
+  for (const { id, twin } of course.pieces) if (twin && choice.has(id)) links.add(twin.link);
+  if (links.size === 0) return course;
+  const apart = unlinkPieces(course, choice);
+  const images = new Set(
+    course.pieces.flatMap(({ id, twin }) =>
+      twin && links.has(twin.link) && !choice.has(id) ? [id] : [],
+    ),
+  );
+  return removePieces(apart, images);
 }
 
 /** Turns symmetry on with an axis, or off, which unlinks every copy and leaves it. */

@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { emptyCourse } from '../course';
 import { signedArea, type Vec3 } from '../geometry';
 import { wallPanels, wallSolids } from '../pieces';
-import { addToLine, drawWall, movePost, panelAt, postsOf, removePost, setPanel } from '.';
+import {
+  addToLine,
+  drawWall,
+  layPieces,
+  movePost,
+  panelAt,
+  postsOf,
+  removePost,
+  setPanel,
+  settleWall,
+} from '.';
 
 const hand = { family: 'wall', at: [0, 0, 0] as [number, number, number] };
 const empty = emptyCourse('Trial', 'free');
@@ -139,4 +149,43 @@ test('walls elsewhere stay walls of their own', () => {
       hand,
     ).pieces,
   ).toHaveLength(2);
+});
+
+test('on the ground a wall follows a ramp and a step, with posts where the ground bends', () => {
+  const yard = layPieces(emptyCourse('Hill', 'free'), [
+    { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 8] },
+    { family: 'ramp', at: [8, 0, 0], size: [8, 2, 8] },
+    { family: 'block', at: [16, 0, 0], size: [8, 2, 8] },
+  ]);
+  const level = drawWall(
+    yard,
+    [
+      [-3, 0, 0],
+      [19, 0, 0],
+    ],
+    { family: 'wall', at: [0, 0, 0] },
+  );
+  const { id } = level.pieces[3];
+  const settled = settleWall(level, id);
+  const posts = postsOf(settled.pieces[3]).sort((a, b) => a[0] - b[0]);
+  expect(posts.length).toBeGreaterThanOrEqual(4);
+  const heightAt = (x: number) => (x <= 4 ? 0 : x >= 12 ? 2 : (x - 4) / 4);
+  for (const [x, y] of posts) expect(y).toBeCloseTo(heightAt(x), 6);
+  // Between posts it is never far off what is below.
+  for (let i = 1; i < posts.length; i++) {
+    const [a, b] = [posts[i - 1], posts[i]];
+    const middle = (a[0] + b[0]) / 2;
+    expect(Math.abs((a[1] + b[1]) / 2 - heightAt(middle))).toBeLessThan(0.4);
+  }
+  // What is level stays as it is, and again makes nothing new.
+  expect(settleWall(settled, id)).toBe(settled);
+  const over = drawWall(
+    emptyCourse('Sea', 'free'),
+    [
+      [0, 1, 0],
+      [9, 1, 0],
+    ],
+    { family: 'wall', at: [0, 0, 0] },
+  );
+  expect(settleWall(over, over.pieces[0].id)).toBe(over);
 });

@@ -1,7 +1,8 @@
 import type { Course, PanelKind, Piece, WallLine } from '../course';
-import { crossingOf, rotate, transpose, sub, type Vec2, type Vec3 } from '../geometry';
+import { crossingOf, lerp, rotate, transpose, sub, type Vec2, type Vec3 } from '../geometry';
 import { familyOf, toWorld, turnOf, wallPanels, type WallPanel } from '../pieces';
 import { layPiece, type PieceInHand } from './lay';
+import { groundBelow } from './pick';
 import { changePieces, tidy } from './place';
 
 /** Points nearer than this are one post, m. */
@@ -168,6 +169,61 @@ export const movePost = (course: Course, id: string, post: number, to: Vec3): Co
     const [x, y, z] = intoPiece(piece as Piece)(to);
     piece.line.points[post] = [x, y, z];
   });
+
+/** Ground this much off a straight line between two posts gets a post of its own, m. */
+const UNEVEN = 0.15;
+
+/**
+ * Stands a wall on the ground: every post on what is below it, and posts more wherever the ground between
+ * two of them is uneven, at the most one a panel's length. Over open water it stays at its height.
+ */
+export function settleWall(course: Course, id: string): Course {
+  const wall = course.pieces.find((piece) => piece.id === id);
+  if (!wall?.line) return course;
+  const others = { ...course, pieces: course.pieces.filter((piece) => piece !== wall) };
+  const [place, own] = [toWorld(wall), intoPiece(wall)];
+  const onGround = (p: Vec3): Vec3 => {
+    const [x, y, z] = place(p);
+    return own([x, groundBelow(others, [x, y, z]) ?? y, z]);
+  };
+  const [panel] = wall.size ?? familyOf('wall').size;
+  const was = wall.line;
+  const draft: Draft = {
+    points: was.points.map((p) => [...onGround(p as Vec3)]),
+    runs: [...was.runs],
+    panels: [...(was.panels ?? [])],
+  };
+  for (let run = 0; run < draft.runs.length; run++) settleRun(draft, run, panel, onGround);
+  const stood =
+    draft.points.length === was.points.length &&
+    draft.points.every((p, i) => p[1] === was.points[i][1]);
+  if (stood) return course;
+  const { panels, ...line } = draft;
+  return changePieces(course, new Set([id]), (piece) => {
+    piece.line = panels.length > 0 ? { ...line, panels } : line;
+  });
+}
+
+/** Parts a run where the ground is furthest from it; what that makes is looked at in its turn. */
+function settleRun(draft: Draft, run: number, panel: number, onGround: (p: Vec3) => Vec3): void {
+  const [a, b] = draft.runs[run].map((node) => draft.points[node] as Vec3);
+  const pieces = Math.floor(flatDistance(a, b) / panel);
+  let worst = UNEVEN;
+  let at: { k: number; p: Vec3 } | null = null;
+  for (let i = 1; i < pieces; i++) {
+    const k = i / pieces;
+    const p = onGround(lerp(a, b, k));
+    const off = Math.abs(p[1] - (a[1] + (b[1] - a[1]) * k));
+    if (off > worst) {
+      worst = off;
+      at = { k, p };
+    }
+  }
+  if (!at) return;
+  const node = partRun(draft, run, at.k);
+  draft.points[node] = [...at.p];
+  settleRun(draft, run, panel, onGround);
+}
 
 /** Takes a post away, and the runs at it; a wall with no run left goes with it. */
 export function removePost(course: Course, id: string, post: number): Course {

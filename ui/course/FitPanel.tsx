@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { layPieces, type Fit } from '@/core/assemble';
+import { layPieces, type Fit, type FitWish } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
-import { Button, Card, metres, Stepper, Words } from '../parts';
+import { Button, Card, Choices, metres, Stepper, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse, useEditing } from '../state/courseStore';
 import { SPACE, useColours } from '../theme';
@@ -14,6 +14,8 @@ export function FitPanel() {
   const { course, edit } = useEditing();
   const [width, setWidth] = useState(3);
   const [tolerance, setTolerance] = useState(1);
+  const [bends, setBends] = useState<NonNullable<FitWish['bends']>>('bend');
+  const [tightest, setTightest] = useState(3);
   const [part, setPart] = useState<number | null>(null);
   const [found, setFound] = useState<{ fit: Fit; ids: string[] } | null>(null);
   const [error, setError] = useState<string | null>(null);
@@ -27,7 +29,14 @@ export function FitPanel() {
     setPart(0);
     const before = found;
     const job = beginFit(
-      { points: sketch.points as Vec3[], closed: !!sketch.closed, width, tolerance },
+      {
+        points: sketch.points as Vec3[],
+        closed: !!sketch.closed,
+        width,
+        tolerance,
+        bends,
+        tightest,
+      },
       setPart,
     );
     work.current = job;
@@ -67,7 +76,25 @@ export function FitPanel() {
           max={4}
           onChange={setTolerance}
         />
+        <Stepper
+          label="Tightest bend"
+          value={tightest}
+          unit="m"
+          step={1}
+          min={3}
+          max={20}
+          onChange={setTightest}
+        />
       </View>
+      <Choices
+        label="Bends"
+        value={bends}
+        options={[
+          { value: 'bend', label: 'Flat' },
+          { value: 'banked', label: 'Banked' },
+        ]}
+        onChange={setBends}
+      />
       {part !== null ? (
         <View style={{ gap: SPACE.s }}>
           <View

@@ -248,6 +248,20 @@ export const COMMANDS: readonly Command[] = [
     run: () => buildCommands.sizeInHand(0, -1),
   },
   {
+    id: 'taller',
+    label: 'In hand: taller',
+    group: 'Lay',
+    keys: '0',
+    run: () => buildCommands.sizeInHand(1, 1),
+  },
+  {
+    id: 'flatter',
+    label: 'In hand: less tall',
+    group: 'Lay',
+    keys: '9',
+    run: () => buildCommands.sizeInHand(1, -1),
+  },
+  {
     id: 'deeper',
     label: 'In hand: deeper',
     group: 'Lay',

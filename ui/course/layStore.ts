@@ -65,6 +65,8 @@ interface LayState {
   readonly fill: 'fill' | 'carve' | 'flood';
   readonly floor: PieceInHand;
   readonly wall: PieceInHand;
+  /** Whether walls being drawn stand on the ground below, instead of level. */
+  readonly onGround: boolean;
   readonly platform: PieceInHand;
   /** The post of a wall, or corner of an outline, that figures and buttons are about. */
   readonly post: number | null;
@@ -74,6 +76,8 @@ interface LayState {
   /** Half the width of a stroke that strews or erases, m. */
   readonly brush: number;
   readonly strewing: 'stroke' | 'area' | 'erase';
+  /** Whether a floor is painted with all that is one ground with it. */
+  readonly wholeGround: boolean;
   /** Whether the next piece touched gives its paint instead of taking it. */
   readonly picking: boolean;
   readonly paint: Paint;
@@ -121,6 +125,7 @@ export const useLay = create<LayState>()((set) => ({
   fill: 'fill',
   floor: { family: 'slab', at: [0, 0, 0] },
   wall: { family: 'wall', at: [0, 0, 0] },
+  onGround: false,
   platform: { family: 'platform', at: [0, 0, 0] },
   post: null,
   corner: null,
@@ -137,6 +142,7 @@ export const useLay = create<LayState>()((set) => ({
   brush: 2.5,
   strewing: 'stroke',
   picking: false,
+  wholeGround: false,
   paint: { material: 'slate' },
   pivot: null,
   cornering: null,

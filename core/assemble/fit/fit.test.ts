@@ -34,6 +34,20 @@ test('a line that crosses itself is carried over itself by a bridge', () => {
   expect(Math.max(...way.map(([, y]) => y))).toBeGreaterThan(2.5);
 });
 
+test('bends may be banked, none tighter than asked, and round and climbing they join as exactly', () => {
+  for (const name of ['oval', 'climbing spiral']) {
+    const route = ROUTES.find((one) => one.name === name)!;
+    const fit = fitTrack({ ...wish, ...route, bends: 'banked', tightest: 6 });
+    const pieces = laid(fit.pieces);
+    const bends = pieces.filter(({ family }) => family !== 'straight');
+    expect(new Set(bends.map(({ family }) => family))).toEqual(new Set(['banked']));
+    for (const { params } of bends) expect(Number(params?.radius ?? 9)).toBeGreaterThanOrEqual(6);
+    for (let i = 0; i < pieces.length - 1; i++) {
+      expect(distance(endsOf(pieces[i])[1].at, endsOf(pieces[i + 1])[0].at)).toBeLessThan(1e-6);
+    }
+  }
+});
+
 test('a scribble and a dot are refused in words', () => {
   const scribble = Array.from({ length: 200 }, (_, i): Vec3 => [
     3 * Math.sin(i * 2.1),

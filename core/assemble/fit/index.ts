@@ -1,4 +1,5 @@
 import type { Vec3 } from '../../geometry';
+import { familyOf } from '../../pieces';
 import { endsOf, joinTo } from '../ends';
 import type { PieceInHand } from '../lay';
 import { tidy, wrapTurn } from '../place';
@@ -16,6 +17,10 @@ export interface FitWish {
   readonly width: number;
   /** Deviation from the line that is aimed for, m. */
   readonly tolerance: number;
+  /** The family that bends are of; flat ones when nothing is said. */
+  readonly bends?: 'bend' | 'banked';
+  /** Least radius of a bend, m. */
+  readonly tightest?: number;
 }
 
 /** A track that follows a line. */
@@ -52,10 +57,10 @@ export function fitTrack(wish: FitWish, progress?: (part: number) => void): Fit 
   // Tried as narrow as asked first, and wider where the line bends more than pieces can.
   const limits = [wish.tolerance, wish.tolerance * 1.6, Math.max(wish.width, wish.tolerance * 2.4)];
   for (const [i, limit] of limits.entries()) {
-    const ways = followLine(target, wish.width, limit, (part) =>
+    const ways = followLine(target, leastRadius(wish), limit, (part) =>
       progress?.((i + part) / limits.length),
     );
-    const found = bestOf(target, ways, wish.width);
+    const found = bestOf(target, ways, wish);
     if (found) {
       progress?.(1);
       return found;
@@ -66,10 +71,14 @@ export function fitTrack(wish: FitWish, progress?: (part: number) => void): Fit 
   );
 }
 
+/** The inner kerb keeps a radius of its own. */
+const leastRadius = ({ width, tightest = 0 }: FitWish): number =>
+  Math.max(width / 2 + 0.4, tightest);
+
 /** Ways looked at more closely. */
 const FINALISTS = 60;
 
-function bestOf(target: Target, ways: readonly Way[], width: number): Fit | null {
+function bestOf(target: Target, ways: readonly Way[], wish: FitWish): Fit | null {
   const turning = Math.round(target.turning / 360) * 360;
   const fitting = target.closed
     ? ways.filter(({ turned, pose, at }) => {
@@ -86,7 +95,7 @@ function bestOf(target: Target, ways: readonly Way[], width: number): Fit | null
   for (const way of [...fitting].sort((a, b) => a.cost - b.cost).slice(0, FINALISTS)) {
     const { start, steps, ends } = stepsOf(way);
     const settled = target.closed
-      ? closeRound(start, steps, width / 2 + 0.4)
+      ? closeRound(start, steps, leastRadius(wish))
       : endAbreast(start, steps, target.x[target.count - 1], target.z[target.count - 1]);
     if (!settled) continue;
     const { deviation, at } = deviationOf(target, start, settled);
@@ -94,7 +103,7 @@ function bestOf(target: Target, ways: readonly Way[], width: number): Fit | null
     if (worth >= least) continue;
     least = worth;
     best = {
-      pieces: toPieces(target, start, settled, ends, width),
+      pieces: toPieces(target, start, settled, ends, wish),
       deviation,
       at,
       closed: target.closed,
@@ -168,7 +177,7 @@ function toPieces(
   start: Pose,
   steps: readonly Step[],
   ends: readonly number[],
-  width: number,
+  { width, bends = 'bend' }: FitWish,
 ): PieceInHand[] {
   const heightAt = (i: number) => target.y[Math.min(i, target.y.length - 1)];
   const begin = Math.round(target.y[0] * 100) / 100;
@@ -183,21 +192,21 @@ function toPieces(
     y = tidy(y + rise);
     const heading = wrapTurn(pose.heading);
     pose = afterStep(pose, step);
-    const shared = {
-      ...(rise !== 0 ? { rise } : {}),
-      ...(width !== 3 ? { width } : {}),
-    };
-    const params: Record<string, number | string> =
+    const family = step.kind === 'straight' ? 'straight' : bends;
+    const params = unusual(
+      family,
       step.kind === 'straight'
-        ? { ...(step.length !== 4 ? { length: tidy(step.length) } : {}), ...shared }
+        ? { length: tidy(step.length), rise, width }
         : {
-            ...(Math.abs(step.turn) !== 45 ? { turn: Math.abs(step.turn) } : {}),
-            ...(step.radius !== 6 ? { radius: tidy(step.radius) } : {}),
-            ...(step.turn < 0 ? { side: 'right' } : {}),
-            ...shared,
-          };
+            turn: Math.abs(step.turn),
+            radius: tidy(step.radius),
+            side: step.turn < 0 ? 'right' : 'left',
+            rise,
+            width,
+          },
+    );
     return {
-      family: step.kind,
+      family,
       at,
       ...(heading !== 0 ? { turn: [0, heading, 0] as [number, number, number] } : {}),
       ...(Object.keys(params).length > 0 ? { params } : {}),
@@ -211,3 +220,14 @@ function toPieces(
   }
   return joined;
 }
+
+/** Those settings that are not as the family has them anyway. */
+const unusual = (
+  family: string,
+  settings: Record<string, number | string>,
+): Record<string, number | string> =>
+  Object.fromEntries(
+    familyOf(family).params.flatMap(({ key, initial }) =>
+      settings[key] === undefined || settings[key] === initial ? [] : [[key, settings[key]]],
+    ),
+  );

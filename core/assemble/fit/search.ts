@@ -34,11 +34,10 @@ interface Move {
   readonly pace: number;
 }
 
-function movesFor(width: number): Move[] {
+function movesFor(tightest: number): Move[] {
   const steps: Step[] = LENGTHS.map((length) => ({ kind: 'straight', length }));
   for (const radius of RADII) {
-    // The inner kerb keeps a radius of its own.
-    if (radius < width / 2 + 0.5) continue;
+    if (radius < tightest) continue;
     for (const turn of TURNS) {
       for (const side of [1, -1]) steps.push({ kind: 'bend', radius, turn: side * turn });
     }
@@ -57,17 +56,18 @@ function movesFor(width: number): Move[] {
 /**
  * Follows a line with pieces of track: at every place of the line the best ways to have come there are
  * kept and go on with every piece (beam search; Lowerre, 1976).
+ * @param tightest least radius of a bend, m
  * @param limit greatest deviation any place of a piece may have, m
  * @param progress told the part that is done, 0 to 1
  * @returns every way kept that has come to the line's end
  */
 export function followLine(
   target: Target,
-  width: number,
+  tightest: number,
   limit: number,
   progress?: (part: number) => void,
 ): Way[] {
-  const moves = movesFor(width);
+  const moves = movesFor(tightest);
   const total = target.x.length;
   const buckets: (Map<string, Way> | undefined)[] = Array.from({ length: total });
   const heading = Math.round(headingAt(target, 0) * 2) / 2;

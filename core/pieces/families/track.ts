@@ -182,14 +182,16 @@ const banked = track(
     metres('radius', 'Radius', 9, 1, 100),
     side,
     degrees('bank', 'Bank', 20, 0, 45, 5),
+    rise,
   ],
   (spec) => {
     const [r, turn, w] = [radiusOf(spec), turnOf(spec), spec.number('width')];
-    const frames = arc([0, 0, 0], 0, r, turn, { bank: spec.number('bank') });
+    const climb = spec.number('rise');
+    const frames = arc([0, 0, 0], 0, r, turn, { bank: spec.number('bank'), climb });
     return made(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
-      [BACK, end(arcEnd(r, turn), turn)],
+      [BACK, end(arcEnd(r, turn, climb), turn)],
     );
   },
 );

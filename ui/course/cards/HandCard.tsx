@@ -1,18 +1,29 @@
-import { View } from 'react-native';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Button, Card, IconButton, shortNumber, Words } from '../../parts';
 import { useCourse, useTold } from '../../state/courseStore';
-import { SPACE } from '../../theme';
+import { SPACE, TARGET } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
 import { useGhost } from '../useGhost';
 
+/** What is sized, along each axis. */
+const SIZES = [
+  { label: 'Width', less: ['Narrower', 'narrower'], more: ['Wider', 'wider'] },
+  { label: 'Height', less: ['Less tall', 'flatter'], more: ['Taller', 'taller'] },
+  { label: 'Depth', less: ['Less deep', 'shallower'], more: ['Deeper', 'deeper'] },
+] as const;
+
 /** The piece in hand: what it is, turning, raising, sizing and flipping it, and a large way to stop. */
 export function HandCard() {
   const inHand = useCourse((s) => s.inHand);
+  const [axis, setAxis] = useState<0 | 1 | 2>(0);
   if (!inHand) return null;
   const family = familyOf(inHand.family);
   const { turn, raise, sizeInHand, flip, done } = buildCommands;
+  const { label, less, more } = SIZES[axis];
+  const next = ((axis + 1) % 3) as 0 | 1 | 2;
   return (
     <Card style={{ padding: SPACE.s, paddingLeft: SPACE.m, gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -54,16 +65,27 @@ export function HandCard() {
           <>
             <IconButton
               icon="minimize-2"
-              label="Narrower"
-              hint={hintFor('narrower')}
-              onPress={() => sizeInHand(0, -1)}
+              label={less[0]}
+              hint={hintFor(less[1])}
+              onPress={() => sizeInHand(axis, -1)}
             />
             <IconButton
               icon="maximize-2"
-              label="Wider"
-              hint={hintFor('wider')}
-              onPress={() => sizeInHand(0, 1)}
+              label={more[0]}
+              hint={hintFor(more[1])}
+              onPress={() => sizeInHand(axis, 1)}
             />
+            <Pressable
+              accessibilityRole="button"
+              accessibilityLabel={`Sizes its ${label.toLowerCase()}; next is ${SIZES[next].label.toLowerCase()}`}
+              onPress={() => setAxis(next)}
+              testID="hand-axis"
+              style={{ minWidth: TARGET, minHeight: TARGET, justifyContent: 'center' }}
+            >
+              <Words as="small" centred>
+                {label}
+              </Words>
+            </Pressable>
           </>
         )}
       </View>

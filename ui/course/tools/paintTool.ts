@@ -1,4 +1,4 @@
-import { choosable, paintOf, paintPieces, pickPiece } from '@/core/assemble';
+import { choosable, groundOf, paintOf, paintPieces, pickPiece } from '@/core/assemble';
 import { rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { useLay } from '../layStore';
@@ -12,8 +12,11 @@ const under = (x: number, y: number) => {
 const paint = (x: number, y: number) => {
   const piece = under(x, y);
   if (!piece) return;
-  const { paint: with_ } = useLay.getState();
-  useCourse.getState().edit((course) => paintPieces(course, new Set([piece.id]), with_), 'brush');
+  const { paint: with_, wholeGround } = useLay.getState();
+  useCourse.getState().edit((course) => {
+    const ground = wholeGround ? groundOf({ pieces: choosable(course) }, piece.id) : null;
+    return paintPieces(course, ground?.size ? ground : new Set([piece.id]), with_);
+  }, 'brush');
 };
 
 /** Paints what a finger goes over; while picking, takes the paint of what it touches instead. */

@@ -21,7 +21,7 @@ import {
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { add, scale, sub, type Vec3 } from '@/core/geometry';
-import { legOf, pieceBounds } from '@/core/pieces';
+import { familyOf, legOf, pieceBounds } from '@/core/pieces';
 import { shortNumber, tell } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
@@ -57,6 +57,9 @@ export function layAt(pointed: Vec3 | null): void {
   });
 }
 
+/** What is gathered stands apart in a row, m: side by side it would be gathered all at once. */
+const PICKUP_PITCH = 1.5;
+
 /** A row of the piece in hand from one pointed place to another, each beside the last. */
 function rowBetween(course: Course, inHand: PieceInHand, from: Vec3, to: Vec3): PieceInHand[] {
   const { piece } = landInHand(course, inHand, from);
@@ -65,7 +68,7 @@ function rowBetween(course: Course, inHand: PieceInHand, from: Vec3, to: Vec3): 
   const size = sub(high, low);
   // Along the axis that is dragged along most, as many as there is room for.
   const axis = [0, 1, 2].reduce((a, b) => (Math.abs(way[b]) > Math.abs(way[a]) ? b : a));
-  const pitch = Math.max(0.05, size[axis]);
+  const pitch = Math.max(familyOf(inHand.family).worth ? PICKUP_PITCH : 0.05, size[axis]);
   const count = Math.min(MOST_COPIES, Math.floor(Math.abs(way[axis]) / pitch + 0.5) + 1);
   const step: [number, number, number] = [0, 0, 0];
   step[axis] = Math.sign(way[axis]) * pitch;

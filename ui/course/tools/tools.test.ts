@@ -193,6 +193,47 @@ test('a platform is drawn corner by corner; a corner that would cross says where
   );
 });
 
+test('a row of what is gathered stands apart, one of stones side by side', () => {
+  const tool = TOOLS.pieces();
+  const xs = (family: string) => {
+    useCourse.getState().take({ family, at: [0, 0, 0] });
+    const before = course().pieces.length;
+    drag(tool, [-8, 0, 20], [-4, 0, 20], [0, 0, 20]);
+    return course()
+      .pieces.slice(before)
+      .map(({ at }) => at[0]);
+  };
+  const gaps = (all: number[]) => all.slice(1).map((x, i) => x - all[i]);
+  expect(gaps(xs('shell')).every((gap) => Math.abs(gap - 1.5) < 1e-6)).toBe(true);
+  const blocks = gaps(xs('block'));
+  expect(blocks.length).toBeGreaterThan(2);
+  expect(blocks.every((gap) => Math.abs(gap - 2) < 1e-6)).toBe(true);
+});
+
+test('a wall drawn on the ground climbs with it, and a whole ground is painted by one touch', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      { family: 'slab', at: [40, -0.5, 0], size: [8, 0.5, 8] },
+      { family: 'slab', at: [48, -0.5, 0], size: [8, 0.5, 8] },
+      { family: 'block', at: [50, 0, 0], size: [4, 1, 8] },
+    ]),
+  );
+  const base = course().pieces.length;
+  lay().set({ onGround: true });
+  const wall = TOOLS.wall();
+  drag(wall, [38, 0, 2], [45, 0, 2], [51, 0, 2]);
+  const ys = course().pieces[base].line!.points.map(([, y]) => y);
+  expect([Math.min(...ys), Math.max(...ys)]).toEqual([0, 1]);
+  useCourse.getState().undo();
+  lay().set({ onGround: false, wholeGround: true, paint: { material: 'moss' } });
+  tap(TOOLS.paint(), [40, 0, 0]);
+  const looks = course()
+    .pieces.slice(base - 3)
+    .map(({ look }) => look?.material);
+  expect(looks).toEqual(['moss', 'moss', undefined]);
+  lay().set({ wholeGround: false });
+});
+
 test('scenery is strewn along a stroke and erased, paint goes on and is picked up', () => {
   const strew = TOOLS.scatter();
   lay().set({ scattering: { ...lay().scattering, density: 12, margin: 0 } });

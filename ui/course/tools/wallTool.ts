@@ -6,6 +6,7 @@ import {
   panelAt,
   pickPiece,
   postsOf,
+  settleWall,
   snapToGrid,
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
@@ -47,7 +48,13 @@ export function wallTool(): Tool {
   const lay = (a: Vec3, b: Vec3) => {
     const { choose, choice } = useCourse.getState();
     if (choice.size > 0) choose([]);
-    attempt((course) => drawWall(course, [a, b], useLay.getState().wall));
+    const { wall, onGround } = useLay.getState();
+    attempt((course) => {
+      const drawn = drawWall(course, [a, b], wall);
+      // The wall that the line made, or was added to.
+      const made = drawn.pieces.find((piece, i) => piece !== course.pieces[i]);
+      return made && onGround ? settleWall(drawn, made.id) : drawn;
+    });
   };
 
   return {
@@ -67,7 +74,15 @@ export function wallTool(): Tool {
       if (!to) return;
       if (post) {
         const { id, index, base } = post;
-        useCourse.getState().edit((course) => movePost(course, id, index, to), 'drag', base);
+        const { onGround } = useLay.getState();
+        useCourse.getState().edit(
+          (course) => {
+            const moved = movePost(course, id, index, to);
+            return onGround ? settleWall(moved, id) : moved;
+          },
+          'drag',
+          base,
+        );
         return;
       }
       if (!from) return;

@@ -25,7 +25,7 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
-  const { paint, picking, set } = useLayOf('paint', 'picking', 'set');
+  const { paint, picking, wholeGround, set } = useLayOf('paint', 'picking', 'wholeGround', 'set');
   const { choice, edit } = useEditing();
   const swatches: { paint: Paint; label: string; fill: string }[] = [
     ...MATERIALS.map((material: Material) => ({
@@ -53,6 +53,13 @@ export function PaintOptions() {
         label="Chosen"
         disabled={choice.size === 0}
         onPress={() => edit((course) => paintPieces(course, choice, paint))}
+      />
+      <ToolButton
+        icon="maximize"
+        label="Ground"
+        on={wholeGround}
+        onPress={() => set({ wholeGround: !wholeGround })}
+        testID="paint-ground"
       />
       <ToolButton
         icon="rotate-ccw"

@@ -1,4 +1,4 @@
-import { setSymmetry, unlinkPieces } from '@/core/assemble';
+import { setSymmetry, unlinkPieces, exemptPieces } from '@/core/assemble';
 import type { SymmetryKind } from '@/core/course';
 import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
@@ -80,6 +80,13 @@ export function SymmetryOptions() {
             icon="crosshair"
             label="Here"
             onPress={() => edit((before) => setSymmetry(before, { ...symmetry, at: here() }))}
+          />
+          <ToolButton
+            icon="user"
+            label="Exempt"
+            disabled={!linked}
+            onPress={() => edit((before) => exemptPieces(before, choice))}
+            testID="symmetry-exempt"
           />
           <ToolButton
             icon="scissors"

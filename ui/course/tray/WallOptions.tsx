@@ -1,4 +1,4 @@
-import { changePieces, movePost, postsOf, removePost, setPanel } from '@/core/assemble';
+import { changePieces, movePost, postsOf, removePost, setPanel, settleWall } from '@/core/assemble';
 import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Stepper, Words } from '../../parts';
@@ -28,8 +28,9 @@ export function WallOptions() {
     stroke,
     post,
     panel,
+    onGround,
     set,
-  } = useLayOf('wall', 'stroke', 'post', 'panel', 'set');
+  } = useLayOf('wall', 'stroke', 'post', 'panel', 'onGround', 'set');
   const chosen = chosenWall();
   const size = (chosen ?? hand).size ?? familyOf('wall').size;
   const measure = (axis: 0 | 1 | 2) => (value: number) => {
@@ -97,6 +98,16 @@ export function WallOptions() {
           </Words>
         )
       )}
+      <ToolButton
+        icon="trending-up"
+        label="On ground"
+        on={onGround}
+        onPress={() => {
+          set({ onGround: !onGround });
+          if (chosen && !onGround) edit((course) => settleWall(course, chosen.id));
+        }}
+        testID="wall-ground"
+      />
       <Stepper
         label="Height"
         value={size[1]}
