@@ -5,7 +5,7 @@ import type { RunnerKind } from '@/core/course';
 import { liftOf, type Rounded, type RunState } from '@/core/run';
 import { bakeParts } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
-import { FACETS, INK, plain } from './materials';
+import { BEHIND, FACETS, INK, plain } from './materials';
 import { runnerForm, type RunnerPart } from './runnerForms';
 
 /** Where the runner is shown, changed in place frame by frame. */
@@ -113,7 +113,8 @@ function Parts({ parts }: { parts: readonly RunnerPart[] }) {
   }, [parts]);
   return (
     <>
-      <mesh geometry={facets} material={FACETS} />
+      <mesh geometry={facets} material={BEHIND} renderOrder={1} />
+      <mesh geometry={facets} material={FACETS} renderOrder={2} />
       <lineSegments geometry={lines} material={INK} />
     </>
   );

@@ -1,4 +1,4 @@
-import { Color, DoubleSide, ShaderMaterial, Vector3 } from 'three';
+import { Color, DoubleSide, GreaterDepth, ShaderMaterial, Vector3 } from 'three';
 import { rgb } from '@/core/pieces';
 
 const FAR = new Color().setRGB(...rgb('#B8D1D1'));
@@ -148,6 +148,33 @@ export const WATER = new ShaderMaterial({
       colour = mix(colour, vec3(0.87, 0.925, 0.92), 0.55 * dash * thin * fade);
       gl_FragColor = vec4(colour, 1.0);
     }`,
+});
+
+/**
+ * What is hidden of something that must never be lost from sight, hatched over whatever hides it. It is to
+ * be drawn after all that may hide it and before the thing itself, which then hides none of itself.
+ */
+export const BEHIND = new ShaderMaterial({
+  depthFunc: GreaterDepth,
+  depthWrite: false,
+  vertexShader: /* glsl */ `
+    void main() {
+      vec4 seen = modelViewMatrix * vec4(position, 1.0);
+      // What is half a metre or less behind, as a foot in the ground, is not hidden.
+      seen.xyz *= 1.0 - 0.5 / length(seen.xyz);
+      gl_Position = projectionMatrix * seen;
+    }`,
+  fragmentShader: /* glsl */ `
+    uniform vec3 uInk;
+    uniform vec3 uPaper;
+    void main() {
+      float stripe = step(0.5, fract((gl_FragCoord.x + gl_FragCoord.y) / 7.0));
+      gl_FragColor = vec4(mix(uInk, uPaper, stripe), 1.0);
+    }`,
+  uniforms: {
+    uInk: { value: new Color().setRGB(...rgb('#44545A')) },
+    uPaper: { value: new Color().setRGB(...rgb('#FBF9F2')) },
+  },
 });
 
 /** One plain colour: far skerries and the shadow under the runner. */

@@ -100,6 +100,7 @@ const Cards = memo(function Cards({
 
 function PhoneTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
+  const tool = useLay((s) => s.tool);
   const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
   const [words, setWords] = useState<string | null>(null);
   const { families, none } = useShelf(words, shelf);
@@ -115,6 +116,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
           testID="tray-toggle"
         />
         <ScrollView
+          key={pieces ? 'shelves' : 'tools'}
           horizontal
           showsHorizontalScrollIndicator={false}
           contentContainerStyle={{
@@ -149,7 +151,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
         </ScrollView>
       </View>
       <ScrollView
-        key={pieces ? (words ?? shelf) : 'tool'}
+        key={pieces ? (words ?? shelf) : tool}
         horizontal
         showsHorizontalScrollIndicator={false}
         contentContainerStyle={{
