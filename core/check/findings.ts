@@ -9,6 +9,7 @@ import {
   localGeometry,
   registerModels,
   specOf,
+  takesValue,
   type Param,
 } from '../pieces';
 import { buildWorld, startState, STEP_HEIGHT, tick, NO_INPUT } from '../run';
@@ -47,21 +48,6 @@ const unknownFamilies: Check = ({ pieces }) =>
       at: piece.at,
     }));
 
-function takes(param: Param, value: string | number): boolean {
-  switch (param.kind) {
-    case 'number':
-      return typeof value === 'number' && value >= param.min && value <= param.max;
-    case 'choice':
-      return param.options.some((option) => option.value === value);
-    case 'several':
-      return (
-        Number.isInteger(value) && Number(value) >= 0 && Number(value) < 1 << param.options.length
-      );
-    case 'text':
-      return typeof value === 'string';
-  }
-}
-
 function rangeWords(param: Param): string {
   switch (param.kind) {
     case 'number':
@@ -80,7 +66,7 @@ const settings: Check = ({ pieces }) =>
     const family = findFamily(piece.family)!;
     return Object.entries(piece.params ?? {}).flatMap(([key, value]): Finding[] => {
       const param = family.params.find((p) => p.key === key);
-      if (param && takes(param, value)) return [];
+      if (param && takesValue(param, value)) return [];
       const range = param ? rangeWords(param) : 'is unknown';
       return [
         about(piece, 'setting', 'error', `${family.label}: ${param?.label ?? key} ${range}.`),

@@ -135,6 +135,22 @@ export interface SeveralParam extends ParamBase {
 }
 export type Param = NumberParam | ChoiceParam | TextParam | SeveralParam;
 
+/** Whether a setting may have a value. */
+export function takesValue(param: Param, value: string | number): boolean {
+  switch (param.kind) {
+    case 'number':
+      return typeof value === 'number' && value >= param.min && value <= param.max;
+    case 'choice':
+      return param.options.some((option) => option.value === value);
+    case 'several':
+      return (
+        Number.isInteger(value) && Number(value) >= 0 && Number(value) < 1 << param.options.length
+      );
+    case 'text':
+      return typeof value === 'string';
+  }
+}
+
 /** Groups of families, in the order of the tray. */
 export const FAMILY_GROUPS = [
   'floors',

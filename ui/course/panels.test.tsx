@@ -7,6 +7,8 @@ import { PlanPanel } from './PlanPanel';
 import { Tray } from './tray/Tray';
 import { TunePanel } from './TunePanel';
 
+// What is told of the course a moment after an edit would be told outside of any test's doing.
+jest.useFakeTimers();
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../scene', () => {
   const view = { target: [0, 0, 0], mode: 'side', look: jest.fn() };
@@ -82,4 +84,40 @@ test('the tray shows a group, finds by other words, and takes a family in hand',
   fireEvent.changeText(screen.getByTestId('find-piece'), 'pickup');
   fireEvent.press(screen.getByLabelText('Shell'));
   expect(state().inHand).toEqual({ family: 'shell', at: [0, 0, 0] });
+});
+
+test('figures of several step from where each stands; what was typed for one is not set for another', () => {
+  act(() => state().choose(['p2', 'p3']));
+  render(<TunePanel />);
+  expect(screen.getByText('2 pieces')).toBeTruthy();
+  expect(screen.getByTestId('dial-at0').props.value).toBe('');
+  fireEvent.press(screen.getByLabelText('Place x more'));
+  expect([piece('p2').at[0], piece('p3').at[0]]).toEqual([4.25, 8.25]);
+  const typed = () => screen.getByTestId('dial-at1');
+  fireEvent.changeText(typed(), '7');
+  act(() => state().choose(['p2']));
+  expect(typed().props.value).toBe('0');
+  fireEvent.changeText(typed(), 'up');
+  fireEvent(typed(), 'blur');
+  expect(screen.getByText('That is not a number.')).toBeTruthy();
+  act(() => state().choose(['p3']));
+  expect(screen.queryByText('That is not a number.')).toBeNull();
+  expect(piece('p3').at[1]).toBe(0);
+  // The same figure of another piece is another step to undo.
+  fireEvent.press(screen.getByLabelText('Place y more'));
+  act(() => state().choose(['p2']));
+  fireEvent.press(screen.getByLabelText('Place y more'));
+  act(() => state().undo());
+  expect([piece('p2').at[1], piece('p3').at[1]]).toEqual([0, 0.25]);
+});
+
+test('kerbs of a floor are chosen side by side', () => {
+  act(() => state().edit((c) => layPieces(c, [{ family: 'court', at: [0, 0, 8] }])));
+  act(() => state().choose(['p4']));
+  render(<TunePanel />);
+  fireEvent.press(screen.getByLabelText('+x'));
+  fireEvent.press(screen.getByLabelText('−z'));
+  expect(piece('p4').params).toEqual({ edges: 9 });
+  fireEvent.press(screen.getByLabelText('+x'));
+  expect(piece('p4').params).toEqual({ edges: 8 });
 });

@@ -10,6 +10,7 @@ import {
   setDial,
   setOneOfSeveral,
   stepDial,
+  type Axis,
   type BlockSide,
   type Dial,
 } from '@/core/assemble';
@@ -51,18 +52,18 @@ export function PieceFigures({ chosen }: ChosenProps) {
       {alike && family.params.length > 0 && (
         <OwnSettings key={family.id} chosen={chosen} family={family} />
       )}
-      <View>
+      <View style={{ gap: SPACE.xs }}>
         <Words as="strong">Place</Words>
         <Axes kind="at" chosen={chosen} />
         <Flow>{PLACE_BUTTONS}</Flow>
       </View>
-      <View>
+      <View style={{ gap: SPACE.xs }}>
         <Words as="strong">Turn</Words>
         <Axes kind="turn" chosen={chosen} />
         {TURN_BUTTON}
       </View>
       {sizable && (
-        <View>
+        <View style={{ gap: SPACE.xs }}>
           <Words as="strong">Size</Words>
           <Axes kind="size" chosen={chosen} />
         </View>
@@ -108,27 +109,32 @@ function editChosen(
   edit((now) => change(now, choice), merge);
 }
 
-/** Figures along or about each of the three axes. */
-function Axes({ kind, chosen }: ChosenProps & { kind: 'at' | 'turn' | 'size' }) {
+// Dials are the same objects from one piece to the next, so that a field is drawn anew for its value alone.
+const axisDials = (kind: 'at' | 'turn' | 'size', axes: readonly Axis[]): readonly Dial[] =>
+  axes.map((axis) => ({ kind, axis }));
+const AXES = {
+  at: axisDials('at', [0, 1, 2]),
   // Turning about the upright is what is wanted most.
-  const order = kind === 'turn' ? ([1, 0, 2] as const) : ([0, 1, 2] as const);
-  return order.map((axis) => <DialOf key={axis} chosen={chosen} kind={kind} of={axis} />);
+  turn: axisDials('turn', [1, 0, 2]),
+  size: axisDials('size', [0, 1, 2]),
+};
+const paramDials = new Map<string, Dial>();
+function paramDial(key: string): Dial {
+  let dial = paramDials.get(key);
+  if (!dial) paramDials.set(key, (dial = { kind: 'param', key }));
+  return dial;
 }
 
-interface DialOfProps extends ChosenProps {
-  readonly kind: Dial['kind'];
-  /** The axis, or the name of an own setting. */
-  readonly of: 0 | 1 | 2 | string;
-}
+/** Figures along or about each of the three axes. */
+const Axes = ({ kind, chosen }: ChosenProps & { kind: keyof typeof AXES }) =>
+  AXES[kind].map((dial, i) => <DialOf key={i} chosen={chosen} dial={dial} />);
 
-function DialOf({ chosen, kind, of }: DialOfProps) {
-  const dial = { kind, axis: of, key: of } as unknown as Dial;
+function DialOf({ chosen, dial }: ChosenProps & { dial: Dial }) {
   const value = readDial(chosen[0], dial);
   return (
     <DialField
       family={chosen[0].family}
-      kind={kind}
-      of={of}
+      dial={dial}
       value={value}
       mixed={chosen.some((other) => Math.abs(readDial(other, dial) - value) > 1e-6)}
       subject={chosen.length === 1 ? chosen[0].id : `${chosen.length}`}
@@ -136,21 +142,22 @@ function DialOf({ chosen, kind, of }: DialOfProps) {
   );
 }
 
-interface DialFieldProps extends Omit<DialOfProps, 'chosen'> {
+interface DialFieldProps {
   readonly family: string;
+  readonly dial: Dial;
   readonly value: number;
   readonly mixed: boolean;
   readonly subject: string;
 }
 
-const DialField = memo(function DialField({ family, kind, of, ...shown }: DialFieldProps) {
-  const dial = { kind, axis: of, key: of } as unknown as Dial;
+const DialField = memo(function DialField({ family, dial, ...shown }: DialFieldProps) {
   const { label, unit, step } = dialRange(family, dial);
-  const key = kind === 'param' ? `${of}` : `${kind}${of}`;
+  const key = dial.kind === 'param' ? dial.key : `${dial.kind}${dial.axis}`;
+  const words = { at: `Place ${label}`, turn: `Turn about ${label}`, size: label, param: label };
   return (
     <NumberField
       {...shown}
-      label={kind === 'at' ? `Place ${label}` : kind === 'turn' ? `Turn about ${label}` : label}
+      label={words[dial.kind]}
       unit={unit}
       step={step}
       testID={`dial-${key}`}
@@ -172,7 +179,7 @@ function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
       </Words>
       {family.params.map((param) =>
         param.kind === 'number' ? (
-          <DialOf key={param.key} chosen={chosen} kind="param" of={param.key} />
+          <DialOf key={param.key} chosen={chosen} dial={paramDial(param.key)} />
         ) : param.kind === 'choice' ? (
           <Choices
             key={param.key}
