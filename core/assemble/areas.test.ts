@@ -24,6 +24,7 @@ import {
   rectangle,
   removeCorner,
   roundCorner,
+  removeHole,
   scatterPieces,
   type MapRegion,
   splitEdge,
@@ -131,6 +132,7 @@ describe('outlines', () => {
     expect(splitEdge(course, 'p1', 'outer', 0).pieces[0].outline!.points).toHaveLength(6);
     const holed = addHole(course, 'p1', [-1.5, -2]);
     expect(holed.pieces[0].outline!.holes).toHaveLength(1);
+    expect(removeHole(holed, 'p1', 0)).toEqual(course);
     expect(localGeometry(holed.pieces[0]).shapes.length).toBeGreaterThan(
       localGeometry(piece).shapes.length,
     );

@@ -1,6 +1,6 @@
 import { endIndex, endsOf, piecesOver, type End } from '../assemble';
 import { BOUNDS, type Piece } from '../course';
-import { dot, rotate, sub, type Vec2, type Vec3 } from '../geometry';
+import { boundsOf, dot, rotate, sub, type Bounds, type Vec2, type Vec3 } from '../geometry';
 import {
   facetsOf,
   familyOf,
@@ -134,14 +134,25 @@ export const patterns: Check = (course) => {
 const SMALL = 0.02;
 const facetsByForm = new WeakMap<PieceGeometry, Facet[]>();
 
-interface Flat {
+interface Flat extends Bounds {
   readonly points: readonly Vec3[];
   readonly normal: Vec3;
   readonly offset: number;
 }
 
+const flatsByPiece = new WeakMap<Piece, Flat[]>();
+
 /** The faces of a piece that are looked at, where it stands. */
 function flatsOf(piece: Piece): Flat[] {
+  let known = flatsByPiece.get(piece);
+  if (!known) {
+    known = makeFlats(piece);
+    flatsByPiece.set(piece, known);
+  }
+  return known;
+}
+
+function makeFlats(piece: Piece): Flat[] {
   const form = localGeometry(piece);
   let facets = facetsByForm.get(form);
   if (!facets) {
@@ -157,7 +168,7 @@ function flatsOf(piece: Piece): Flat[] {
     // Undersides are not looked at: pieces stand on things, and the eye stays above them.
     if (normal[1] < -0.5) return [];
     const corners = points.map(place);
-    return [{ points: corners, normal, offset: dot(normal, corners[0]) }];
+    return [{ points: corners, normal, offset: dot(normal, corners[0]), ...boundsOf(corners) }];
   });
 }
 
@@ -169,26 +180,18 @@ const PARALLEL = 0.99999;
 export const flicker: Check = ({ pieces }) => {
   const found: Finding[] = [];
   const told = new Set<string>();
-  const flats = new Map<Piece, Flat[]>();
-  const flatsFor = (piece: Piece) => {
-    let known = flats.get(piece);
-    if (!known) {
-      known = flatsOf(piece);
-      flats.set(piece, known);
-    }
-    return known;
-  };
   for (const piece of pieces) {
     if (found.length >= MOST) break;
     const { low, high } = pieceBounds(piece);
     for (const other of piecesOver(pieces, low[0], low[2], high[0], high[2])) {
       if (other.id <= piece.id || told.has(other.id)) continue;
       const box = pieceBounds(other);
-      const apart = [0, 1, 2].some(
-        (axis) => box.low[axis] > high[axis] + IN_PLANE || box.high[axis] < low[axis] - IN_PLANE,
+      if (!near({ low, high }, box)) continue;
+      // A paved floor has very many faces: only those where the other stands can be shared.
+      const at = sharedFace(
+        flatsOf(piece).filter((face) => near(face, box)),
+        flatsOf(other).filter((face) => near(face, { low, high })),
       );
-      if (apart) continue;
-      const at = sharedFace(flatsFor(piece), flatsFor(other));
       if (!at) continue;
       told.add(other.id);
       found.push({
@@ -206,11 +209,20 @@ export const flicker: Check = ({ pieces }) => {
   return found.slice(0, MOST);
 };
 
+/** Whether two boxes touch or overlap. */
+const near = (a: Bounds, b: Bounds): boolean => {
+  for (let axis = 0; axis < 3; axis++) {
+    if (b.low[axis] > a.high[axis] + IN_PLANE || b.high[axis] < a.low[axis] - IN_PLANE)
+      return false;
+  }
+  return true;
+};
+
 /** A place where faces of both lie over each other in one plane, or null. */
 function sharedFace(mine: readonly Flat[], its: readonly Flat[]): Vec3 | null {
   for (const a of mine) {
     for (const b of its) {
-      if (Math.abs(a.offset - b.offset) > IN_PLANE) continue;
+      if (Math.abs(a.offset - b.offset) > IN_PLANE || !near(a, b)) continue;
       if (dot(a.normal, b.normal) > PARALLEL && overlap(a, b)) return b.points[0];
     }
   }

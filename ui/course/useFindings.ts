@@ -5,7 +5,7 @@ import type { Course } from '@/core/course';
 import { checkElsewhere } from '@/workers/check';
 
 /** Courses of up to so many pieces are checked at once, larger ones in a worker. */
-const AT_ONCE = 250;
+const AT_ONCE = 100;
 /** How long an edit rests before a large course is checked anew, ms. */
 const REST = 350;
 

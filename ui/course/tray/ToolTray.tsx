@@ -71,7 +71,8 @@ export function ToolOptions({ wide }: { wide: boolean }) {
       style={{
         flexDirection: 'row',
         flexWrap: wide ? 'wrap' : 'nowrap',
-        gap: SPACE.s,
+        // Two steppers stand side by side in the tray of a wide screen.
+        gap: wide ? SPACE.xs : SPACE.s,
         alignItems: 'center',
       }}
     >
