@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import { Image, type ImageStyle, type StyleProp } from 'react-native';
 import type { Course, Piece } from '@/core/course';
 import type { Kit } from '@/core/assemble';
+import { formKey } from '@/core/pieces';
 import { drawCourse, drawPiece, drawPieces, toSvg } from '@/core/formats';
 
 const asUri = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`;
@@ -43,7 +44,13 @@ export const PiecePicture = memo(function PiecePicture({
   piece: Pick<Piece, 'family' | 'size' | 'params' | 'look'>;
   size: number;
 }) {
-  const uri = useMemo(() => asUri(toSvg(drawPiece(piece), size, size, 3, 0.9)), [piece, size]);
+  // Moved or chosen anew, a piece of the same form has the same picture.
+  const form = formKey(piece);
+  const uri = useMemo(
+    () => asUri(toSvg(drawPiece(piece), size, size, 3, 0.9)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [form, size],
+  );
   return <Image source={{ uri }} style={{ width: size, height: size }} />;
 });
 

@@ -12,6 +12,8 @@ import type { CourseOnServer } from '@/core/protocol';
 const PAUSE = 700;
 /** Pieces above which writing the draft takes longer than an edit may. */
 const LARGE = 1000;
+/** Time in which an edit has been shown even where drawing is slow, ms. */
+const SHOWN = 120;
 /** Time between tries while the server is away, ms. */
 const RETRY = 2500;
 
@@ -80,7 +82,7 @@ export function useAutosave(): void {
       due = true;
       clearTimeout(keeping);
       if (useHand.getState().dragging) return;
-      if (useCourse.getState().course.pieces.length > LARGE) keeping = setTimeout(keepNow, 30);
+      if (useCourse.getState().course.pieces.length > LARGE) keeping = setTimeout(keepNow, SHOWN);
       else keepNow();
     };
 
