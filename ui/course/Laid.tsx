@@ -39,6 +39,42 @@ export function Laid(props: LaidProps) {
   );
 }
 
+interface Ways {
+  readonly moves: boolean;
+  readonly felt: boolean;
+  readonly board: boolean;
+}
+const waysByPiece = new WeakMap<Piece, Ways>();
+
+/** The ways in which a piece is drawn, told once of each: after an edit thousands are as they were. */
+function waysOf(piece: Piece): Ways {
+  let known = waysByPiece.get(piece);
+  if (!known) {
+    const { family } = piece;
+    known = {
+      moves: movesInPart(piece),
+      felt: findFamily(family)?.group === 'regions',
+      board: family === 'board',
+    };
+    waysByPiece.set(piece, known);
+  }
+  return known;
+}
+
+/** Pieces by how they are drawn; some are in more than one list. */
+function sortOut(pieces: readonly Piece[], lively: ReadonlySet<string>) {
+  const [still, moving, felt, boards]: Piece[][] = [[], [], [], []];
+  for (const piece of pieces) {
+    const ways = waysOf(piece);
+    const alive = lively.has(piece.id);
+    if (!alive) still.push(piece);
+    if (alive || ways.moves) moving.push(piece);
+    if (ways.felt) felt.push(piece);
+    if (ways.board) boards.push(piece);
+  }
+  return { still, moving, felt, boards };
+}
+
 type GroupProps = LaidProps & Pick<Course, 'links' | 'layers'> & { pieces: readonly Piece[] };
 
 const Group = memo(function Group({ pieces, links, layers, tide, moment, building }: GroupProps) {
@@ -52,20 +88,13 @@ const Group = memo(function Group({ pieces, links, layers, tide, moment, buildin
   );
   // Most edits leave much as it is: what is made of that stays.
   const lively = useSame(useMemo(() => livelyPieces({ pieces, links }), [pieces, links]));
-  const still = useMemo(() => shown.filter(({ id }) => !lively.has(id)), [shown, lively]);
-  const moving = useSame(
-    useMemo(
-      () => shown.filter((piece) => lively.has(piece.id) || movesInPart(piece)),
-      [shown, lively],
-    ),
-  );
-  const felt = useSame(
-    useMemo(() => shown.filter(({ family }) => findFamily(family)?.group === 'regions'), [shown]),
-  );
-  const boards = useSame(useMemo(() => shown.filter(({ family }) => family === 'board'), [shown]));
+  const sorted = useMemo(() => sortOut(shown, lively), [shown, lively]);
+  const moving = useSame(sorted.moving);
+  const felt = useSame(sorted.felt);
+  const boards = useSame(sorted.boards);
   return (
     <>
-      <StillPieces pieces={still} tide={tide} />
+      <StillPieces pieces={sorted.still} tide={tide} />
       <MovingPieces pieces={moving} lively={lively} moment={moment} />
       {building && felt.length > 0 && <Regions pieces={felt} />}
       <BoardTexts pieces={boards} />
