@@ -1,5 +1,5 @@
 import type { Course, Material, Piece } from '../course';
-import type { Bounds } from '../geometry';
+import { boxesMeet } from '../geometry';
 import { familyOf, pieceBounds } from '../pieces';
 import { piecesOver } from './near';
 import { changePieces } from './place';
@@ -39,19 +39,17 @@ export function groundOf({ pieces }: Pick<Course, 'pieces'>, id: string): Set<st
       high[2] + JOINED,
     );
     for (const other of about) {
-      if (ground.has(other.id) || !isFloor(other) || !meets({ low, high }, other)) continue;
+      if (
+        ground.has(other.id) ||
+        !isFloor(other) ||
+        !boxesMeet({ low, high }, pieceBounds(other), JOINED)
+      )
+        continue;
       ground.add(other.id);
       open.push(other);
     }
   }
   return ground;
-}
-
-function meets({ low, high }: Bounds, other: Piece): boolean {
-  const there = pieceBounds(other);
-  return [0, 1, 2].every(
-    (axis) => there.low[axis] <= high[axis] + JOINED && there.high[axis] >= low[axis] - JOINED,
-  );
 }
 
 /** What a piece is painted with, to paint others alike. */

@@ -49,8 +49,10 @@ export function scatterPieces(
   const tries = Math.round(((x1 - x0) * (z1 - z0) * density) / 10);
   if (!Number.isFinite(tries) || tries > MOST_TRIES) throw tooMany();
   // Nothing stands in the way of beginnings, checkpoints and goals either, wherever the way goes.
-  const marks = course.pieces.filter(isMark).map(({ at }): Vec3 => [at[0], at[1], at[2]]);
-  const kept = [way, ...marks.map((mark) => [mark])];
+  const clear: Vec2[][] = [
+    way.map(([x, , z]) => [x, z]),
+    ...course.pieces.filter(isMark).map(({ at }): Vec2[] => [[at[0], at[2]]]),
+  ];
   const next = seeded(seed);
   const laid: PieceInHand[] = [];
   const apart = 0.35 / Math.sqrt(Math.max(density, 0.01) / 10);
@@ -58,7 +60,7 @@ export function scatterPieces(
     // Every try takes the same numbers, so that a margin or a neighbour changes only what it hides.
     const p: Vec2 = [x0 + (x1 - x0) * next(), z0 + (z1 - z0) * next()];
     const [pick, grow, turn, leanX, leanZ] = [next(), next(), next(), next(), next()];
-    if (!inRegion(region, p) || kept.some((one) => nearWay(one, p, margin))) continue;
+    if (!inRegion(region, p) || clear.some((line) => nearLine(line, p, margin))) continue;
     if (laid.some(({ at }) => Math.hypot(at[0] - p[0], at[2] - p[1]) < apart)) continue;
     const family = familyOf(families[Math.floor(pick * families.length)]);
     const k = 1 + sizeSpread * (2 * grow - 1);
@@ -97,13 +99,7 @@ const tooMany = () =>
 
 /** Whether a place of the map is in a region. */
 export const inRegion = (region: MapRegion, p: Vec2): boolean =>
-  'ring' in region
-    ? isWithin(region.ring, p)
-    : nearWay(
-        region.stroke.map(([x, z]): Vec3 => [x, 0, z]),
-        p,
-        region.reach,
-      );
+  'ring' in region ? isWithin(region.ring, p) : nearLine(region.stroke, p, region.reach);
 
 function extentOf(region: MapRegion): [x0: number, x1: number, z0: number, z1: number] {
   const [points, reach] = 'ring' in region ? [region.ring, 0] : [region.stroke, region.reach];
@@ -117,15 +113,14 @@ function extentOf(region: MapRegion): [x0: number, x1: number, z0: number, z1: n
   ];
 }
 
-/** Whether a place of the map lies within a distance of a way. */
-export function nearWay(way: readonly Vec3[], [x, z]: Vec2, margin: number): boolean {
-  return way.some((b, i) => {
-    const a = way[Math.max(0, i - 1)];
-    const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
+/** Whether a place of the map lies within a distance of a line through others. */
+function nearLine(line: readonly Vec2[], [x, z]: Vec2, reach: number): boolean {
+  return line.some(([bx, bz], i) => {
+    const [ax, az] = line[Math.max(0, i - 1)];
+    const [dx, dz] = [bx - ax, bz - az];
     const square = dx * dx + dz * dz;
-    const k =
-      square === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (z - a[2]) * dz) / square));
-    return Math.hypot(a[0] + dx * k - x, a[2] + dz * k - z) < margin;
+    const k = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (z - az) * dz) / square));
+    return Math.hypot(ax + dx * k - x, az + dz * k - z) < reach;
   });
 }
 

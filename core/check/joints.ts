@@ -1,6 +1,15 @@
 import { endIndex, endsOf, piecesOver, type End } from '../assemble';
 import { BOUNDS, type Piece } from '../course';
-import { boundsOf, dot, rotate, sub, type Bounds, type Vec2, type Vec3 } from '../geometry';
+import {
+  boundsOf,
+  boxesMeet,
+  dot,
+  rotate,
+  sub,
+  type Bounds,
+  type Vec2,
+  type Vec3,
+} from '../geometry';
 import {
   facetsOf,
   familyOf,
@@ -186,11 +195,11 @@ export const flicker: Check = ({ pieces }) => {
     for (const other of piecesOver(pieces, low[0], low[2], high[0], high[2])) {
       if (other.id <= piece.id || told.has(other.id)) continue;
       const box = pieceBounds(other);
-      if (!near({ low, high }, box)) continue;
+      if (!boxesMeet({ low, high }, box, IN_PLANE)) continue;
       // A paved floor has very many faces: only those where the other stands can be shared.
       const at = sharedFace(
-        flatsOf(piece).filter((face) => near(face, box)),
-        flatsOf(other).filter((face) => near(face, { low, high })),
+        flatsOf(piece).filter((face) => boxesMeet(face, box, IN_PLANE)),
+        flatsOf(other).filter((face) => boxesMeet(face, { low, high }, IN_PLANE)),
       );
       if (!at) continue;
       told.add(other.id);
@@ -209,20 +218,11 @@ export const flicker: Check = ({ pieces }) => {
   return found.slice(0, MOST);
 };
 
-/** Whether two boxes touch or overlap. */
-const near = (a: Bounds, b: Bounds): boolean => {
-  for (let axis = 0; axis < 3; axis++) {
-    if (b.low[axis] > a.high[axis] + IN_PLANE || b.high[axis] < a.low[axis] - IN_PLANE)
-      return false;
-  }
-  return true;
-};
-
 /** A place where faces of both lie over each other in one plane, or null. */
 function sharedFace(mine: readonly Flat[], its: readonly Flat[]): Vec3 | null {
   for (const a of mine) {
     for (const b of its) {
-      if (Math.abs(a.offset - b.offset) > IN_PLANE || !near(a, b)) continue;
+      if (Math.abs(a.offset - b.offset) > IN_PLANE || !boxesMeet(a, b, IN_PLANE)) continue;
       if (dot(a.normal, b.normal) > PARALLEL && overlap(a, b)) return b.points[0];
     }
   }

@@ -27,3 +27,11 @@ export const middle = ({ low, high }: Bounds): Vec3 => [
   (low[1] + high[1]) / 2,
   (low[2] + high[2]) / 2,
 ];
+
+/** Whether two boxes overlap, touch, or lie within a distance of each other along every axis, m. */
+export function boxesMeet(a: Bounds, b: Bounds, within: number): boolean {
+  for (let axis = 0; axis < 3; axis++) {
+    if (b.low[axis] > a.high[axis] + within || b.high[axis] < a.low[axis] - within) return false;
+  }
+  return true;
+}

@@ -9,22 +9,29 @@ const under = (x: number, y: number) => {
   return course.pieces.find(({ id }) => id === hit?.id);
 };
 
-const paint = (x: number, y: number) => {
-  const piece = under(x, y);
-  if (!piece) return;
-  const { paint: with_, wholeGround } = useLay.getState();
-  useCourse.getState().edit((course) => {
-    const ground = wholeGround ? groundOf({ pieces: choosable(course) }, piece.id) : null;
-    return paintPieces(course, ground?.size ? ground : new Set([piece.id]), with_);
-  }, 'brush');
-};
-
 /** Paints what a finger goes over; while picking, takes the paint of what it touches instead. */
 export function paintTool(): Tool {
+  /** What the stroke has painted: a whole ground is not sought anew wherever it is gone over. */
+  let painted: ReadonlySet<string> = new Set();
+  const paint = (x: number, y: number) => {
+    const piece = under(x, y);
+    if (!piece || painted.has(piece.id)) return;
+    const { paint: with_, wholeGround } = useLay.getState();
+    useCourse.getState().edit((course) => {
+      const ground = wholeGround ? groundOf({ pieces: choosable(course) }, piece.id) : null;
+      const all = ground?.size ? ground : new Set([piece.id]);
+      painted = new Set([...painted, ...all]);
+      return paintPieces(course, all, with_);
+    }, 'brush');
+  };
+  const end = () => {
+    painted = new Set();
+    endMerge();
+  };
   return {
     begin: (x, y) => under(x, y) !== undefined,
     drag: paint,
-    drop: endMerge,
+    drop: end,
     tap: (x, y) => {
       const { picking, set } = useLay.getState();
       const piece = under(x, y);
@@ -32,7 +39,7 @@ export function paintTool(): Tool {
       if (picking) set({ paint: paintOf(piece), picking: false });
       else {
         paint(x, y);
-        endMerge();
+        end();
       }
     },
   };
