@@ -20,7 +20,9 @@ export async function begin(open: (path: string, device: 'phone') => Promise<Pag
 export async function tune(page: Page, piece: string, heading: string) {
   await page.getByTestId('phase-tune').tap();
   await page.getByLabel(piece, { exact: true }).first().tap();
-  await page.getByRole('tab', { name: heading, exact: true }).tap();
+  // The course has a heading of the same name, and stands there until the piece is shown.
+  const headings = page.getByRole('tablist', { name: 'Of the piece' });
+  await headings.getByRole('tab', { name: heading, exact: true }).tap();
 }
 
 export async function run(page: Page) {

@@ -37,6 +37,7 @@ const PieceTuning = memo(function PieceTuning({ chosen }: { chosen: readonly Pie
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <View
           accessibilityRole="tablist"
+          accessibilityLabel="Of the piece"
           style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
         >
           {TUNE_TABS.map((value) => (

@@ -18,7 +18,11 @@ export function CourseTuning() {
   const [tab, setTab] = useState<CourseTab>('pieces');
   return (
     <View style={{ gap: SPACE.m }}>
-      <View accessibilityRole="tablist" style={{ flexDirection: 'row', gap: SPACE.xs }}>
+      <View
+        accessibilityRole="tablist"
+        accessibilityLabel="Of the course"
+        style={{ flexDirection: 'row', gap: SPACE.xs }}
+      >
         {(Object.keys(COURSE_TABS) as CourseTab[]).map((value) => (
           <Chip
             key={value}
