@@ -2,10 +2,18 @@ import type { Course, Piece } from '../course';
 import { isWithin, middle, type Vec2 } from '../geometry';
 import { contactRoles, familyOf, pieceBounds, type FamilyGroup } from '../pieces';
 import { isHidden, isLocked } from './group';
+import { pickPiece } from './pick';
+import type { Ray } from './snap';
 
 /** The pieces that can be chosen at all: neither hidden nor locked. */
-export const choosable = (course: Course): Piece[] =>
-  course.pieces.filter((piece) => !isHidden(course, piece) && !isLocked(course, piece));
+export const choosable = (course: Course): Piece[] => course.pieces.filter(isChoosableIn(course));
+
+const isChoosableIn = (course: Course) => (piece: Piece) =>
+  !isHidden(course, piece) && !isLocked(course, piece);
+
+/** The piece a ray meets first of those that can be chosen. */
+export const pickChoosable = (course: Course, ray: Ray) =>
+  pickPiece(course, ray, isChoosableIn(course));
 
 const ids = (pieces: readonly Piece[]): string[] => pieces.map(({ id }) => id);
 

@@ -16,6 +16,7 @@ export * from './copies';
 export * from './symmetry';
 export * from './group';
 export * from './choose';
+export * from './chosen';
 export * from './swap';
 export * from './wall';
 export * from './area';

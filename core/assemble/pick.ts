@@ -7,18 +7,61 @@ import type { Ray } from './snap';
 /** How far out of its box a thin piece can still be picked, m. */
 const KIND = 0.05;
 
+/** What a ray meets first: the piece's id, and the distance along the ray in units of its direction. */
+interface Met {
+  readonly id: string;
+  readonly t: number;
+}
+
 /**
  * The piece a ray meets first, by what is drawn of it at rest.
- * @returns its id and the distance along the ray in units of its direction, or null
+ * @param may which pieces may be met; the ray goes on through others
  */
 export function pickPiece(
-  course: Pick<Course, 'pieces'>,
+  { pieces }: Pick<Course, 'pieces'>,
   ray: Ray,
-): { id: string; t: number } | null {
-  let best: { id: string; t: number } | null = null;
+  may: (piece: Piece) => boolean = () => true,
+): Met | null {
+  const boxes = boxesOf(pieces);
+  const near: Piece[] = [];
+  for (let i = 0; i < pieces.length; i++) {
+    if (meetsBox(ray, boxes, boxes, 6 * i, 6 * i + 3) !== null && may(pieces[i]))
+      near.push(pieces[i]);
+  }
+  return firstMet(near, ray);
+}
+
+/**
+ * Has at hand what picking in a course needs, so that the first touch after an edit, or after a large course
+ * is opened, need not wait for it.
+ */
+export const prepareToPick = ({ pieces }: Pick<Course, 'pieces'>): void => void boxesOf(pieces);
+
+let known: { pieces: readonly Piece[]; boxes: Float64Array } = {
+  pieces: [],
+  boxes: new Float64Array(),
+};
+
+/** The lowest and highest place of each piece, six numbers each; made anew only for what an edit changed. */
+function boxesOf(pieces: readonly Piece[]): Float64Array {
+  if (known.pieces === pieces) return known.boxes;
+  const before = known.pieces.length === pieces.length ? known : null;
+  const boxes = before?.boxes ?? new Float64Array(6 * pieces.length);
+  for (let i = 0; i < pieces.length; i++) {
+    if (before?.pieces[i] === pieces[i]) continue;
+    const { low, high } = pieceBounds(pieces[i]);
+    boxes.set(low, 6 * i);
+    boxes.set(high, 6 * i + 3);
+  }
+  known = { pieces, boxes };
+  return boxes;
+}
+
+function firstMet(pieces: readonly Piece[], ray: Ray): Met | null {
+  let best: Met | null = null;
   // What is only felt is chosen where there is nothing to be seen.
-  let felt: { id: string; t: number } | null = null;
-  for (const piece of course.pieces) {
+  let felt: Met | null = null;
+  for (const piece of pieces) {
     const { low, high } = pieceBounds(piece);
     const near = meetsBox(ray, low, high);
     if (near === null || (best && near > best.t)) continue;
@@ -51,20 +94,23 @@ export function groundBelow(
       touches(course, piece) && localGeometry(piece).shapes.some(({ role }) => role === 'solid'),
   );
   const from: Vec3 = [x, y + HEADROOM, z];
-  const under = pickPiece({ pieces: solid }, { from, along: [0, -1, 0] });
+  const under = firstMet(solid, { from, along: [0, -1, 0] });
   return under ? from[1] - under.t : null;
 }
 
+/** How far along a ray it comes into a box, whose corners begin at places of two lists. */
 function meetsBox(
   { from, along }: Ray,
-  low: readonly number[],
-  high: readonly number[],
+  lows: ArrayLike<number>,
+  highs: ArrayLike<number>,
+  low = 0,
+  high = 0,
 ): number | null {
   let enter = 0;
   let leave = Infinity;
   for (let axis = 0; axis < 3; axis++) {
-    const a = (low[axis] - KIND - from[axis]) / along[axis];
-    const b = (high[axis] + KIND - from[axis]) / along[axis];
+    const a = (lows[low + axis] - KIND - from[axis]) / along[axis];
+    const b = (highs[high + axis] + KIND - from[axis]) / along[axis];
     enter = Math.max(enter, Math.min(a, b));
     leave = Math.min(leave, Math.max(a, b));
   }

@@ -1,6 +1,7 @@
 import { create } from 'mutative';
 import { BOUNDS, type Course, type Piece } from '../course';
 import type { Vec3 } from '../geometry';
+import { chosenPlaces } from './chosen';
 
 const clampToBounds = (v: number): number => Math.min(BOUNDS, Math.max(-BOUNDS, v));
 
@@ -16,14 +17,13 @@ export function changePieces(
   choice: ReadonlySet<string>,
   change: (piece: Piece) => void,
 ): Course {
-  if (choice.size === 0) return course;
+  const pieces = [...course.pieces];
   let changed = false;
-  const pieces = course.pieces.map((piece) => {
-    if (!choice.has(piece.id)) return piece;
-    const next = create(piece, change);
-    changed ||= next !== piece;
-    return next;
-  });
+  for (const i of chosenPlaces(course, choice)) {
+    const next = create(pieces[i], change);
+    changed ||= next !== pieces[i];
+    pieces[i] = next;
+  }
   return changed ? { ...course, pieces } : course;
 }
 

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { View } from 'react-native';
-import type { PieceInHand } from '@/core/assemble';
+import { chosenOf, prepareToPick, type PieceInHand } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
 import {
@@ -18,7 +18,8 @@ import {
   type Moment,
   type Tool,
 } from '../scene';
-import { useCourse, useTold, useToldOf } from '../state/courseStore';
+import { useCourse } from '../state/courseStore';
+import { useTold, useToldOf } from '../state/told';
 import { useSame } from '../state/useSame';
 import { Laid } from './Laid';
 import { planeOf, useLay, type LayTool } from './layStore';
@@ -52,6 +53,8 @@ export function CourseScene({ work }: { work: Work }) {
   const host = useRef<View>(null);
   const tool = useLay((s) => s.tool);
   const pivoting = useLay((s) => s.pivot !== null);
+  const told = useTold();
+  useEffect(() => prepareToPick(told), [told]);
   const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
   useGestures(
     host,
@@ -112,11 +115,7 @@ function Shapes({ moment }: { moment: RefObject<Moment> }) {
 
 /** The chosen pieces' outlines, wherever the hand has taken them. */
 function ChosenNow() {
-  const pieces = useCourse((s) => s.course.pieces);
-  const choice = useCourse((s) => s.choice);
-  const chosen = useSame(
-    useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]),
-  );
+  const chosen = useSame(useCourse((s) => chosenOf(s.course, s.choice)));
   return chosen.length > 0 ? <Chosen pieces={chosen} /> : null;
 }
 

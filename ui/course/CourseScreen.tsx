@@ -1,11 +1,13 @@
 import { router, useIsFocused } from 'expo-router';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
 import { addStart } from '@/core/check';
 import { Button, Fault, Loading, PHASES, Sheet, Stones, tell, Words, type Phase } from '../parts';
 import { useView } from '../scene';
-import { useCourse, useTold } from '../state/courseStore';
+import { useCourse } from '../state/courseStore';
+import { useShown } from '../state/shown';
+import { useTold } from '../state/told';
 import { useLastRun } from '../state/lastRun';
 import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
@@ -261,8 +263,7 @@ const Unrolled = memo(function Unrolled() {
 /** The tray's card: the piece in hand, else the chosen one, else a way to run from here. */
 function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: () => void }) {
   const inHand = useCourse((s) => s.inHand !== null);
-  // The card may come when the scene has shown what is chosen.
-  const chosen = useDeferredValue(useCourse((s) => s.choice.size > 0));
+  const chosen = useShown((s) => s.choice.size > 0);
   const tool = useLay((s) => s.tool);
   const { width } = useWindowDimensions();
   const pivoting = useLay((s) => s.pivot !== null);
@@ -310,7 +311,7 @@ function Panel({ children }: { children: React.ReactNode }) {
 /** On a wide screen the chosen piece's card stands at the right in Lay and Tune. */
 function ChosenSide() {
   const colours = useColours();
-  const chosen = useDeferredValue(useCourse((s) => s.choice.size > 0));
+  const chosen = useShown((s) => s.choice.size > 0);
   return (
     <View
       style={{

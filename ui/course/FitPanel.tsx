@@ -4,7 +4,8 @@ import { layPieces, type Fit, type FitWish } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Card, Choices, metres, Stepper, Words } from '../parts';
 import { useView } from '../scene';
-import { useCourse, useEditing } from '../state/courseStore';
+import { useCourse } from '../state/courseStore';
+import { useEditing } from '../state/shown';
 import { SPACE, useColours } from '../theme';
 import { beginFit, type Work } from '@/workers/fit';
 

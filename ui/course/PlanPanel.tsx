@@ -5,7 +5,8 @@ import { setKind } from '@/core/assemble';
 import { expectationOf, intendedWay } from '@/core/route';
 import { DEFAULT_HOLD, DEFAULT_LAPS, tideLine } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '../parts';
-import { useCourse, useEditing } from '../state/courseStore';
+import { useEditing } from '../state/shown';
+import { useTold } from '../state/told';
 import { SPACE } from '../theme';
 import { useLay } from './layStore';
 import { reshape } from './reshape';
@@ -136,7 +137,7 @@ const WAYS = { track: 'along the track', sketch: 'along the sketch', marks: 'fro
 
 /** Length, climb and time the runner would need, as the course is now. */
 function Expected() {
-  const course = useCourse((s) => s.course);
+  const course = useTold();
   const { way, closed, from } = intendedWay(course);
   const { length, climb, time } = expectationOf(course, way, closed);
   return (

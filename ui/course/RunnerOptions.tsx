@@ -9,7 +9,7 @@ import {
   SECONDS_TO_TOP_SPEED,
 } from '@/core/run';
 import { Chip, Choices, NumberField, Words } from '../parts';
-import { useEditing } from '../state/courseStore';
+import { useEditing } from '../state/shown';
 import { SPACE } from '../theme';
 import { reshape } from './reshape';
 

@@ -2,7 +2,7 @@ import { useEffect, useMemo, type RefObject } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
 import { DryRun, Playing } from '@/core/run';
 import { restingMoment, type Moment } from '../scene';
-import { useTold } from '../state/courseStore';
+import { useTold } from '../state/told';
 import { dryRunOf } from './tune/dry';
 import { scrubSeconds } from './tune/scrub';
 import { useTune } from './tune/tuneStore';

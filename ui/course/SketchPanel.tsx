@@ -14,7 +14,7 @@ import {
 import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, Field, metres, NumberField, Stepper, tell, Words } from '../parts';
 import { useView } from '../scene';
-import { useEditing } from '../state/courseStore';
+import { useEditing } from '../state/shown';
 import { SPACE } from '../theme';
 import { FitPanel } from './FitPanel';
 import { planeNow } from './landing';

@@ -1,8 +1,10 @@
-import { memo, useMemo } from 'react';
+import { memo } from 'react';
 import { useWindowDimensions, View } from 'react-native';
+import { chosenOf } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { Chip, IconButton } from '../parts';
-import { useCourse, useEditing } from '../state/courseStore';
+import { useCourse } from '../state/courseStore';
+import { useEditing } from '../state/shown';
 import { useSame } from '../state/useSame';
 import { SPACE, WIDE } from '../theme';
 import { ContactSection } from './tune/ContactSection';
@@ -22,9 +24,7 @@ const TAB_WORDS: Record<TuneTab, string> = {
 /** The chosen piece in all that can be set of it, or what there is to tune in the course. */
 export function TunePanel() {
   const { course, choice } = useEditing();
-  const chosen = useSame(
-    useMemo(() => course.pieces.filter(({ id }) => choice.has(id)), [course, choice]),
-  );
+  const chosen = useSame(chosenOf(course, choice));
   return chosen.length > 0 ? <PieceTuning chosen={chosen} /> : <CourseTuning />;
 }
 

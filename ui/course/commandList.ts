@@ -1,4 +1,5 @@
 import {
+  chosenOf,
   chooseAlike,
   chooseAll,
   chooseOthers,
@@ -65,7 +66,7 @@ export const viewCommands = {
 
 const mirrorChoice = (axis: 'x' | 'z') => () => {
   const { course: now, choice, edit, choose } = course();
-  const chosen = now.pieces.filter(({ id }) => choice.has(id));
+  const chosen = chosenOf(now, choice);
   if (chosen.length === 0) return;
   const [mx, , mz] = middle(unionBounds(now.pieces.map(pieceBounds)));
   const [x, z] = now.symmetry?.at ?? [mx, mz];

@@ -1,4 +1,5 @@
 import {
+  chosenOf,
   dropPieces,
   duplicatePieces,
   flipPieces,
@@ -64,7 +65,7 @@ export const buildCommands = {
       });
       return;
     }
-    const chosen = course.pieces.filter(({ id }) => choice.has(id));
+    const chosen = chosenOf(course, choice);
     if (chosen.length === 0) return;
     const pivot =
       chosen.length === 1 ? (chosen[0].at as Vec3) : middle(unionBounds(chosen.map(pieceBounds)));
@@ -114,9 +115,7 @@ export const buildCommands = {
   duplicate: () => {
     const { course, choice, edit, choose } = useCourse.getState();
     if (choice.size === 0) return;
-    const bounds = unionBounds(
-      course.pieces.filter(({ id }) => choice.has(id)).map((piece) => pieceBounds(piece)),
-    );
+    const bounds = unionBounds(chosenOf(course, choice).map((piece) => pieceBounds(piece)));
     const step = stepOf(0);
     const by: Vec3 = [Math.ceil((bounds.high[0] - bounds.low[0]) / step - 1e-6) * step, 0, 0];
     const { course: next, copies } = duplicatePieces(course, choice, by);
@@ -125,7 +124,7 @@ export const buildCommands = {
   },
   remove: () => {
     const { course, choice, edit } = useCourse.getState();
-    const gone = course.pieces.filter(({ id }) => choice.has(id));
+    const gone = chosenOf(course, choice);
     if (gone.length === 0) return;
     edit((before) => removePieces(before, choice));
     const after = useCourse.getState().course;

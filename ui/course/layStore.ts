@@ -53,6 +53,8 @@ interface LayState {
   readonly ownAxes: boolean;
   readonly bothSides: boolean;
   /** What a drag has come to, in words, and where it is said. */
+  /** The handle a drag has hold of. */
+  readonly held: { readonly axis: 0 | 1 | 2; readonly side: 1 | -1 } | null;
   readonly measure: { readonly at: Vec3; readonly words: string } | null;
   /** Places drawn so far by a tool that draws. */
   readonly stroke: readonly Vec3[];
@@ -116,6 +118,7 @@ export const useLay = create<LayState>()((set) => ({
   handles: 'move',
   ownAxes: false,
   bothSides: false,
+  held: null,
   measure: null,
   stroke: [],
   lasso: [],

@@ -1,10 +1,11 @@
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { PieceInHand, WorkPlane } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { applyPose, poseAt, type Motion } from '@/core/motion';
 import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
 import { bakeParts, joinBaked } from './bake';
+import { newCarrier } from './carried';
 import { facetGeometry, lineGeometry } from './geometry';
 import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
 
@@ -56,20 +57,22 @@ export function Ghosts({ pieces }: { pieces: readonly Piece[] }) {
 
 /** Outlines about the chosen pieces, and the way of those that move. */
 export function Chosen({ pieces }: { pieces: readonly Piece[] }) {
+  const [carrier] = useState(newCarrier);
+  const { pieces: first, by } = useMemo(() => carrier(pieces), [carrier, pieces]);
   const [boxes, ways] = useMemo(() => {
     const edges: number[] = [];
     const paths: number[] = [];
-    for (const piece of pieces) {
+    for (const piece of first) {
       const { low, high } = pieceBounds(piece);
       boxEdges(low, high, 0.06, edges);
       const motion = worldMotion(piece);
       if (motion) motionPath(piece, motion, paths);
     }
     return [lineGeometry(new Float32Array(edges)), lineGeometry(new Float32Array(paths))];
-  }, [pieces]);
+  }, [first]);
   useDisposal(boxes, ways);
   return (
-    <group renderOrder={3}>
+    <group renderOrder={3} position={by}>
       <lineSegments geometry={boxes} material={CHOSEN} />
       <lineSegments geometry={ways} material={MOVER_PATH} />
     </group>

@@ -6,6 +6,9 @@ import { CameraRig } from './CameraRig';
 import { measuredDrawing } from './measure';
 import { FIELD } from './view';
 
+/** What is in the scene hears of no pointer: where one points is worked out by who wants to know. */
+const UNHEARD = () => ({ enabled: false, priority: 0 });
+
 interface CanvasProps {
   /** Whether every frame is drawn, or only those in which something changed. */
   readonly running: boolean;
@@ -28,6 +31,7 @@ export function Canvas({ running, children }: PropsWithChildren<CanvasProps>) {
     <FiberCanvas
       // Smooth edges are asked for when the drawing begins; another setting begins it anew.
       key={drawing}
+      events={UNHEARD}
       flat
       linear
       frameloop={running ? 'always' : 'demand'}

@@ -17,6 +17,7 @@ export function newParter(): (pieces: readonly Piece[], dragging: boolean) => Ap
   let byId: ReadonlyMap<string, Piece> | null = null;
   let out = new Set<string>();
   let rest: readonly Piece[] = NONE;
+  let places: number[] = [];
   return (pieces, dragging) => {
     if (!dragging || base === null) {
       base = dragging ? pieces : null;
@@ -34,11 +35,13 @@ export function newParter(): (pieces: readonly Piece[], dragging: boolean) => Ap
       else if ((byId ??= byIdOf(base)).get(piece.id) !== piece) out.add(piece.id);
     }
     if (out.size !== before || !aligned) {
+      places = [];
+      for (let i = 0; i < pieces.length; i++) if (out.has(pieces[i].id)) places.push(i);
       const here = aligned ? null : byIdOf(pieces);
       const stays = base.filter(({ id }) => !out.has(id) && (here === null || here.has(id)));
       if (stays.length !== rest.length || stays.some((piece, i) => piece !== rest[i])) rest = stays;
     }
-    return { rest, apart: out.size === 0 ? NONE : pieces.filter(({ id }) => out.has(id)) };
+    return { rest, apart: out.size === 0 ? NONE : places.map((i) => pieces[i]) };
   };
 }
 

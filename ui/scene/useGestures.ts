@@ -17,6 +17,13 @@ export interface Tool {
 /** Movement under which a touch is a tap, pixels. */
 const TAP = 9;
 
+/** What is heard here alone: the interface about the scene would seek in vain who it is for, at every move. */
+const KEPT = [
+  ...['pointerdown', 'pointermove', 'pointerup', 'pointercancel', 'pointerover', 'pointerout'],
+  ...['gotpointercapture', 'lostpointercapture'],
+  ...['mousedown', 'mousemove', 'mouseup', 'touchstart', 'touchmove', 'touchend', 'touchcancel'],
+];
+
 interface Finger {
   x: number;
   y: number;
@@ -49,11 +56,17 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       useHand.setState({ dragging: false });
       latest.current.drop?.();
     };
+    const isOver = ({ target }: Event) =>
+      target instanceof Element && target.closest('[data-over-scene]') !== null;
+    const keep = (event: Event) => {
+      if (!isOver(event)) event.stopPropagation();
+    };
     const down = (event: PointerEvent) => {
-      if (event.target instanceof Element && event.target.closest('[data-over-scene]')) return;
+      if (isOver(event)) return;
       // What was being typed is taken before something else is chosen.
       (document.activeElement as HTMLElement | null)?.blur();
-      element.setPointerCapture(event.pointerId);
+      // By what is under it already: otherwise it would leave that, and come into this.
+      (event.target as Element).setPointerCapture(event.pointerId);
       const at = place(event);
       fingers.set(event.pointerId, at);
       if (fingers.size === 1) {
@@ -119,6 +132,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     };
     const menu = (event: Event) => event.preventDefault();
 
+    for (const kind of KEPT) element.addEventListener(kind, keep);
     element.addEventListener('pointerdown', down);
     element.addEventListener('pointermove', move);
     element.addEventListener('pointerup', up);
@@ -126,6 +140,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     element.addEventListener('wheel', wheel, { passive: false });
     element.addEventListener('contextmenu', menu);
     return () => {
+      for (const kind of KEPT) element.removeEventListener(kind, keep);
       element.removeEventListener('pointerdown', down);
       element.removeEventListener('pointermove', move);
       element.removeEventListener('pointerup', up);

@@ -1,10 +1,7 @@
-import { useDeferredValue } from 'react';
 import { create } from 'zustand';
-import { useShallow } from 'zustand/react/shallow';
-import { keepSymmetry, type PieceInHand } from '@/core/assemble';
+import { chosenOf, keepSymmetry, type PieceInHand } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import { registerModels } from '@/core/pieces';
-import { useHand } from './hand';
 
 /** Whether what is on the screen is on the server. */
 export type SaveState =
@@ -120,7 +117,7 @@ function step(
 
 function stillThere(course: Course, choice: ReadonlySet<string>): ReadonlySet<string> {
   if (choice.size === 0) return choice;
-  const left = course.pieces.filter(({ id }) => choice.has(id));
+  const left = chosenOf(course, choice);
   // The same choice is the same set: who follows it has nothing new to show.
   return left.length === choice.size ? choice : new Set(left.map(({ id }) => id));
 }
@@ -129,62 +126,3 @@ function stillThere(course: Course, choice: ReadonlySet<string>): ReadonlySet<st
 export const endMerge = (): void => {
   merging = undefined;
 };
-
-/** Time after an edit until what only tells of the course is told of it, and within a drag, ms. */
-const PAUSE = 60;
-const PAUSE_IN_DRAG = 300;
-let pausing: ReturnType<typeof setTimeout> | undefined;
-
-const useToldCourse = create<{ course: Course }>()(() => ({ course: useCourse.getState().course }));
-useCourse.subscribe((now, before) => {
-  if (now.course === before.course) return;
-  clearTimeout(pausing);
-  const tell = () => useToldCourse.setState({ course: useCourse.getState().course });
-  if (now.id !== before.id) tell();
-  else pausing = setTimeout(tell, useHand.getState().dragging ? PAUSE_IN_DRAG : PAUSE);
-});
-
-/**
- * The open course for what only tells of it: its way, findings, tide, where the piece in hand would land.
- * It follows once the hand pauses, so that a drag through thousands of pieces has none of that to wait for.
- */
-export const useTold = (): Course => useDeferredValue(useToldCourse((s) => s.course));
-
-/** Something small made of that course, or a list: who asks hears of it only when it is another. */
-export const useToldOf = <T>(make: (course: Course) => T): T =>
-  useToldCourse(useShallow((s) => make(s.course)));
-
-/**
- * What the panels edit with. Unlike the whole store it says nothing of saving and undoing, so that panels are
- * not drawn anew when only these change. Another choice they hear of when the scene has shown it; and while
- * something is dragged they are told of the course as it was when the hand last paused.
- */
-export function useEditing() {
-  const dragging = useHand((s) => s.dragging);
-  const told = useTold();
-  const now = useCourse((s) => s.choice);
-  const later = useDeferredValue(now);
-  return useCourse(
-    useShallow(({ course, inHand, edit, choose }) => {
-      const choice = later === now || hasAll(course, later) ? later : now;
-      return {
-        course: dragging && hasAll(told, choice) ? told : course,
-        choice,
-        inHand,
-        edit,
-        choose,
-      };
-    }),
-  );
-}
-
-const idsOf = new WeakMap<Course, ReadonlySet<string>>();
-
-function hasAll(course: Course, choice: ReadonlySet<string>): boolean {
-  let ids = idsOf.get(course);
-  if (!ids) {
-    ids = new Set(course.pieces.map(({ id }) => id));
-    idsOf.set(course, ids);
-  }
-  return [...choice].every((id) => ids.has(id));
-}

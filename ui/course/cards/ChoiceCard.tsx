@@ -1,9 +1,10 @@
 import { memo, type ComponentProps } from 'react';
+import { chosenOf } from '@/core/assemble';
 import { ScrollView, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Card, IconButton, PiecePicture, shortNumber, Words, type IconName } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse, useEditing } from '../../state/courseStore';
+import { useEditing, useShown } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
@@ -13,7 +14,7 @@ import { useOpen } from '../openStore';
 /** The chosen pieces while laying: what they are, a way to their figures, and what is done to them. */
 export function ChoiceCard({ onTune }: { onTune: () => void }) {
   const { course, choice } = useEditing();
-  const piece = course.pieces.find(({ id }) => choice.has(id));
+  const [piece] = chosenOf(course, choice);
   if (!piece) return null;
   const many = choice.size > 1;
   return (
@@ -66,9 +67,7 @@ export const ChoiceActions = memo(function ChoiceActions() {
     'dragCopies',
     'set',
   );
-  const grouped = useCourse((s) =>
-    s.course.pieces.some(({ id, group }) => group && s.choice.has(id)),
-  );
+  const grouped = useShown((s) => chosenOf(s.course, s.choice).some(({ group }) => group));
   const { move, turn, duplicate, remove } = buildCommands;
   const { open } = useOpen.getState();
   return (

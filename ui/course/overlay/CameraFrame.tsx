@@ -1,8 +1,8 @@
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { cameraOf, intendedWay, lookAt } from '@/core/route';
 import { axes, eyePlace, FIELD, pixelOf, useView } from '../../scene';
+import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { DAY } from '../../theme';
 
@@ -11,7 +11,8 @@ const TAN = Math.tan((FIELD * Math.PI) / 360);
 const PHONE = 0.52;
 
 /** What the course's camera would show at a part of the way: its frame, as it stands in the scene. */
-export function CameraFrame({ course, at }: { course: Course; at: number }) {
+export function CameraFrame({ at }: { at: number }) {
+  const course = useCourse((s) => s.course);
   const view = useView();
   const run = useLastRun((s) => s.way);
   const way: readonly Vec3[] = run ?? intendedWay(course).way;

@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { imageCount, postsOf } from '@/core/assemble';
-import type { Course, Sketch, Symmetry } from '@/core/course';
+import { chosenOf, imageCount, postsOf } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../scene';
-import { useCourse, useTold } from '../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
+import { useMarked, useShown } from '../../state/shown';
+import { useTold } from '../../state/told';
 import { DAY } from '../../theme';
 import { useLay, useLayOf } from '../layStore';
 import { useTune } from '../tune/tuneStore';
@@ -25,14 +26,14 @@ type See = (p: Vec3) => Pixel | null;
 /** Marks over the scene that belong to building: handles, snaps, lines being drawn, notes. */
 export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
   const view = useView();
-  const course = useCourse((s) => s.course);
   const see: See = (p) => pixelOf(view, p);
+  // What follows the course follows it by itself: a drag changes one mark, not all of them.
   return (
     <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
       <Svg width={view.width} height={view.height}>
-        {course.sketch && <SketchLine sketch={course.sketch} see={see} />}
-        {!sketchOnly && course.symmetry && <Axis symmetry={course.symmetry} see={see} />}
-        {!sketchOnly && <Handles course={course} />}
+        <SketchLine see={see} />
+        {!sketchOnly && <Axis see={see} />}
+        {!sketchOnly && <Handles />}
         {!sketchOnly && <Pivot see={see} />}
         {!sketchOnly && <SnapMark see={see} />}
         <Drawn see={see} />
@@ -78,9 +79,7 @@ function Label({ at: [x, y], words, tint = INK }: { at: Pixel; words: string; ti
 /** The middle of a ring of copies, with where each would stand. */
 function Pivot({ see }: { see: See }) {
   const { pivot, level } = useLayOf('pivot', 'level');
-  const course = useCourse((s) => s.course);
-  const choice = useCourse((s) => s.choice);
-  const first = course.pieces.find(({ id }) => choice.has(id));
+  const [first] = useCourse((s) => chosenOf(s.course, s.choice));
   if (!pivot || !first) return null;
   const { px, pz, count, sweep } = pivot;
   const middle = see([px, level, pz]);
@@ -124,14 +123,23 @@ function Pivot({ see }: { see: See }) {
 
 const AXIS_NAMES = ['x', 'y', 'z'];
 
-function Handles({ course }: { course: Course }) {
-  const view = useView();
-  const choice = useCourse((s) => s.choice);
+/** The handles; within a drag only the one that is held, as then what is dragged is looked at. */
+function Handles() {
   const inHand = useCourse((s) => s.inHand);
-  const { handles: mode, ownAxes, tool } = useLayOf('handles', 'ownAxes', 'tool');
+  const { tool, held } = useLayOf('tool', 'held');
+  const carrying = useShown((s) => s.carrying);
   const drawing = useTune((s) => s.drawingPath);
-  if (inHand || drawing || tool !== 'pieces' || choice.size === 0) return null;
-  const all = handlesOf(course, choice, mode, ownAxes, view);
+  if (inHand || drawing || tool !== 'pieces' || (carrying && !held)) return null;
+  return <Knobs only={carrying ? held : null} />;
+}
+
+function Knobs({ only }: { only: Pick<Handle, 'axis' | 'side'> | null }) {
+  const view = useView();
+  const chosen = useMarked((s) => chosenOf(s.course, s.choice));
+  const { handles: mode, ownAxes } = useLayOf('handles', 'ownAxes');
+  const all = handlesOf(chosen, mode, ownAxes, view).filter(
+    ({ axis, side }) => !only || (axis === only.axis && side === only.side),
+  );
   return (
     <>
       {all.map((handle) => {
@@ -235,38 +243,17 @@ function Drawn({ see }: { see: See }) {
   const {
     stroke,
     lasso,
-    measure,
     fault,
     tool,
     sketching,
-    corner,
-    post,
     brush,
     strewing: ways,
     cornering,
-  } = useLayOf(
-    'stroke',
-    'lasso',
-    'measure',
-    'fault',
-    'tool',
-    'sketching',
-    'corner',
-    'post',
-    'brush',
-    'strewing',
-    'cornering',
-  );
-  // Corners and posts stand where the course has them.
-  useCourse((s) => s.course);
-  useCourse((s) => s.choice);
+  } = useLayOf('stroke', 'lasso', 'fault', 'tool', 'sketching', 'brush', 'strewing', 'cornering');
   const pixels = stroke.map(see);
   const fault2 = fault && see(fault.at);
-  const at = measure && see(measure.at);
   const strewing = tool === 'scatter' && ways !== 'area' && !sketching;
   const closed = (tool === 'fill' || (tool === 'scatter' && ways === 'area')) && !sketching;
-  const platform = tool === 'outline' ? chosenPlatform() : null;
-  const wall = tool === 'wall' ? chosenWall() : null;
   return (
     <>
       {lasso.length > 1 && (
@@ -317,54 +304,8 @@ function Drawn({ see }: { see: See }) {
               />
             ),
         )}
-      {platform &&
-        rimPointsOf(platform).map(({ rim, index, edge, at: place }) => {
-          const p = see(place);
-          const on = !edge && corner?.rim === rim && corner.index === index;
-          return (
-            p &&
-            (edge ? (
-              <Circle
-                key={`e${rim} ${index}`}
-                cx={p[0]}
-                cy={p[1]}
-                r={5}
-                fill={PAPER}
-                stroke={MOSS}
-                strokeWidth={2}
-              />
-            ) : (
-              <Rect
-                key={`c${rim} ${index}`}
-                x={p[0] - 8}
-                y={p[1] - 8}
-                width={16}
-                height={16}
-                rx={3}
-                fill={on ? MOSS : PAPER}
-                stroke={MOSS}
-                strokeWidth={2.5}
-              />
-            ))
-          );
-        })}
-      {wall &&
-        postsOf(wall).map((place, i) => {
-          const p = see(place);
-          return (
-            p && (
-              <Circle
-                key={`p${i}`}
-                cx={p[0]}
-                cy={p[1]}
-                r={9}
-                fill={post === i ? MOSS : PAPER}
-                stroke={MOSS}
-                strokeWidth={2.5}
-              />
-            )
-          );
-        })}
+      {tool === 'outline' && <Corners see={see} />}
+      {tool === 'wall' && <Posts see={see} />}
       {cornering && (
         <>
           {cornering.own && see(cornering.own) && (
@@ -396,16 +337,92 @@ function Drawn({ see }: { see: See }) {
           <Label at={[fault2[0], fault2[1] - 28]} words={fault!.words} tint={RUST} />
         </G>
       )}
-      {at && <Label at={[at[0], at[1] - 44]} words={measure.words} />}
+      <Measure see={see} />
+    </>
+  );
+}
+
+/** What is said where something is dragged to. */
+function Measure({ see }: { see: See }) {
+  const measure = useLay((s) => s.measure);
+  const at = measure && see(measure.at);
+  return at && <Label at={[at[0], at[1] - 44]} words={measure.words} />;
+}
+
+/** The points of the chosen outline, where the course has them. */
+function Corners({ see }: { see: See }) {
+  const corner = useLay((s) => s.corner);
+  const platform = useCourse(chosenPlatform);
+  return (
+    <>
+      {platform &&
+        rimPointsOf(platform).map(({ rim, index, edge, at: place }) => {
+          const p = see(place);
+          const on = !edge && corner?.rim === rim && corner.index === index;
+          return (
+            p &&
+            (edge ? (
+              <Circle
+                key={`e${rim} ${index}`}
+                cx={p[0]}
+                cy={p[1]}
+                r={5}
+                fill={PAPER}
+                stroke={MOSS}
+                strokeWidth={2}
+              />
+            ) : (
+              <Rect
+                key={`c${rim} ${index}`}
+                x={p[0] - 8}
+                y={p[1] - 8}
+                width={16}
+                height={16}
+                rx={3}
+                fill={on ? MOSS : PAPER}
+                stroke={MOSS}
+                strokeWidth={2.5}
+              />
+            ))
+          );
+        })}
+    </>
+  );
+}
+
+/** The posts of the chosen wall. */
+function Posts({ see }: { see: See }) {
+  const post = useLay((s) => s.post);
+  const wall = useCourse(chosenWall);
+  return (
+    <>
+      {wall &&
+        postsOf(wall).map((place, i) => {
+          const p = see(place);
+          return (
+            p && (
+              <Circle
+                key={`p${i}`}
+                cx={p[0]}
+                cy={p[1]}
+                r={9}
+                fill={post === i ? MOSS : PAPER}
+                stroke={MOSS}
+                strokeWidth={2.5}
+              />
+            )
+          );
+        })}
     </>
   );
 }
 
 /** The sketched route with its notes, as strongly as the maker wants to see it. */
-function SketchLine({ sketch, see }: { sketch: Sketch; see: See }) {
+function SketchLine({ see }: { see: See }) {
+  const sketch = useCourse((s) => s.course.sketch);
   const { sketching, sketchPoint } = useLayOf('sketching', 'sketchPoint');
-  const shown = sketching ? 1 : (sketch.shown ?? 0.6);
-  if (shown <= 0) return null;
+  const shown = sketching ? 1 : (sketch?.shown ?? 0.6);
+  if (!sketch || shown <= 0) return null;
   const points = sketch.points.map((p) => see(p as Vec3));
   return (
     <G opacity={shown}>
@@ -449,10 +466,12 @@ function SketchLine({ sketch, see }: { sketch: Sketch; see: See }) {
 }
 
 /** The line or middle a course is symmetrical about. */
-function Axis({ symmetry, see }: { symmetry: Symmetry; see: See }) {
+function Axis({ see }: { see: See }) {
+  const symmetry = useCourse((s) => s.course.symmetry);
+  const level = useLay((s) => s.level);
+  if (!symmetry) return null;
   const { kind, at } = symmetry;
   const images = imageCount(symmetry);
-  const level = useLay((s) => s.level);
   const [x, z] = at;
   const far = 60;
   const ends: Vec3[][] =

@@ -1,14 +1,16 @@
-import { useMemo } from 'react';
+import { Fragment, useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { pathOf, pathPlaces } from '@/core/assemble';
+import { chosenOf, pathOf, pathPlaces } from '@/core/assemble';
 import type { Course, Link, PathMotion, Piece } from '@/core/course';
 import { add, convexHull, rotate, type Vec3 } from '@/core/geometry';
 import { applyPose, toWay, wayAt } from '@/core/motion';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { DEFAULT_GRAVITY, posesAlong, USUAL_RANGE } from '@/core/run';
 import { pixelOf, useView } from '../../scene';
-import { useCourse, useToldOf } from '../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
+import { useMarked } from '../../state/shown';
+import { useToldOf } from '../../state/told';
 import { DAY } from '../../theme';
 import { feltMark } from '../tools/tuneTools';
 import { useFirings } from '../tune/dry';
@@ -30,39 +32,38 @@ const feltPieces = ({ pieces }: Course) => pieces.filter((piece) => feltMark(pie
 /** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
 export function TuneOverlay() {
   const view = useView();
-  const course = useCourse((s) => s.course);
-  const choice = useCourse((s) => s.choice);
-  const {
-    tab,
-    picking,
-    drawingPath,
-    frameAt,
-    onion,
-    link: open,
-  } = useTuneOf('tab', 'picking', 'drawingPath', 'frameAt', 'onion', 'link');
+  const { picking, frameAt } = useTuneOf('picking', 'frameAt');
   const see: See = (p) => pixelOf(view, p);
-  const { pieces } = course;
-  const chosen = useMemo(() => pieces.filter(({ id }) => choice.has(id)), [pieces, choice]);
-  const felt = useToldOf(feltPieces);
-  // One that is being dragged is where the hand has it.
-  const regions = felt.map((piece) => chosen.find(({ id }) => id === piece.id) ?? piece);
+  // What follows the course follows it by itself: a drag has no more drawn anew than it moves.
   return (
     <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
       <Svg width={view.width} height={view.height}>
-        <RegionMarks pieces={regions} see={see} />
-        {chosen.map((piece) => (
-          <G key={piece.id}>
-            {onion && <Onion piece={piece} course={course} see={see} />}
-            <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />
-            <Ranges piece={piece} see={see} />
-            {piece.thrower && <Throw piece={piece} course={course} see={see} />}
-          </G>
-        ))}
-        {course.links && <Links course={course} choice={choice} open={open} see={see} />}
-        {frameAt !== null && <CameraFrame course={course} at={frameAt} />}
+        <RegionMarks see={see} />
+        <ChosenMarks see={see} />
+        <Links see={see} />
+        {frameAt !== null && <CameraFrame at={frameAt} />}
         {picking && <Banner words={picking.words} width={view.width} />}
       </Svg>
     </View>
+  );
+}
+
+const useChosen = () => useMarked((s) => chosenOf(s.course, s.choice));
+
+function ChosenMarks({ see }: { see: See }) {
+  const chosen = useChosen();
+  const { tab, drawingPath, onion } = useTuneOf('tab', 'drawingPath', 'onion');
+  return (
+    <>
+      {chosen.map((piece) => (
+        <Fragment key={piece.id}>
+          {onion && <Onion piece={piece} see={see} />}
+          <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />
+          <Ranges piece={piece} see={see} />
+          {piece.thrower && <Throw piece={piece} see={see} />}
+        </Fragment>
+      ))}
+    </>
   );
 }
 
@@ -95,7 +96,15 @@ function Banner({ words, width }: { words: string; width: number }) {
 }
 
 /** What is only felt, named at its middle. */
-function RegionMarks({ pieces, see }: { pieces: readonly Piece[]; see: See }) {
+function RegionMarks({ see }: { see: See }) {
+  const felt = useToldOf(feltPieces);
+  return felt.length > 0 && <FeltMarks felt={felt} see={see} />;
+}
+
+function FeltMarks({ felt, see }: { felt: readonly Piece[]; see: See }) {
+  const chosen = useChosen();
+  // One that is being dragged is where the hand has it.
+  const pieces = felt.map((piece) => chosen.find(({ id }) => id === piece.id) ?? piece);
   return (
     <>
       {pieces.map((piece) => {
@@ -193,7 +202,8 @@ function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs: boole
 }
 
 /** Outlines of a mover all along its longest motion, as far apart in time as each other. */
-function Onion({ piece, course, see }: { piece: Piece; course: Course; see: See }) {
+function Onion({ piece, see }: { piece: Piece; see: See }) {
+  const course = useCourse((s) => s.course);
   const { tempo } = course;
   const poses = useMemo(
     () => posesAlong({ ...course, tempo }, piece, ONION_SKINS)?.poses ?? [],
@@ -280,7 +290,8 @@ function Ranges({ piece, see }: { piece: Piece; see: See }) {
 }
 
 /** The way of the first copy a thrower sends out, with the copy where it leaves. */
-function Throw({ piece, course, see }: { piece: Piece; course: Course; see: See }) {
+function Throw({ piece, see }: { piece: Piece; see: See }) {
+  const g = useCourse((s) => s.course.gravity) ?? DEFAULT_GRAVITY;
   const { speed, rise = 0, size } = piece.thrower!;
   const { low, high } = pieceBounds(piece);
   const heading = ((piece.turn?.[1] ?? 0) * Math.PI) / 180;
@@ -290,7 +301,6 @@ function Throw({ piece, course, see }: { piece: Piece; course: Course; see: See 
     piece.at[1] + (high[1] - low[1]) * 0.75,
     piece.at[2] - Math.sin(heading) * ((high[2] - low[2]) / 2 + size / 2),
   ];
-  const g = course.gravity ?? DEFAULT_GRAVITY;
   const at = (t: number): Vec3 => [
     from[0] + Math.cos(heading) * Math.cos(up) * speed * t,
     from[1] + Math.sin(up) * speed * t - (g * t * t) / 2,
@@ -321,19 +331,16 @@ function Throw({ piece, course, see }: { piece: Piece; course: Course; see: See 
 }
 
 /** Links as thin curves from what gives the cue to what it is done to, with a dot at that end. */
-function Links({
-  course,
-  choice,
-  open,
-  see,
-}: {
-  course: Course;
-  choice: ReadonlySet<string>;
-  open: string | null;
-  see: See;
-}) {
+function Links({ see }: { see: See }) {
+  const links = useMarked((s) => s.course.links);
+  return links && <LinkCurves links={links} see={see} />;
+}
+
+function LinkCurves({ links, see }: { links: readonly Link[]; see: See }) {
   const { lit } = useFirings();
-  const { pieces: all, links = [] } = course;
+  const open = useTune((s) => s.link);
+  const choice = useMarked((s) => s.choice);
+  const all = useMarked((s) => s.course.pieces);
   const byId = useMemo(() => {
     const named = new Set(
       links.flatMap(({ cue, effects }) => [

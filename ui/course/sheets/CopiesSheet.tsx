@@ -1,12 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { mirrorCopies, ringCopies, rowCount, stepCopies, type Copied } from '@/core/assemble';
+import {
+  chosenOf,
+  mirrorCopies,
+  ringCopies,
+  rowCount,
+  stepCopies,
+  type Copied,
+} from '@/core/assemble';
 import type { Course } from '@/core/course';
 import { middle, sub, unionBounds, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Button, Choices, NumberField, Sheet, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { useLayOf } from '../layStore';
 
 type Way = 'steps' | 'row' | 'ring' | 'mirror';
@@ -31,7 +38,7 @@ interface Figures {
 const round = (v: number) => Math.round(v * 100) / 100;
 
 function begin(course: Course, choice: ReadonlySet<string>): Figures {
-  const chosen = course.pieces.filter(({ id }) => choice.has(id));
+  const chosen = chosenOf(course, choice);
   const bounds = unionBounds(chosen.map(pieceBounds));
   const size = sub(bounds.high, bounds.low);
   const [x, , z] = middle(bounds);

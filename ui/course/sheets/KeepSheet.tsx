@@ -1,16 +1,16 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { toKit, type Kit } from '@/core/assemble';
+import { chosenOf, toKit, type Kit } from '@/core/assemble';
 import { familyOf } from '@/core/pieces';
 import { Button, Field, KitPicture, Sheet, tell, Words } from '../../parts';
 import { api } from '../../state/api';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { useKitChange } from '../../state/queries';
 
 /** Keeps the choice in the kit under a name. */
 export function KeepSheet({ onClose }: { onClose: () => void }) {
   const { course, choice } = useEditing();
-  const first = course.pieces.find(({ id }) => choice.has(id));
+  const [first] = chosenOf(course, choice);
   const [name, setName] = useState(first?.name ?? (first ? familyOf(first.family).label : ''));
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));
   const made = useMemo(() => {

@@ -5,7 +5,7 @@ import { unionBounds } from '@/core/geometry';
 import { familyOf, pieceBounds, planOutlines, TONES } from '@/core/pieces';
 import { Card, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse } from '../../state/courseStore';
+import { useTold } from '../../state/told';
 import { SPACE, useColours } from '../../theme';
 
 const SIDE = 176;
@@ -15,7 +15,7 @@ const MANY = 600;
 /** A small plan of the whole course: where one looks, and a touch to look elsewhere. */
 export function PlanMap() {
   const colours = useColours();
-  const pieces = useCourse((s) => s.course.pieces);
+  const { pieces } = useTold();
   const target = useView((s) => s.target);
   const yaw = useView((s) => s.yaw);
   const host = useRef<View>(null);

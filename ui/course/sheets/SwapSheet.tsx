@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { swapPieces } from '@/core/assemble';
+import { chosenOf, swapPieces } from '@/core/assemble';
 import { FAMILIES, familyOf } from '@/core/pieces';
 import { Field, Sheet, Words } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { FamilyCard } from '../tray/FamilyCard';
 import { findFamilies } from '../tray/families';
@@ -12,7 +12,7 @@ import { findFamilies } from '../tray/families';
 export function SwapSheet({ onClose }: { onClose: () => void }) {
   const { course, choice, edit } = useEditing();
   const [words, setWords] = useState('');
-  const first = course.pieces.find(({ id }) => choice.has(id));
+  const [first] = chosenOf(course, choice);
   const group = first && familyOf(first.family).group;
   const families = (
     words.trim() ? findFamilies(words) : FAMILIES.filter((family) => family.group === group)

@@ -1,4 +1,4 @@
-import { choosable, chooseWithin, pickPiece, withGroups } from '@/core/assemble';
+import { chooseWithin, pickChoosable, withGroups } from '@/core/assemble';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLay } from '../layStore';
@@ -31,7 +31,7 @@ export function chooseTool(): Tool {
     tap: (x, y) => {
       const { course, choice, choose } = useCourse.getState();
       useLay.getState().set({ lasso: [] });
-      const under = pickPiece({ pieces: choosable(course) }, rayAt(useView.getState(), x, y));
+      const under = pickChoosable(course, rayAt(useView.getState(), x, y));
       if (!under) return;
       const ids = withGroups(course, [under.id]);
       choose(choice.has(under.id) ? [...choice].filter((id) => !ids.has(id)) : [...choice, ...ids]);

@@ -1,10 +1,9 @@
 import {
   carveArea,
-  choosable,
   fillArea,
   floodArea,
   onWorkPlane,
-  pickPiece,
+  pickChoosable,
   rectangle,
 } from '@/core/assemble';
 import type { Vec2, Vec3 } from '@/core/geometry';
@@ -74,7 +73,7 @@ export function fillTool(): Tool {
 /** Takes the floor under the middle of the view, or under a pixel, to go on with. */
 export function pickFloor(x: number, y: number): void {
   const { course } = useCourse.getState();
-  const under = pickPiece({ pieces: choosable(course) }, rayAt(useView.getState(), x, y));
+  const under = pickChoosable(course, rayAt(useView.getState(), x, y));
   const piece = course.pieces.find(({ id }) => id === under?.id);
   if (!piece || familyOf(piece.family).group !== 'floors' || piece.outline) {
     tell('There is no floor there to go on with.');

@@ -1,5 +1,5 @@
 import type { Ray } from '@/core/assemble';
-import type { Course, Piece } from '@/core/course';
+import type { Piece } from '@/core/course';
 import {
   add,
   cross,
@@ -45,13 +45,11 @@ const UNITS: readonly Vec3[] = [
 
 /** The handles for what is chosen, along the world's axes or the first piece's own. */
 export function handlesOf(
-  course: Course,
-  choice: ReadonlySet<string>,
+  chosen: readonly Piece[],
   mode: HandleMode,
   own: boolean,
   view: Sight,
 ): Handle[] {
-  const chosen = course.pieces.filter(({ id }) => choice.has(id));
   if (chosen.length === 0) return [];
   const bounds = unionBounds(chosen.map(pieceBounds));
   const centre = middle(bounds);

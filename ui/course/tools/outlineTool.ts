@@ -1,12 +1,12 @@
 import {
-  choosable,
+  chosenOf,
   cornerPlace,
   inPlane,
   layPlatform,
   moveCorner,
   onWorkPlane,
   OutlineError,
-  pickPiece,
+  pickChoosable,
   snapToGrid,
   splitEdge,
   type Rim,
@@ -21,11 +21,9 @@ import { planeNow, snapNow } from '../landing';
 import { useLay } from '../layStore';
 
 /** The platform that is chosen, if one is. */
-export function chosenPlatform(): Piece | null {
-  const { course, choice } = useCourse.getState();
-  return choice.size === 1
-    ? (course.pieces.find((p) => choice.has(p.id) && p.outline) ?? null)
-    : null;
+export function chosenPlatform({ course, choice } = useCourse.getState()): Piece | null {
+  const chosen = chosenOf(course, choice);
+  return chosen.length === 1 && chosen[0].outline ? chosen[0] : null;
 }
 
 /** A corner, or the middle of the edge that begins there, of a platform as it stands. */
@@ -152,7 +150,7 @@ export function outlineTool(): Tool {
           set({ corner: { rim: point.rim, index: point.index } });
           return;
         }
-        const under = pickPiece({ pieces: choosable(course) }, rayAt(useView.getState(), x, y));
+        const under = pickChoosable(course, rayAt(useView.getState(), x, y));
         const found = course.pieces.find(({ id }) => id === under?.id);
         if (found?.outline) {
           choose([found.id]);

@@ -1,11 +1,11 @@
-import { choosable, groundOf, paintOf, paintPieces, pickPiece } from '@/core/assemble';
+import { choosable, groundOf, paintOf, paintPieces, pickChoosable } from '@/core/assemble';
 import { rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { useLay } from '../layStore';
 
 const under = (x: number, y: number) => {
   const { course } = useCourse.getState();
-  const hit = pickPiece({ pieces: choosable(course) }, rayAt(useView.getState(), x, y));
+  const hit = pickChoosable(course, rayAt(useView.getState(), x, y));
   return course.pieces.find(({ id }) => id === hit?.id);
 };
 

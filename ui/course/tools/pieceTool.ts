@@ -1,9 +1,10 @@
 import {
+  chosenOf,
   layPieces,
   movePieces,
   onWorkPlane,
   passesBy,
-  pickPiece,
+  pickChoosable,
   snapToGrid,
   spinPieces,
   stretchPieces,
@@ -30,7 +31,6 @@ import { useLay } from '../layStore';
 import { alongAxis, handleAt, handlesOf, roundAxis, type Handle } from './handles';
 
 const ray = (x: number, y: number) => rayAt(useView.getState(), x, y);
-const open = (course: Course) => ({ pieces: choosable(course) });
 
 /** Lays the piece in hand at a pointed place and says why when it may not go there. */
 export function layAt(pointed: Vec3 | null): void {
@@ -150,15 +150,17 @@ export function pieceTool(): Tool {
     }
     const { handles, ownAxes } = useLay.getState();
     const view = useView.getState();
-    const handle = handleAt(handlesOf(course, choice, handles, ownAxes, view), x, y);
+    const handle = handleAt(handlesOf(chosenOf(course, choice), handles, ownAxes, view), x, y);
+    if (handle !== useLay.getState().held) useLay.getState().set({ held: handle });
     if (handle) {
       const from =
         handle.mode === 'turn' ? roundAxis(handle, ray(x, y)) : alongAxis(handle, ray(x, y));
-      return from === null ? null : { kind: 'handle', base: course, handle, from };
+      if (from === null) return null;
+      return { kind: 'handle', base: course, handle, from };
     }
     const along = ray(x, y);
-    if (!course.pieces.some((piece) => choice.has(piece.id) && passesBy(along, piece))) return null;
-    const under = pickPiece(open(course), along);
+    if (!chosenOf(course, choice).some((piece) => passesBy(along, piece))) return null;
+    const under = pickChoosable(course, along);
     if (!under || !choice.has(under.id)) return null;
     const from = heldPlace(x, y, under.id);
     if (from && useLay.getState().dragCopies) return dragCopy(from, under.id);
@@ -170,9 +172,7 @@ export function pieceTool(): Tool {
   const dragCopy = (from: Vec3, held: string): Drag | null => {
     const { course, choice, edit, choose } = useCourse.getState();
     const { course: base, copies } = duplicatePieces(course, choice, [0, 0, 0]);
-    const place = course.pieces
-      .filter(({ id }) => choice.has(id))
-      .findIndex(({ id }) => id === held);
+    const place = chosenOf(course, choice).findIndex(({ id }) => id === held);
     edit(() => base, 'drag');
     choose(copies, true);
     return {
@@ -280,7 +280,7 @@ export function pieceTool(): Tool {
 
   const choose = (x: number, y: number) => {
     const { course, choice, choose: set } = useCourse.getState();
-    const under = pickPiece(open(course), ray(x, y));
+    const under = pickChoosable(course, ray(x, y));
     const { adding } = useLay.getState();
     if (!under) {
       if (!adding) set([]);

@@ -1,4 +1,4 @@
-import { layPieces, layPlatform, drawWall } from '@/core/assemble';
+import { chosenOf, layPieces, layPlatform, drawWall } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView, type Tool } from '../../scene';
@@ -76,7 +76,12 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   expect([...useCourse.getState().choice]).toEqual(['p1']);
   drag(tool, [0.2, 0, 0.2], [2, 0, 1], [3.3, 0, 2.1]);
   expect(course().pieces[0].at).toEqual([3, 0, 2]);
-  const [x] = handlesOf(course(), useCourse.getState().choice, 'move', false, useView.getState());
+  const [x] = handlesOf(
+    chosenOf(course(), useCourse.getState().choice),
+    'move',
+    false,
+    useView.getState(),
+  );
   tool.begin?.(...x.pixel);
   tool.drag?.(x.pixel[0] + 60, x.pixel[1]);
   tool.drop?.();
@@ -84,8 +89,7 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   expect(course().pieces[0].at.slice(1)).toEqual([0, 2]);
   lay().set({ handles: 'stretch' });
   const side = handlesOf(
-    course(),
-    useCourse.getState().choice,
+    chosenOf(course(), useCourse.getState().choice),
     'stretch',
     false,
     useView.getState(),

@@ -1,10 +1,9 @@
 import {
   addPathPoint,
-  choosable,
   movePathPoint,
   onWorkPlane,
   pathPlaces,
-  pickPiece,
+  pickChoosable,
   snapToGrid,
 } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
@@ -51,7 +50,7 @@ export function pickTool(): Tool {
     tap: (x, y) => {
       const { picking, set } = useTune.getState();
       const { course } = useCourse.getState();
-      const id = feltAt(x, y) ?? pickPiece({ pieces: choosable(course) }, ray(x, y))?.id;
+      const id = feltAt(x, y) ?? pickChoosable(course, ray(x, y))?.id;
       if (!picking || !id) return;
       try {
         picking.take(id);

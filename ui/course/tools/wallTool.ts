@@ -1,10 +1,10 @@
 import {
-  choosable,
+  chosenOf,
   drawWall,
   movePost,
   onWorkPlane,
   panelAt,
-  pickPiece,
+  pickChoosable,
   postsOf,
   settleWall,
   snapToGrid,
@@ -29,9 +29,9 @@ function placeAt(x: number, y: number): Vec3 | null {
 }
 
 /** The wall that is chosen, if one is. */
-export function chosenWall(): Piece | null {
-  const { course, choice } = useCourse.getState();
-  return choice.size === 1 ? (course.pieces.find((p) => choice.has(p.id) && p.line) ?? null) : null;
+export function chosenWall({ course, choice } = useCourse.getState()): Piece | null {
+  const chosen = chosenOf(course, choice);
+  return chosen.length === 1 && chosen[0].line ? chosen[0] : null;
 }
 
 const near = (pixel: readonly [number, number] | null, x: number, y: number): boolean =>
@@ -103,7 +103,7 @@ export function wallTool(): Tool {
       const { stroke, set } = useLay.getState();
       const { course, choose } = useCourse.getState();
       if (stroke.length === 0) {
-        const under = pickPiece({ pieces: choosable(course) }, rayAt(useView.getState(), x, y));
+        const under = pickChoosable(course, rayAt(useView.getState(), x, y));
         const piece = course.pieces.find(({ id }) => id === under?.id);
         if (under && piece?.line) {
           const ray = rayAt(useView.getState(), x, y);

@@ -1,4 +1,5 @@
 import {
+  chosenOf,
   chooseAlike,
   chooseAll,
   chooseInRegion,
@@ -8,7 +9,7 @@ import {
 import { unionBounds, type Vec2 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Words } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { hintFor } from '../keys';
 import { ToolButton } from './ToolButton';
 
@@ -19,7 +20,7 @@ export function ChooseOptions() {
   const alike = (likeness: Likeness) => () => choose(chooseAlike(course, choice, likeness));
   /** Everything that stands over the same piece of the map as what is chosen. */
   const standing = () => {
-    const chosen = course.pieces.filter(({ id }) => choice.has(id));
+    const chosen = chosenOf(course, choice);
     const { low, high } = unionBounds(chosen.map(pieceBounds));
     const region: Vec2[] = [
       [low[0], low[2]],

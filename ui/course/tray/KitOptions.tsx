@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import { readKit, type Kit } from '@/core/assemble';
 import { Button, Field, KitPicture, saveText, Sheet, tell, Words } from '../../parts';
 import { api } from '../../state/api';
-import { useCourse } from '../../state/courseStore';
+import { useShown } from '../../state/shown';
 import { useKitChange, useKits } from '../../state/queries';
 import { RADIUS, SPACE, useColours } from '../../theme';
 import { useLay } from '../layStore';
@@ -16,7 +16,7 @@ import { ToolButton } from './ToolButton';
 export function KitOptions() {
   const colours = useColours();
   const { data: kits, error, isPending } = useKits();
-  const chosen = useCourse((s) => s.choice.size);
+  const chosen = useShown((s) => s.choice.size);
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));
   const [taken, setTaken] = useState<string | null>(null);
   const [about, setAbout] = useState<{ id: string; kit: Kit } | null>(null);

@@ -9,7 +9,7 @@ import {
   removeLayer,
 } from '@/core/assemble';
 import { Field, IconButton, Words } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { RADIUS, SPACE, useColours } from '../../theme';
 import { ToolButton } from './ToolButton';
 

@@ -11,7 +11,7 @@ import {
 } from '@/core/assemble';
 import { Stepper, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse, useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { useLayOf } from '../layStore';
 import { chosenPlatform, closeOutline, tryOutline } from '../tools/outlineTool';
 import { ToolButton } from './ToolButton';
@@ -19,7 +19,6 @@ import { ToolButton } from './ToolButton';
 /** What is done to an outline being drawn, and to the corners of one that is laid. */
 export function OutlineOptions() {
   const { edit, choice } = useEditing();
-  useCourse((s) => s.course);
   const { stroke, corner, platform, set } = useLayOf('stroke', 'corner', 'platform', 'set');
   const chosen = chosenPlatform();
   if (stroke.length > 0) {

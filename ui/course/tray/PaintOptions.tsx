@@ -3,7 +3,7 @@ import { paintPieces, type Paint } from '@/core/assemble';
 import { MATERIALS, type Material } from '@/core/course';
 import { TONES } from '@/core/pieces';
 import { Words } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { RADIUS, TARGET, useColours } from '../../theme';
 import { useLayOf } from '../layStore';
 import { ToolButton } from './ToolButton';

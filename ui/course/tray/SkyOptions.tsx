@@ -1,7 +1,7 @@
 import type { Course, Sky } from '@/core/course';
 import { Stepper } from '../../parts';
 import { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { useSettings } from '../../state/settings';
 import { Swatch } from './PaintOptions';
 import { ToolButton } from './ToolButton';

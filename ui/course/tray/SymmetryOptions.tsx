@@ -1,10 +1,10 @@
-import { setSymmetry, unlinkPieces, exemptPieces } from '@/core/assemble';
+import { chosenOf, setSymmetry, unlinkPieces, exemptPieces } from '@/core/assemble';
 import type { SymmetryKind } from '@/core/course';
 import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Stepper } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { ToolButton } from './ToolButton';
 
 const KINDS: readonly {
@@ -24,7 +24,7 @@ export function SymmetryOptions() {
   const { course, choice, edit } = useEditing();
   const { symmetry } = course;
   const here = (): [number, number] => {
-    const chosen = course.pieces.filter(({ id }) => choice.has(id));
+    const chosen = chosenOf(course, choice);
     const [x, , z] =
       chosen.length > 0 ? middle(unionBounds(chosen.map(pieceBounds))) : useView.getState().target;
     return [Math.round(x * 2) / 2, Math.round(z * 2) / 2];

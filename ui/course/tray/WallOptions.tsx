@@ -2,7 +2,7 @@ import { changePieces, movePost, postsOf, removePost, setPanel, settleWall } fro
 import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Stepper, Words } from '../../parts';
-import { useCourse, useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { useLayOf } from '../layStore';
 import { chosenWall } from '../tools/wallTool';
 import { ToolButton } from './ToolButton';
@@ -22,7 +22,6 @@ const PANELS: readonly {
 /** A wall's measures, and what is done to its panels and posts. */
 export function WallOptions() {
   const { edit, choice } = useEditing();
-  useCourse((s) => s.course);
   const {
     wall: hand,
     stroke,

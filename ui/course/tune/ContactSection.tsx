@@ -17,7 +17,7 @@ import {
 } from '@/core/assemble';
 import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
 import { Button, Chip, Choices, NumberField, weightText, Words } from '../../parts';
-import { useCourse, useEditing } from '../../state/courseStore';
+import { useEditing, useShown } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { AllowanceFigures } from './AllowanceFigures';
 import { Flow, Section } from './Section';
@@ -270,7 +270,7 @@ function Allowances({ piece }: { piece: Piece }) {
 }
 
 function Shape({ piece }: { piece: Piece }) {
-  const course = useCourse((s) => s.course);
+  const course = useShown((s) => s.course);
   const apart = useMemo(() => differenceOf(course, piece), [course, piece]);
   const own = piece.shape
     ? 'Drawn for this piece.'

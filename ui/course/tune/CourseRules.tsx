@@ -5,7 +5,7 @@ import { KINDNESS } from '@/core/pieces';
 import { cameraOf } from '@/core/route';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { eyePlace, useView } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { PictureOptions } from './PictureOptions';
 import { Flow, Section } from './Section';

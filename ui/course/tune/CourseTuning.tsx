@@ -4,7 +4,7 @@ import type { Piece } from '@/core/course';
 import { cairnNumber, familyOf, legOf } from '@/core/pieces';
 import { Chip, PiecePicture, Row, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { CourseRules } from './CourseRules';
 import { AllLinks } from './LinksSection';

@@ -22,7 +22,8 @@ import {
 } from '@/core/course';
 import { Button, Chip, Choices, Field, NumberField, Row, tell, Words } from '../../parts';
 import { useView } from '../../scene';
-import { useCourse, useEditing } from '../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
+import { useEditing, useShown } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { Triple } from './MotionSection';
 import { Flow, Section } from './Section';
@@ -39,7 +40,7 @@ export function PieceLinks({ piece }: { piece: Piece }) {
   const open = useTune((s) => s.link);
   const link = course.links?.find(({ id }) => id === open);
   const begin = () => {
-    const made = addLink(course, {
+    const made = addLink(useCourse.getState().course, {
       cue: newCue('touched', [piece.id]),
       effects: [newEffect('message')],
     });
@@ -85,7 +86,10 @@ export function AllLinks() {
         icon="git-branch"
         testID="begin-link"
         onPress={() => {
-          const made = addLink(course, { cue: newCue('start'), effects: [newEffect('message')] });
+          const made = addLink(useCourse.getState().course, {
+            cue: newCue('start'),
+            effects: [newEffect('message')],
+          });
           edit(() => made.course);
           openLink(made.id);
         }}
@@ -95,7 +99,7 @@ export function AllLinks() {
 }
 
 function LinkRows({ links }: { links: readonly Link[] }) {
-  const pieces = useCourse((s) => s.course.pieces);
+  const pieces = useShown((s) => s.course.pieces);
   const { lit } = useFirings();
   return (
     <View>
@@ -356,7 +360,7 @@ function Pieces({
   onPick: () => void;
   onDrop: (id: string) => void;
 }) {
-  const pieces = useCourse((s) => s.course.pieces);
+  const pieces = useShown((s) => s.course.pieces);
   return (
     <Flow>
       {(ids ?? []).map((id) => (

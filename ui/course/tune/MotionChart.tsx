@@ -7,7 +7,7 @@ import { inTempo, isDriven, motionChart, placeMotion, toldMotion } from '@/core/
 import type { Vec3 } from '@/core/geometry';
 import { pieceBounds, turnOf, worldMotion } from '@/core/pieces';
 import { Chip, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useShown } from '../../state/shown';
 import { useColours } from '../../theme';
 import { PhaseRows } from './PhaseRows';
 import { Flow, Section } from './Section';
@@ -27,7 +27,7 @@ const HEIGHT = 96;
 /** Height and speed of the chosen mover over its period, with the scrubber's moment; and others' phases. */
 export function MotionChart({ piece }: { piece: Piece }) {
   const colours = useColours();
-  const { tempo } = useCourse((s) => s.course);
+  const { tempo } = useShown((s) => s.course);
   const at = useTune((s) => s.at);
   const onion = useTune((s) => s.onion);
   const chart = useMemo(() => {

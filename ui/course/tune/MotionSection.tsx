@@ -12,7 +12,7 @@ import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
 import { hasOwnMotion } from '@/core/pieces';
 import { USUAL_RANGE } from '@/core/run';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { MotionChart } from './MotionChart';
 import { PathOptions } from './PathOptions';

@@ -3,7 +3,7 @@ import { changeMotion, removePathPoint } from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
 import { legTimes, USUAL_SPEED } from '@/core/motion';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { Flow } from './Section';
 import { useTuneOf } from './tuneStore';

@@ -5,7 +5,7 @@ import { shiftPhase } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { travelOf, type Travel } from '@/core/run';
 import { Button, Chip, Words } from '../../parts';
-import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE, TARGET, useColours } from '../../theme';
 import { Flow } from './Section';
 import { useTune, useTuneOf } from './tuneStore';
@@ -16,9 +16,7 @@ const HEIGHT = 44;
 
 /** The phases of chosen movers one above the other, on one clock; each is dragged to be earlier or later. */
 export function PhaseRows({ piece }: { piece: Piece }) {
-  const course = useCourse((s) => s.course);
-  const choice = useCourse((s) => s.choice);
-  const edit = useCourse((s) => s.edit);
+  const { course, choice, edit } = useEditing();
   const { beside, set } = useTuneOf('beside', 'set');
   const { pieces, tempo } = course;
   const rows = useMemo(

@@ -5,7 +5,7 @@ import { USUAL_FIELD } from '@/core/formats';
 import type { Vec3 } from '@/core/geometry';
 import { Button, CoursePicture, NumberField, Words } from '../../parts';
 import { eyePlace, lookFrom, useView } from '../../scene';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { RADIUS, useColours } from '../../theme';
 import { Flow, Section } from './Section';
 

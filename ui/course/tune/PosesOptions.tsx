@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { changeMotion } from '@/core/assemble';
 import type { PosesMotion } from '@/core/course';
 import { Button, Chip, Choices, NumberField } from '../../parts';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { Triple } from './MotionSection';
 import { Flow } from './Section';

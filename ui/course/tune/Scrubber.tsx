@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { IconButton, Words } from '../../parts';
-import { useTold } from '../../state/courseStore';
+import { useTold } from '../../state/told';
 import { SPACE, useColours } from '../../theme';
 import { useFirings } from './dry';
 import { scrubSeconds } from './scrub';

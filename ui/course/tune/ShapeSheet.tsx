@@ -19,7 +19,8 @@ import { convexHull, type Vec2 } from '@/core/geometry';
 import { allowanceOf, contactShapes, familyOf, formOf, profileOf } from '@/core/pieces';
 import { Button, Chip, Choices, IconButton, NumberField, Words } from '../../parts';
 import { shapeSolid } from '../../scene';
-import { useCourse, useEditing } from '../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { AllowanceFigures } from './AllowanceFigures';
 import { Flow } from './Section';
@@ -29,7 +30,9 @@ import { attempt } from '../attempt';
 /** The editor of a collision shape, over the whole screen: as large as there is room for. */
 export function ShapeSheet() {
   const shaping = useTune((s) => s.shaping);
-  const piece = useCourse((s) => s.course.pieces.find(({ id }) => id === shaping));
+  const piece = useCourse((s) =>
+    shaping === null ? undefined : s.course.pieces.find(({ id }) => id === shaping),
+  );
   const close = () => useTune.getState().set({ shaping: null });
   return (
     <Modal visible={piece !== undefined} animationType="none" onRequestClose={close} transparent>

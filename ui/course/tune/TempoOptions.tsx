@@ -5,7 +5,7 @@ import type { Tempo } from '@/core/course';
 import { Button, Chip, NumberField, tell, Words } from '../../parts';
 import { keepRecording } from '../../music/recording';
 import { useMusician } from '../../music/useMusician';
-import { useEditing } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
 import { Flow, Section } from './Section';
 
 /** Taps further apart than this begin anew, ms. */

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { Course } from '@/core/course';
 import { DryRun, type Firing, type Tried } from '@/core/run';
-import { useCourse, useTold } from '../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
+import { useTold } from '../../state/told';
 import { useTune } from './tuneStore';
 
 let last: { course: Course; tried: readonly Tried[]; dry: DryRun } | null = null;

@@ -10,6 +10,7 @@ import { linkWords } from './words';
 
 // What is told of the course a moment after an edit would be told outside of any test's doing.
 jest.useFakeTimers();
+jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../scene', () => {
   const view = { target: [0, 0, 0], mode: 'side', look: jest.fn() };
