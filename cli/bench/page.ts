@@ -2,16 +2,26 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { CDPSession, Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { layPieces, type PieceInHand } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { toCourseFile } from '@/core/formats';
 import { median, worst, type Figure } from './figures';
+import { timeScript, type ScriptTime } from './script';
 
 const PIECES = 5000;
 /** A piece in view when the course has been opened, in pixels of the page, and others. */
 const HELD = [740, 300] as const;
-const OTHERS = [[655, 390], HELD, [600, 250], [840, 440]] as const;
+/** From further off: an outline about some two hundred, and one of them. */
+const AROUND: readonly (readonly [number, number])[] = [
+  [480, 150],
+  [880, 150],
+  [880, 480],
+  [480, 480],
+  [480, 155],
+];
+const ONE_OF_MANY = [672, 381] as const;
+const OTHERS: readonly (readonly [number, number])[] = [[655, 390], HELD, [600, 250], [840, 440]];
 
 /** Made when it is measured with, not whenever the command is begun. */
 const manyPieces = () =>
@@ -44,7 +54,7 @@ export async function inPage(): Promise<Figure[]> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(await addressOf(server));
-    return await measure(page, await page.context().newCDPSession(page));
+    return await measure(browser, page);
   } finally {
     await browser.close();
     server.kill('SIGKILL');
@@ -61,7 +71,14 @@ const addressOf = (server: ChildProcess): Promise<string> =>
     });
   });
 
-async function measure(page: Page, session: CDPSession): Promise<Figure[]> {
+async function measure(browser: Browser, page: Page): Promise<Figure[]> {
+  const times = (count: number, act: (i: number) => Promise<void>, rest = 0) =>
+    timeScript(
+      browser,
+      page,
+      Array.from({ length: count }, (_, i) => () => act(i)),
+      rest,
+    );
   await page.getByTestId('open-course').click();
   await page.getByTestId('open-file').setInputFiles({
     name: 'large.json',
@@ -69,110 +86,111 @@ async function measure(page: Page, session: CDPSession): Promise<Figure[]> {
     buffer: Buffer.from(toCourseFile(manyPieces())),
   });
   await page.getByTestId('save-state').getByText(`${PIECES} pieces`).waitFor();
-  await page.evaluate(COUNT_DRAWS);
-  await page.evaluate(MARK_EVENTS);
+  await page.evaluate(DRAW_NOTHING);
   await page.waitForTimeout(3000);
-  await session.send('Profiler.enable');
-  await session.send('Profiler.setSamplingInterval', { interval: 100 });
 
-  const choosing: number[] = [];
-  for (let i = 0; i < 24; i++) {
-    const [x, y] = OTHERS[i % OTHERS.length];
-    choosing.push(await scriptOf(page, session, () => page.mouse.click(x, y)));
-    await page.waitForTimeout(400);
-  }
+  const choosing = await times(120, (i) => page.mouse.click(...OTHERS[i % OTHERS.length]), 250);
   await page.mouse.click(...HELD);
   await page.waitForTimeout(600);
-  await page.mouse.down();
-  // The first moves take the piece up; what follows is the drag.
-  for (let i = 1; i <= 6; i++) await page.mouse.move(HELD[0] + 4 * i, HELD[1]);
-  const dragging: number[] = [];
-  for (let i = 0; i < 60; i++) {
-    const [x, y] = [HELD[0] + 24 + 3 * (i % 20), HELD[1] + 2 * (i % 7)];
-    dragging.push(await scriptOf(page, session, () => page.mouse.move(x, y)));
-  }
-  await page.mouse.up();
-  const undoing: number[] = [];
-  for (let i = 0; i < 16; i++) {
-    await page.waitForTimeout(700);
-    const key = i % 2 ? 'Control+Shift+z' : 'Control+z';
-    undoing.push(await scriptOf(page, session, () => page.keyboard.press(key)));
-  }
+  const dragging = await drag(page, HELD, times);
+  const undoing = await times(
+    24,
+    (i) => page.keyboard.press(i % 2 ? 'Control+Shift+z' : 'Control+z'),
+    700,
+  );
+  await page.keyboard.press('Escape');
+  const many = await chooseMany(page);
+  const draggingMany = await drag(page, ONE_OF_MANY, times);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.mouse.wheel(0, -1700);
+  await page.waitForTimeout(1500);
+  await page.getByTestId('family-slab').first().click();
+  await page.mouse.move(...HELD);
+  await page.waitForTimeout(600);
+  const ghost = await times(120, (i) =>
+    page.mouse.move(HELD[0] + 5 * (i % 23), HELD[1] + 3 * (i % 17)),
+  );
+  await page.keyboard.press('Escape');
   await page.getByLabel('All in view').click();
   await page.waitForTimeout(2500);
   const draws = await page.evaluate(() => (window as unknown as { most: number }).most);
-  const figure = (key: string, label: string, value: number, goal = '', unit = 'ms') => ({
+  const figure = (key: string, label: string, value: number, goal = '', unit = 'ms'): Figure => ({
     key,
     label,
     value,
     unit,
     goal,
   });
+  const pair = (key: string, label: string, all: readonly ScriptTime[]) => [
+    figure(key, label, median(all.map(({ until }) => until)), 'at most 4'),
+    figure(`${key}Worst`, '… one in a hundred', worst(all.map(({ until }) => until)), 'at most 12'),
+  ];
+  const all = [...choosing, ...dragging, ...ghost];
   return [
-    figure('pageChoose', 'In the page: choose one of 5,000, all script', median(choosing)),
-    figure('pageDrag', '… one of them dragged, a move', median(dragging)),
-    figure('pageDragWorst', '… one in a hundred', worst(dragging)),
-    figure('pageUndo', '… undo', median(undoing), 'at most 16'),
+    ...pair('pageChoose', 'In the page: choose one of 5,000, all script', choosing),
+    ...pair('pageGhost', '… the piece in hand follows the pointer', ghost),
+    ...pair('pageDrag', '… one of them dragged, a move', dragging),
+    figure(
+      'pageDragMany',
+      `… ${many} of them dragged, a move`,
+      median(draggingMany.map(({ until }) => until)),
+      'at most 8',
+    ),
+    figure('pageUndo', '… undo', median(undoing.map(({ until }) => until)), 'at most 16'),
+    figure('pageFrame', '… and the frame that shows it', median(all.map(({ frame }) => frame))),
     figure('pageDraws', '… draw calls, all in view', draws, 'at most 80', ''),
   ];
 }
 
-/**
- * Milliseconds of script from an action's first event until the frame that shows it is begun, or could have
- * been: what it is heard by, and the interface and the scene being changed.
- */
-async function scriptOf(page: Page, session: CDPSession, act: () => Promise<void>) {
-  await session.send('Profiler.start');
-  await act();
-  await page.evaluate(
-    'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))',
-  );
-  const { profile } = await session.send('Profiler.stop');
-  const names = new Map(profile.nodes.map(({ id, callFrame }) => [id, callFrame.functionName]));
-  let counting = false;
-  let micros = 0;
-  profile.samples!.forEach((id, i) => {
-    const name = names.get(id)!;
-    if (name === 'benchBegins') counting = true;
-    else if (name === 'benchEnds') counting = false;
-    else if (counting && !/^\((idle|program|root)\)$/.test(name)) micros += profile.timeDeltas![i];
-  });
-  return micros / 1000;
+/** Chooses some two hundred pieces by drawing round them, and returns how many they are. */
+async function chooseMany(page: Page): Promise<number> {
+  await page.mouse.move(640, 300);
+  await page.mouse.wheel(0, 1700);
+  await page.waitForTimeout(1500);
+  await page.keyboard.press('i');
+  await page.mouse.move(...AROUND[0]);
+  await page.mouse.down();
+  for (const place of AROUND) await page.mouse.move(...place, { steps: 8 });
+  await page.mouse.up();
+  await page.keyboard.press('p');
+  const words = await page
+    .getByText(/^\d+ pieces$/)
+    .last()
+    .textContent();
+  return Number.parseInt(words!, 10);
 }
 
-/** Has every event leave marks that a profile shows: when it came, and when its frame should have begun. */
-const MARK_EVENTS = `(() => {
-  function benchBegins() { for (const from = performance.now(); performance.now() < from + 1; ); }
-  function benchEnds() { for (const from = performance.now(); performance.now() < from + 1; ); }
-  let open = false;
-  const heard = () => {
-    if (open) return;
-    open = true;
-    benchBegins();
-    const ends = () => {
-      if (!open) return;
-      open = false;
-      benchEnds();
-    };
-    requestAnimationFrame(ends);
-    // Where drawing is slow the frame is long in coming, and what follows an edit at leisure begins.
-    setTimeout(ends, 40);
-  };
-  for (const kind of ['pointerdown', 'pointermove', 'pointerup', 'keydown']) {
-    window.addEventListener(kind, heard, true);
-  }
-})()`;
+/** Drags what is chosen from where it is seen, and back. */
+async function drag(
+  page: Page,
+  [x, y]: readonly [number, number],
+  times: (count: number, act: (i: number) => Promise<void>) => Promise<ScriptTime[]>,
+): Promise<ScriptTime[]> {
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  // The first moves take the piece up; what follows is the drag.
+  for (let i = 1; i <= 6; i++) await page.mouse.move(x + 4 * i, y);
+  const found = await times(120, (i) => page.mouse.move(x + 24 + 3 * (i % 20), y + 2 * (i % 7)));
+  await page.mouse.up();
+  await page.waitForTimeout(900);
+  return found;
+}
 
-/** Keeps the most draw calls of any frame in `window.most`. */
-const COUNT_DRAWS = `(() => {
+/**
+ * Has nothing drawn, as the processor would draw it here and leave less of itself to what is measured; all that
+ * script does for it stays. Keeps the most draw calls of any frame in `window.most`.
+ */
+const DRAW_NOTHING = `(() => {
   let now = 0;
   window.most = 0;
-  for (const name of ['drawArrays', 'drawElements']) {
-    const draw = WebGL2RenderingContext.prototype[name];
-    WebGL2RenderingContext.prototype[name] = function (...args) {
-      if (now++ === 0) requestAnimationFrame(() => (now = 0));
-      window.most = Math.max(window.most, now);
-      return draw.apply(this, args);
-    };
-  }
+  const gl = WebGL2RenderingContext.prototype;
+  const counted = (draw) => (...args) => {
+    if (now++ === 0) requestAnimationFrame(() => (now = 0));
+    window.most = Math.max(window.most, now);
+    return draw(...args);
+  };
+  const { drawArrays, drawElements } = gl;
+  gl.drawArrays = function (mode, first) { return counted(() => drawArrays.call(this, mode, first, 0))(); };
+  gl.drawElements = function (mode, count, type, from) { return counted(() => drawElements.call(this, mode, 0, type, from))(); };
 })()`;

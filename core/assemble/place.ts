@@ -11,27 +11,37 @@ const clampToBounds = (v: number): number => Math.min(BOUNDS, Math.max(-BOUNDS, 
  */
 export const tidy = (v: number): number => Math.round(v * 1e7) / 1e7 + 0;
 
-/** Changes every chosen piece; the others stay the same objects. */
-export function changePieces(
+/** Puts another in the place of every chosen piece; the others stay the same objects. */
+function replacePieces(
   course: Course,
   choice: ReadonlySet<string>,
-  change: (piece: Piece) => void,
+  another: (piece: Piece) => Piece,
 ): Course {
   const pieces = [...course.pieces];
   let changed = false;
   for (const i of chosenPlaces(course, choice)) {
-    const next = create(pieces[i], change);
+    const next = another(pieces[i]);
     changed ||= next !== pieces[i];
     pieces[i] = next;
   }
   return changed ? { ...course, pieces } : course;
 }
 
+/** Changes every chosen piece; the others stay the same objects. */
+export const changePieces = (
+  course: Course,
+  choice: ReadonlySet<string>,
+  change: (piece: Piece) => void,
+): Course => replacePieces(course, choice, (piece) => create(piece, change));
+
 /** Moves the chosen pieces by metres along x, y and z, never past the bounds. */
-export const movePieces = (course: Course, choice: ReadonlySet<string>, by: Vec3): Course =>
-  changePieces(course, choice, (piece) => {
-    piece.at = piece.at.map((v, axis) => tidy(clampToBounds(v + by[axis]))) as Piece['at'];
-  });
+export function movePieces(course: Course, choice: ReadonlySet<string>, by: Vec3): Course {
+  const along = (piece: Piece, axis: number) => tidy(clampToBounds(piece.at[axis] + by[axis]));
+  return replacePieces(course, choice, (piece) => ({
+    ...piece,
+    at: [along(piece, 0), along(piece, 1), along(piece, 2)],
+  }));
+}
 
 /** Turns each chosen piece by degrees about the upright through its own foot. */
 export const turnPieces = (course: Course, choice: ReadonlySet<string>, degrees: number): Course =>

@@ -134,7 +134,7 @@ function Grid({ work, handed }: { work: Work; handed: boolean }) {
 /** The ghost by itself, so that following the pointer touches nothing else of the scene. */
 function GhostInHand({ inHand, tide }: { inHand: PieceInHand; tide: number }) {
   const row = useLay((s) => s.row);
-  const ghost = useGhost(useTold(), inHand);
+  const ghost = useGhost();
   if (row) return <Ghosts pieces={row.map((piece, i): Piece => ({ ...piece, id: `row${i}` }))} />;
   if (!ghost) return null;
   return (

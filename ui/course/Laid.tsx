@@ -7,6 +7,7 @@ import {
   BoardTexts,
   MovingPieces,
   movesInPart,
+  newCarrier,
   newParter,
   Regions,
   StillPieces,
@@ -77,7 +78,16 @@ function sortOut(pieces: readonly Piece[], lively: ReadonlySet<string>) {
 
 type GroupProps = LaidProps & Pick<Course, 'links' | 'layers'> & { pieces: readonly Piece[] };
 
-const Group = memo(function Group({ pieces, links, layers, tide, moment, building }: GroupProps) {
+const Group = memo(function Group({
+  pieces: all,
+  links,
+  layers,
+  tide,
+  moment,
+  building,
+}: GroupProps) {
+  const [carrier] = useState(newCarrier);
+  const { pieces, by } = useMemo(() => carrier(all), [carrier, all]);
   // What is hidden while building is there in every run.
   const shown = useMemo(
     () =>
@@ -93,11 +103,11 @@ const Group = memo(function Group({ pieces, links, layers, tide, moment, buildin
   const felt = useSame(sorted.felt);
   const boards = useSame(sorted.boards);
   return (
-    <>
-      <StillPieces pieces={sorted.still} tide={tide} />
-      <MovingPieces pieces={moving} lively={lively} moment={moment} />
+    <group position={by}>
+      <StillPieces pieces={sorted.still} tide={tide - by[1]} />
+      <MovingPieces pieces={moving} lively={lively} moment={moment} carried={by} />
       {building && felt.length > 0 && <Regions pieces={felt} />}
       <BoardTexts pieces={boards} />
-    </>
+    </group>
   );
 });

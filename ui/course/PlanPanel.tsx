@@ -4,7 +4,16 @@ import type { Course, CourseKind, CourseSpace } from '@/core/course';
 import { setKind } from '@/core/assemble';
 import { expectationOf, intendedWay } from '@/core/route';
 import { DEFAULT_HOLD, DEFAULT_LAPS, tideLine } from '@/core/run';
-import { Button, Choices, Field, KIND_WORDS, metres, NumberField, Words } from '../parts';
+import {
+  Button,
+  Choices,
+  Field,
+  KIND_WORDS,
+  metres,
+  NumberField,
+  numberText,
+  Words,
+} from '../parts';
 import { useEditing } from '../state/shown';
 import { useTold } from '../state/told';
 import { SPACE } from '../theme';
@@ -143,7 +152,7 @@ function Expected() {
   return (
     <Words as="small" tint="slate" testID="expected">
       {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb, about {time.toFixed(0)} s at a
-      run. Tide line at {tideLine(course).toFixed(1)} m.
+      run. Tide line at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
     </Words>
   );
 }

@@ -24,6 +24,9 @@ interface NumberFieldProps {
 /** A number as it is shown and typed: no more digits than it has, and no float's tail. */
 export const shortNumber = (value: number): string => String(Math.round(value * 1e4) / 1e4 + 0);
 
+/** The same as it is read, not as it is typed: with the sign that stands for less than nothing. */
+export const numberText = (value: number): string => shortNumber(value).replace('-', '−');
+
 /** A number with its unit, a step down and a step up, and a field to type it in. */
 export function NumberField({
   label,

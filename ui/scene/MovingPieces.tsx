@@ -2,6 +2,7 @@ import { memo, useEffect, useMemo, useState } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { BufferAttribute, type BufferGeometry } from 'three';
 import type { Piece } from '@/core/course';
+import { add, sub, type Vec3 } from '@/core/geometry';
 import { applyPose, STILL, type Pose } from '@/core/motion';
 import type { Posing } from '@/core/run';
 import { bakeMoving, bakeWhole, joinBaked, turns, type Baked } from './bake';
@@ -38,6 +39,7 @@ interface Item {
   readonly lineFrom: number;
   /** What it was last written by, so that what stays is not written again. */
   pose: Pose | null;
+  carried: Vec3;
   gone: boolean;
 }
 
@@ -49,19 +51,27 @@ interface MovingProps {
   /** Those of which all may move or go, not only a part. */
   readonly lively: ReadonlySet<string>;
   readonly moment: { current: Moment };
+  /** How far what is drawn here is moved as a whole, m: poses are where it is moved to. */
+  readonly carried?: Vec3;
 }
+const NOWHERE: Vec3 = [0, 0, 0];
 
 /** Groups that what moves is drawn in: each takes two draw calls. */
 const MOST_GROUPS = 6;
 
 /** Movers, pickups and what comes and goes. */
-export const MovingPieces = memo(function MovingPieces({ pieces, lively, moment }: MovingProps) {
+export const MovingPieces = memo(function MovingPieces({
+  pieces,
+  lively,
+  moment,
+  carried = NOWHERE,
+}: MovingProps) {
   const [chunker] = useState(() => newChunker(MOST_GROUPS));
   const groups = useMemo(() => chunker(pieces), [chunker, pieces]);
   return (
     <>
       {[...groups].map(([key, group]) => (
-        <Group key={key} pieces={group} lively={lively} moment={moment} />
+        <Group key={key} pieces={group} lively={lively} moment={moment} carried={carried} />
       ))}
     </>
   );
@@ -71,14 +81,19 @@ export const MovingPieces = memo(function MovingPieces({ pieces, lively, moment 
  * What moves of one neighbourhood as one geometry, in which the corners of what moved are placed anew for
  * each frame. Few corners, so this costs less than a draw call for each would.
  */
-const Group = memo(function Group({ pieces, lively, moment }: MovingProps) {
+const Group = memo(function Group({
+  pieces,
+  lively,
+  moment,
+  carried,
+}: MovingProps & { readonly carried: Vec3 }) {
   const { items, facets, lines } = useMemo(() => {
     const list: Item[] = [];
     let facetFrom = 0;
     let lineFrom = 0;
     const add = (piece: Piece, baked: Baked, whole: boolean) => {
       if (baked.positions.length === 0) return;
-      list.push({ piece, baked, whole, facetFrom, lineFrom, pose: null, gone: false });
+      list.push({ piece, baked, whole, facetFrom, lineFrom, pose: null, carried, gone: false });
       facetFrom += baked.positions.length;
       lineFrom += baked.lines.length;
     };
@@ -88,6 +103,8 @@ const Group = memo(function Group({ pieces, lively, moment }: MovingProps) {
     }
     const all = joinBaked(list.map(({ baked }) => baked));
     return { items: list, facets: facetGeometry(all), lines: lineGeometry(all.lines) };
+    // What it is carried by is only where it begins.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pieces, lively]);
   useEffect(
     () => () => {
@@ -98,7 +115,8 @@ const Group = memo(function Group({ pieces, lively, moment }: MovingProps) {
   );
   useFrame(() => {
     let changed = false;
-    for (const item of items) changed = place(item, moment.current, facets, lines) || changed;
+    for (const item of items)
+      changed = place(item, moment.current, carried, facets, lines) || changed;
     if (!changed) return;
     renew(facets);
     renew(lines);
@@ -119,6 +137,7 @@ export const movesInPart = (piece: Piece): boolean => bakeMoving(piece).position
 function place(
   item: Item,
   { tick, posing, gone, lively }: Moment,
+  carried: Vec3,
   facets: BufferGeometry,
   lines: BufferGeometry,
 ): boolean {
@@ -127,7 +146,9 @@ function place(
   const pose = whole ? poses.whole : poses.part;
   const away = gone.has(piece.id);
   const spins = lively && !away && turns(piece);
-  if (!spins && item.pose === pose && item.gone === away) return false;
+  const stays = pose === STILL || item.carried === carried;
+  if (!spins && item.pose === pose && item.gone === away && stays) return false;
+  item.carried = carried;
   item.pose = spins ? null : pose;
   item.gone = away;
   const angle = spins ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
@@ -138,7 +159,9 @@ function place(
     for (let i = 0; i < rest.length; i += 3) {
       let [x, y, z] = away ? [ox, oy, oz] : [rest[i], rest[i + 1], rest[i + 2]];
       if (spins) [x, z] = [ox + c * (x - ox) + s * (z - oz), oz + c * (z - oz) - s * (x - ox)];
-      if (pose !== STILL) [x, y, z] = applyPose(pose, [x, y, z]);
+      if (pose !== STILL) {
+        [x, y, z] = sub(applyPose(pose, add([x, y, z], carried)), carried);
+      }
       out[from + i] = x;
       out[from + i + 1] = y;
       out[from + i + 2] = z;

@@ -1,26 +1,23 @@
 import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { Piece } from '@/core/course';
 import { bakeStill, joinBaked, waterRings } from './bake';
-import { newCarrier } from './carried';
 import { newChunker } from './chunks';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, FOAM, INK } from './materials';
 
 /** All that stands still, in a few draw calls. */
 export function StillPieces({ pieces, tide }: { pieces: readonly Piece[]; tide: number }) {
-  const [carrier] = useState(newCarrier);
   const [chunker] = useState(newChunker);
-  const { pieces: first, by } = useMemo(() => carrier(pieces), [carrier, pieces]);
-  const chunks = useMemo(() => chunker(first), [chunker, first]);
+  const chunks = useMemo(() => chunker(pieces), [chunker, pieces]);
   // The foam is of all pieces at once, and may come a moment after them.
   const ringed = useDeferredValue(chunks);
   return (
-    <group position={by}>
+    <>
       {[...chunks].map(([key, group]) => (
         <Chunk key={key} pieces={group} />
       ))}
-      <Rings chunks={ringed} tide={tide - by[1]} />
-    </group>
+      <Rings chunks={ringed} tide={tide} />
+    </>
   );
 }
 

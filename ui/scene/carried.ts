@@ -15,8 +15,9 @@ export function carriedBy(from: readonly Piece[], to: readonly Piece[]): Vec3 | 
   const by = sub(to[0].at, from[0].at);
   for (let i = 0; i < from.length; i++) {
     const [a, b] = [from[i], to[i]];
-    const on = sub(b.at, a.at);
-    if (on.some((v, axis) => Math.abs(v - by[axis]) > 1e-9)) return null;
+    for (let axis = 0; axis < 3; axis++) {
+      if (Math.abs(b.at[axis] - a.at[axis] - by[axis]) > 1e-9) return null;
+    }
     if (a !== b && !alikeButForPlace(a, b)) return null;
   }
   return by;

@@ -1,4 +1,5 @@
 export * from './apart';
+export * from './carried';
 export * from './Canvas';
 export * from './StillPieces';
 export * from './MovingPieces';

@@ -2,7 +2,7 @@ import { memo, type ComponentProps } from 'react';
 import { chosenOf } from '@/core/assemble';
 import { ScrollView, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
-import { Card, IconButton, PiecePicture, shortNumber, Words, type IconName } from '../../parts';
+import { Card, IconButton, PiecePicture, numberText, Words, type IconName } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing, useShown } from '../../state/shown';
 import { SPACE } from '../../theme';
@@ -26,7 +26,7 @@ export function ChoiceCard({ onTune }: { onTune: () => void }) {
             {many ? `${choice.size} pieces` : (piece.name ?? familyOf(piece.family).label)}
           </Words>
           <Words as="smallFigures" tint="slate" numberOfLines={1} testID="choice-place">
-            {piece.at.map((v) => shortNumber(Math.round(v * 100) / 100)).join('  ')}
+            {piece.at.map((v) => numberText(Math.round(v * 100) / 100)).join('  ')}
           </Words>
         </View>
         <IconButton icon="sliders" label="Tune" labelled onPress={onTune} />

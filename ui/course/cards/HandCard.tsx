@@ -3,7 +3,6 @@ import { Pressable, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
 import { Button, Card, IconButton, shortNumber, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import { useTold } from '../../state/told';
 import { SPACE, TARGET } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
@@ -97,7 +96,7 @@ export function HandCard() {
 /** Its size and turn, or why it may not be laid where its ghost stands. */
 function Landing() {
   const inHand = useCourse((s) => s.inHand);
-  const ghost = useGhost(useTold(), inHand);
+  const ghost = useGhost();
   if (!inHand) return null;
   if (ghost?.refused) {
     return (

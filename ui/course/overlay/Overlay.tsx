@@ -5,7 +5,6 @@ import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useMarked, useShown } from '../../state/shown';
-import { useTold } from '../../state/told';
 import { DAY } from '../../theme';
 import { useLay, useLayOf } from '../layStore';
 import { useTune } from '../tune/tuneStore';
@@ -210,8 +209,7 @@ const TOOK = { end: 'End', corner: 'Corner', surface: 'Surface', grid: '', free:
 
 /** What took hold of the piece in hand, where it did. */
 function SnapMark({ see }: { see: See }) {
-  const inHand = useCourse((s) => s.inHand);
-  const ghost = useGhost(useTold(), inHand);
+  const ghost = useGhost();
   if (!ghost?.mark || !TOOK[ghost.took]) return null;
   const at = see(ghost.mark);
   if (!at) return null;

@@ -50,12 +50,14 @@ export function TuneOverlay() {
 
 const useChosen = () => useMarked((s) => chosenOf(s.course, s.choice));
 
+const hasMarks = ({ motion, wake, thrower }: Piece) => Boolean(motion ?? wake ?? thrower);
+
 function ChosenMarks({ see }: { see: See }) {
   const chosen = useChosen();
   const { tab, drawingPath, onion } = useTuneOf('tab', 'drawingPath', 'onion');
   return (
     <>
-      {chosen.map((piece) => (
+      {(onion ? chosen : chosen.filter(hasMarks)).map((piece) => (
         <Fragment key={piece.id}>
           {onion && <Onion piece={piece} see={see} />}
           <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />

@@ -23,7 +23,7 @@ import {
 import type { Course, Piece } from '@/core/course';
 import { add, scale, sub, type Vec3 } from '@/core/geometry';
 import { familyOf, legOf, pieceBounds } from '@/core/pieces';
-import { shortNumber, tell } from '../../parts';
+import { numberText, shortNumber, tell } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { landInHand, planeNow, pointedAt, snapNow } from '../landing';
@@ -251,7 +251,7 @@ export function pieceTool(): Tool {
       const on = useLay.getState().snapping && !useLay.getState().letGo;
       const step = on && turnStep > 0 ? turnStep : 1;
       const by = Math.round((((angle - from + 540) % 360) - 180) / step) * step;
-      useLay.getState().set({ measure: { at: handle.at, words: `${shortNumber(by)}°` } });
+      useLay.getState().set({ measure: { at: handle.at, words: `${numberText(by)}°` } });
       edit(
         (course) =>
           by === 0 ? course : spinPieces(course, choice, handle.axis, by, handle.centre, ownAxes),
@@ -265,7 +265,7 @@ export function pieceTool(): Tool {
     const free = reach - from;
     const step = steps[handle.axis] || (snapNow().ends ? useLay.getState().steps[handle.axis] : 0);
     const by = step > 0 ? Math.round(free / step) * step : Math.round(free * 100) / 100;
-    useLay.getState().set({ measure: { at: handle.at, words: `${shortNumber(by)} m` } });
+    useLay.getState().set({ measure: { at: handle.at, words: `${numberText(by)} m` } });
     edit(
       (course) => {
         if (by === 0) return course;
@@ -329,8 +329,9 @@ export function pieceTool(): Tool {
   };
 }
 
-const lengths = (by: Vec3): string =>
-  ['x', 'y', 'z']
-    .map((axis, i) => (Math.abs(by[i]) > 1e-6 ? `${axis} ${shortNumber(by[i])}` : ''))
-    .filter(Boolean)
-    .join('  ') || '0 m';
+const lengths = (by: Vec3): string => {
+  const along = ['x', 'y', 'z']
+    .map((axis, i) => (Math.abs(by[i]) > 1e-6 ? `${axis} ${numberText(by[i])}` : ''))
+    .filter(Boolean);
+  return `${along.join(' · ') || 0} m`;
+};
