@@ -1,16 +1,17 @@
 import { layPieces } from '@/core/assemble';
 import { emptyCourse, type Piece } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { DEMO_RUNS } from '@/demo/runs';
 import { replay } from '../run';
-import { beatMarks, cameraOf, lookAt, plainWay, thinPath, unroll, wayLength } from '.';
+import { beatMarks, cameraOf, lookAt, plainWay, RUN_LEAP, thinPath, unroll, wayLength } from '.';
 
 const { course } = lowTideSteps;
 
 test('unrolled along a run the course is as long as its way, with everything in order', () => {
   const { path } = replay(course, DEMO_RUNS['low-tide-steps'][0].run);
   const way = thinPath(path);
-  const { length, marks, stations } = unroll(course, way);
+  const { length, marks, stations } = unroll(course, way, RUN_LEAP);
   expect(length).toBeCloseTo(wayLength(way), 6);
   expect(length).toBeGreaterThan(wayLength(plainWay(course)));
   const along = (kind: string) => marks.filter((m) => m.kind === kind).map((m) => m.along);
@@ -40,6 +41,12 @@ test('what has been made a hazard or to move is marked as one', () => {
     [10, 0, 0],
   ]);
   expect(marks.map(({ kind }) => kind)).toEqual(['start', 'hazard', 'mover']);
+});
+
+test('a return to a checkpoint is no part of the way; a long straight of what is meant is', () => {
+  const way = Array.from({ length: 80 }, (_, i): Vec3 => [i < 40 ? 3 * i : 3 * i - 60, 0, 0]);
+  expect(unroll(course, way).length).toBeCloseTo(wayLength(way), 6);
+  expect(unroll(course, way, 10).length).toBeCloseTo(wayLength(way) - 57, 6);
 });
 
 test('a course without marks has no way', () => {

@@ -46,10 +46,11 @@ export const wayLength = (way: readonly Vec3[]): number =>
 
 /**
  * Unrolls a course along a way.
- * @param way places in order: a run's path, or plainWay
+ * @param way places in order: a run's path, or a way that is meant
+ * @param leap two places further apart than this are no way at all but a return to a checkpoint, m
  */
-export function unroll(course: Course, way: readonly Vec3[]): Profile {
-  const stations = evenly(way);
+export function unroll(course: Course, way: readonly Vec3[], leap = Infinity): Profile {
+  const stations = evenly(way, leap);
   const marks: Mark[] = [];
   for (const piece of course.pieces) {
     const kind = kindOf(course, piece);
@@ -82,16 +83,15 @@ function kindOf(course: Course, piece: Piece): Mark['kind'] | null {
   );
 }
 
-/** Stations at an even pitch along a way; returns to a checkpoint count as no way at all. */
-function evenly(way: readonly Vec3[]): Station[] {
+/** Stations at an even pitch along a way. */
+function evenly(way: readonly Vec3[], leap: number): Station[] {
   if (way.length === 0) return [];
   const stations: Station[] = [{ along: 0, at: way[0] }];
   let along = 0;
   let next = PITCH;
   for (let i = 1; i < way.length; i++) {
     const leg = distance(way[i - 1], way[i]);
-    // Straight ways between marks are long; a leap within a run's path is a return.
-    if (way.length > 50 && leg > 2) continue;
+    if (leg > leap) continue;
     while (next <= along + leg) {
       stations.push({ along: next, at: lerp(way[i - 1], way[i], (next - along) / leg) });
       next += PITCH;
@@ -101,6 +101,9 @@ function evenly(way: readonly Vec3[]): Station[] {
   stations.push({ along, at: way[way.length - 1] });
   return stations;
 }
+
+/** Further than any runner gets between two places of a run's path as it is thinned, m. */
+export const RUN_LEAP = 2;
 
 /** Every sixth place of a run's path, which is often enough to draw. */
 export function thinPath(path: Float64Array): Vec3[] {

@@ -265,7 +265,9 @@ export function pieceTool(): Tool {
     const free = reach - from;
     const step = steps[handle.axis] || (snapNow().ends ? useLay.getState().steps[handle.axis] : 0);
     const by = step > 0 ? Math.round(free / step) * step : Math.round(free * 100) / 100;
-    useLay.getState().set({ measure: { at: handle.at, words: `${numberText(by)} m` } });
+    useLay.getState().set({
+      measure: { at: add(handle.at, scale(handle.along, by)), words: `${numberText(by)} m` },
+    });
     edit(
       (course) => {
         if (by === 0) return course;
