@@ -10,6 +10,7 @@ import {
   type Vec3,
 } from '../geometry';
 import { localGeometry, toWorld, turnOf, type Socket } from '../pieces';
+import { Cells, indexed, type Difference } from './cells';
 import { turnOfMatrix } from './images';
 import type { PieceInHand } from './lay';
 import { setTurn, tidy } from './place';
@@ -53,20 +54,17 @@ const keyOf = (i: number, j: number, k: number): number =>
 const cellOf = ([x, y, z]: Vec3): number =>
   keyOf(Math.floor(x / CELL), Math.floor(y / CELL), Math.floor(z / CELL));
 
+const celled = (pieces: readonly Piece[]) =>
+  pieces.flatMap(endsOf).map((end) => [cellOf(end.at), end] as const);
+
 /** The ends of a course, to be found by where they are. */
 export class EndIndex {
-  private readonly cells = new Map<number, End[]>();
   private opened: End[] | null = null;
 
-  constructor(pieces: readonly Piece[]) {
-    for (const piece of pieces) {
-      for (const end of endsOf(piece)) {
-        const key = cellOf(end.at);
-        const list = this.cells.get(key);
-        if (list) list.push(end);
-        else this.cells.set(key, [end]);
-      }
-    }
+  constructor(private readonly cells: Cells<End>) {}
+
+  changed({ gone, come }: Difference): EndIndex {
+    return new EndIndex(this.cells.changed(celled(gone), celled(come)));
   }
 
   /** The ends within a distance of a place, the nearest first. */
@@ -76,7 +74,7 @@ export class EndIndex {
     for (let i = low[0]; i <= high[0]; i++) {
       for (let j = low[1]; j <= high[1]; j++) {
         for (let k = low[2]; k <= high[2]; k++) {
-          for (const end of this.cells.get(keyOf(i, j, k)) ?? []) {
+          for (const end of this.cells.in(keyOf(i, j, k))) {
             if (distance(end.at, p) <= reach) found.push(end);
           }
         }
@@ -93,28 +91,21 @@ export class EndIndex {
   /** Whether there is an end that nothing is joined to; quicker than all of them. */
   anyOpen(): boolean {
     if (this.opened) return this.opened.length > 0;
-    for (const ends of this.cells.values()) if (ends.some((end) => this.isOpen(end))) return true;
+    for (const ends of this.cells.all()) if (ends.some((end) => this.isOpen(end))) return true;
     return false;
   }
 
   /** Every end of a kind that nothing is joined to. */
   open(kind?: Socket['kind']): End[] {
-    this.opened ??= [...this.cells.values()].flat().filter((end) => this.isOpen(end));
+    this.opened ??= [...this.cells.all()].flat().filter((end) => this.isOpen(end));
     return this.opened.filter((end) => !kind || end.kind === kind);
   }
 }
 
-const indices = new WeakMap<readonly Piece[], EndIndex>();
+const indexOf = indexed(new EndIndex(Cells.none), (index, difference) => index.changed(difference));
 
 /** The index of a course's ends; made once for each state of the course. */
-export function endIndex({ pieces }: Pick<Course, 'pieces'>): EndIndex {
-  let known = indices.get(pieces);
-  if (!known) {
-    known = new EndIndex(pieces);
-    indices.set(pieces, known);
-  }
-  return known;
-}
+export const endIndex = ({ pieces }: Pick<Course, 'pieces'>): EndIndex => indexOf(pieces);
 
 /** Turned half about its own upright: looking into an end instead of out of it. */
 const ABOUT: Matrix3 = [-1, 0, 0, 0, 1, 0, 0, 0, -1];

@@ -6,6 +6,7 @@ export * from './sums';
 export * from './snap';
 export * from './near';
 export * from './pick';
+export * from './ready';
 export * from './ends';
 export * from './corners';
 export * from './landing';

@@ -31,10 +31,7 @@ export function pickPiece(
   return firstMet(near, ray);
 }
 
-/**
- * Has at hand what picking in a course needs, so that the first touch after an edit, or after a large course
- * is opened, need not wait for it.
- */
+/** Has at hand what picking in a course looks things up in. */
 export const prepareToPick = ({ pieces }: Pick<Course, 'pieces'>): void => void boxesOf(pieces);
 
 let known: { pieces: readonly Piece[]; boxes: Float64Array } = {

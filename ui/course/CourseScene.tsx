@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { View } from 'react-native';
-import { chosenOf, prepareToPick, type PieceInHand } from '@/core/assemble';
+import { chosenOf, makeReady, type PieceInHand } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
 import {
@@ -54,7 +54,7 @@ export function CourseScene({ work }: { work: Work }) {
   const tool = useLay((s) => s.tool);
   const pivoting = useLay((s) => s.pivot !== null);
   const told = useTold();
-  useEffect(() => prepareToPick(told), [told]);
+  useEffect(() => makeReady(told), [told]);
   const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
   useGestures(
     host,
