@@ -29,7 +29,10 @@ test('my courses: rename, duplicate, delete and take back, search, and go on bui
   await page.getByLabel('Open Pan Walk', { exact: true }).tap();
   await page.getByTestId('phase-plan').tap();
   await expect(page.getByTestId('course-name')).toHaveValue('Pan Walk');
-  await page.getByTestId('course-name').fill('Pan Walk again');
+  // Typed in front, key by key: what is typed stays where the caret is.
+  await page.getByTestId('course-name').press('Home');
+  await page.getByTestId('course-name').pressSequentially('Old ');
+  await expect(page.getByTestId('course-name')).toHaveValue('Old Pan Walk');
   await expect(page.getByTestId('save-state')).toContainText('Saved');
 
   // An earlier version is one tap away.

@@ -27,6 +27,8 @@ const now = (): Shown => {
 export const useShown = create<Shown>()(now);
 
 let callOff: (() => void) | null = null;
+/** Whether a key has just gone into a field: what it shows must be what was typed, or the caret is lost. */
+let typing = false;
 
 function show(): void {
   callOff?.();
@@ -43,7 +45,7 @@ function showSoon(): void {
 }
 
 useCourse.subscribe((is, was) => {
-  if (is.id !== was.id) show();
+  if (is.id !== was.id || typing) show();
   else if (is.course !== was.course || is.choice !== was.choice) showSoon();
 });
 useHand.subscribe(({ dragging }) => {
@@ -58,6 +60,11 @@ if (typeof window !== 'undefined' && window.addEventListener) {
     const inScene = target instanceof HTMLCanvasElement;
     if (callOff && !inScene && !useHand.getState().dragging) show();
   };
+  const typed = () => {
+    typing = true;
+    setTimeout(() => (typing = false));
+  };
+  window.addEventListener('input', typed, true);
   for (const kind of ['pointerdown', 'click', 'keydown'])
     window.addEventListener(kind, before, true);
 }

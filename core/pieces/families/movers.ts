@@ -15,7 +15,7 @@ import {
   seen,
   standingBox,
 } from '../make';
-import { counted, ease, phase, roundBy, timedBy, way } from './hazards';
+import { counted, ease, phase, roundBy, timedBy, way } from './timing';
 
 const directions: Record<string, Vec3> = { along: [1, 0, 0], up: [0, 1, 0], across: [0, 0, 1] };
 

@@ -1,0 +1,28 @@
+import { facetedBall, mapPoints, type Polyhedron, type Vec3 } from '../../geometry';
+import type { Family, PieceGeometry, Spec, Tone } from '../family';
+import { made, type Bit } from '../make';
+
+/** Scenery: what is drawn of it also touches where a course says that it does. */
+export const scenery = (
+  id: string,
+  label: string,
+  words: string,
+  material: Tone,
+  size: Family['size'],
+  bits: (spec: Spec) => readonly Bit[],
+  params: Family['params'] = [],
+): Family => ({
+  id,
+  label,
+  group: 'scenery',
+  words: `scenery ${words}`,
+  material,
+  size,
+  sizable: true,
+  params,
+  build: (spec): PieceGeometry => made(spec.tone, bits(spec)),
+});
+
+/** A ball of flat faces about a middle, in a box of a size. */
+export const lump = ([x, y, z]: Vec3, [w, h, d]: Vec3): Polyhedron =>
+  mapPoints(facetedBall([0, 0, 0], 0.5), (p) => [p[0] * w + x, p[1] * h + y, p[2] * d + z]);
