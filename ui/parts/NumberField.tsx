@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { readSum } from '@/core/assemble';
 import { TextInput, View } from 'react-native';
+import { readSum } from '@/core/assemble';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
+import { shortNumber } from './format';
 import { IconButton } from './IconButton';
 import { Words } from './Words';
 
@@ -20,12 +21,6 @@ interface NumberFieldProps {
   readonly subject?: string;
   readonly testID?: string;
 }
-
-/** A number as it is shown and typed: no more digits than it has, and no float's tail. */
-export const shortNumber = (value: number): string => String(Math.round(value * 1e4) / 1e4 + 0);
-
-/** The same as it is read, not as it is typed: with the sign that stands for less than nothing. */
-export const numberText = (value: number): string => shortNumber(value).replace('-', '−');
 
 /** A number with its unit, a step down and a step up, and a field to type it in. */
 export function NumberField({

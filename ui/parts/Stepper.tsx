@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useColours } from '../theme';
 import { IconButton } from './IconButton';
-import { shortNumber } from './NumberField';
+import { shortNumber } from './format';
 import { Words } from './Words';
 
 interface StepperProps {

@@ -1,7 +1,4 @@
-import { ago, metres, runTime, timeGap } from './format';
-import { shortNumber } from './NumberField';
-
-jest.mock('@expo/vector-icons/Feather', () => () => null);
+import { ago, metres, numberText, runTime, shortNumber, timeGap } from './format';
 
 test.each([
   [31.6419999, '31.642'],
@@ -14,6 +11,7 @@ test.each([
 test('gaps carry their sign, numbers no float tails', () => {
   expect([timeGap(-0.8714), timeGap(0.38)]).toEqual(['−0.871', '+0.380']);
   expect([0.1 + 0.2, -3.2, 6].map(shortNumber)).toEqual(['0.3', '-3.2', '6']);
+  expect(numberText(-3.2)).toBe('−3.2');
   expect(metres(112.4)).toBe('112 m');
   expect(ago(Date.now() - 1000)).toBe('just now');
   expect(ago(Date.now() - 7_200_000)).toBe('2 hours ago');

@@ -21,3 +21,9 @@ export const metres = (m: number): string => `${Math.round(m)} m`;
 /** A weight in kilograms, or tonnes past a thousand. */
 export const weightText = (kg: number): string =>
   kg < 995 ? `${kg < 10 ? kg.toFixed(1) : Math.round(kg)} kg` : `${(kg / 1000).toFixed(1)} t`;
+
+/** A number as it is shown and typed: no more digits than it has, and no float's tail. */
+export const shortNumber = (value: number): string => String(Math.round(value * 1e4) / 1e4 + 0);
+
+/** The same as it is read, not as it is typed: with the sign that stands for less than nothing. */
+export const numberText = (value: number): string => shortNumber(value).replace('-', '−');

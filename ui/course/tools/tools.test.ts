@@ -11,7 +11,10 @@ import { sketchTool, applyScale } from './sketchTool';
 jest.mock('../../scene', () => ({
   ...jest.requireActual('../../scene/view'),
 }));
-jest.mock('../../parts', () => ({ tell: jest.fn(), shortNumber: String }));
+jest.mock('../../parts', () => ({
+  ...jest.requireActual<object>('../../parts/format'),
+  tell: jest.fn(),
+}));
 
 const course = () => useCourse.getState().course;
 const lay = () => useLay.getState();
