@@ -12,6 +12,8 @@ import { useColours } from '../theme';
 
 const HEIGHT = 74;
 const FOOT = 18;
+/** Above the highest of the way, for a pennant there. */
+const ROOM = 20;
 const SIDE = 16;
 
 interface RibbonProps {
@@ -37,9 +39,9 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
 
   const heights = [...stations.map(({ at }) => at[1]), ...marks.map(({ height }) => height)];
   const low = Math.min(tide, ...heights) - 0.3;
-  const high = Math.max(low + 5, ...heights) + 2.2;
+  const high = Math.max(low + 5, ...heights);
   const x = scaleLinear([0, Math.max(length, 1)], [SIDE, width - SIDE]);
-  const y = scaleLinear([low, high], [HEIGHT - FOOT, 6]);
+  const y = scaleLinear([low, high], [HEIGHT - FOOT, ROOM]);
   const here = nearest(stations, target);
 
   const go = (px: number) => {

@@ -8,7 +8,7 @@ import { contactShapes, toWorld, type Shape } from '@/core/pieces';
 import { bakeParts, joinBaked, type Baked } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { SHAPE, SHAPE_EDGE } from './materials';
-import type { Moment } from './MovingPieces';
+import type { Moment } from './moment';
 
 interface Item {
   readonly piece: string;

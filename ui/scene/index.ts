@@ -2,6 +2,7 @@ export * from './apart';
 export * from './carried';
 export * from './Canvas';
 export * from './StillPieces';
+export * from './moment';
 export * from './MovingPieces';
 export * from './Surroundings';
 export * from './BuildMarks';

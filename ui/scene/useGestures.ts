@@ -56,13 +56,8 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       useHand.setState({ dragging: false });
       latest.current.drop?.();
     };
-    const isOver = ({ target }: Event) =>
-      target instanceof Element && target.closest('[data-over-scene]') !== null;
-    const keep = (event: Event) => {
-      if (!isOver(event)) event.stopPropagation();
-    };
+    const keep = (event: Event) => event.stopPropagation();
     const down = (event: PointerEvent) => {
-      if (isOver(event)) return;
       // What was being typed is taken before something else is chosen.
       (document.activeElement as HTMLElement | null)?.blur();
       // By what is under it already: otherwise it would leave that, and come into this.
