@@ -21,14 +21,14 @@ const now = (): Shown => {
 };
 
 /**
- * The open course and what is chosen as the scene has last shown them. Panels and cards follow this: a
- * touch is answered in the scene first, and no frame waits for figures beside it.
+ * The open course and what is chosen as the scene has last shown them. Panels and cards follow this: what is
+ * done in the scene or by keys is answered there first, and no frame waits for figures beside it.
  */
 export const useShown = create<Shown>()(now);
 
 let callOff: (() => void) | null = null;
-/** Whether a key has just gone into a field: what it shows must be what was typed, or the caret is lost. */
-let typing = false;
+/** Whether something in a panel is being touched or typed into now. */
+let inPanel = false;
 
 function show(): void {
   callOff?.();
@@ -45,7 +45,7 @@ function showSoon(): void {
 }
 
 useCourse.subscribe((is, was) => {
-  if (is.id !== was.id || typing) show();
+  if (is.id !== was.id || inPanel) show();
   else if (is.course !== was.course || is.choice !== was.choice) showSoon();
 });
 useHand.subscribe(({ dragging }) => {
@@ -53,20 +53,20 @@ useHand.subscribe(({ dragging }) => {
   else showSoon();
 });
 
-// Whoever touches a panel touches what it shows: it is brought up to date before it hears of that. A figure
-// that is typed is taken when the next thing is touched, so a click comes after an edit as well.
+/** What is done in a panel, and how an edit may come of it: a figure that was typed is taken when it is left. */
+const TOUCHES = ['pointerdown', 'click', 'keydown', 'input', 'focusout'];
+
+// Whoever touches a panel touches what it shows: it is brought up to date before it hears of that, and shows
+// what comes of it at once. Otherwise a caret would be lost, or a button stand where another is about to.
 if (typeof window !== 'undefined' && window.addEventListener) {
-  const before = ({ target }: Event) => {
-    const inScene = target instanceof HTMLCanvasElement;
-    if (callOff && !inScene && !useHand.getState().dragging) show();
+  const touched = ({ type, target }: Event) => {
+    if (!(target instanceof HTMLElement) || target instanceof HTMLCanvasElement) return;
+    if (callOff && !useHand.getState().dragging) show();
+    if (type === 'keydown' && !/^(INPUT|TEXTAREA)$/.test(target.tagName)) return;
+    inPanel = true;
+    setTimeout(() => (inPanel = false));
   };
-  const typed = () => {
-    typing = true;
-    setTimeout(() => (typing = false));
-  };
-  window.addEventListener('input', typed, true);
-  for (const kind of ['pointerdown', 'click', 'keydown'])
-    window.addEventListener(kind, before, true);
+  for (const kind of TOUCHES) window.addEventListener(kind, touched, true);
 }
 
 /**
