@@ -62,6 +62,10 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       (document.activeElement as HTMLElement | null)?.blur();
       // By what is under it already: otherwise it would leave that, and come into this.
       (event.target as Element).setPointerCapture(event.pointerId);
+      // The canvas is measured a moment after it stands; until then a touch would be taken for one elsewhere.
+      const { width, height } = element.getBoundingClientRect();
+      const view = useView.getState();
+      if (view.width !== width || view.height !== height) view.resize(width, height);
       const at = place(event);
       fingers.set(event.pointerId, at);
       if (fingers.size === 1) {
