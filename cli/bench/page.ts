@@ -185,12 +185,17 @@ const DRAW_NOTHING = `(() => {
   let now = 0;
   window.most = 0;
   const gl = WebGL2RenderingContext.prototype;
-  const counted = (draw) => (...args) => {
+  const count = () => {
     if (now++ === 0) requestAnimationFrame(() => (now = 0));
     window.most = Math.max(window.most, now);
-    return draw(...args);
   };
   const { drawArrays, drawElements } = gl;
-  gl.drawArrays = function (mode, first) { return counted(() => drawArrays.call(this, mode, first, 0))(); };
-  gl.drawElements = function (mode, count, type, from) { return counted(() => drawElements.call(this, mode, 0, type, from))(); };
+  gl.drawArrays = function (mode, first) {
+    count();
+    drawArrays.call(this, mode, first, 0);
+  };
+  gl.drawElements = function (mode, corners, type, from) {
+    count();
+    drawElements.call(this, mode, 0, type, from);
+  };
 })()`;

@@ -37,7 +37,7 @@ export function trackWay(course: Course): { way: Vec3[]; closed: boolean } | nul
   );
   if (tracks.length < 2) return null;
   const start = course.pieces.find(({ family }) => family === 'start')?.at;
-  const goal = course.pieces.find(({ family }) => familyOf(family).id === 'lantern')?.at ?? null;
+  const goal = course.pieces.find(({ family }) => family === 'lantern')?.at ?? null;
   const near = (piece: Piece) => (start ? distance(piece.at, start) : 0);
   const first = tracks.reduce((a, b) => (near(b) < near(a) ? b : a));
   if (near(first) > NEAR) return null;

@@ -53,8 +53,6 @@ export function CourseScene({ work }: { work: Work }) {
   const host = useRef<View>(null);
   const tool = useLay((s) => s.tool);
   const pivoting = useLay((s) => s.pivot !== null);
-  const told = useTold();
-  useEffect(() => makeReady(told), [told]);
   const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
   useGestures(
     host,
@@ -75,6 +73,7 @@ export function CourseScene({ work }: { work: Work }) {
       {work !== 'look' && <Overlay sketchOnly={work === 'sketch'} />}
       {(work === 'lay' || work === 'tune') && <TuneOverlay />}
       {work === 'lay' && <KeyHold />}
+      <Ready />
     </View>
   );
 }
@@ -146,6 +145,13 @@ function GhostInHand({ inHand, tide }: { inHand: PieceInHand; tide: number }) {
       tide={tide}
     />
   );
+}
+
+/** Has the next touch find what it needs at hand. */
+function Ready() {
+  const told = useTold();
+  useEffect(() => makeReady(told), [told]);
+  return null;
 }
 
 /** While the Alt key is held nothing snaps. */

@@ -60,7 +60,7 @@ const TOUCHES = ['pointerdown', 'click', 'keydown', 'input', 'focusout'];
 // what comes of it at once. Otherwise a caret would be lost, or a button stand where another is about to.
 if (typeof window !== 'undefined' && window.addEventListener) {
   const touched = ({ type, target }: Event) => {
-    if (!(target instanceof HTMLElement) || target instanceof HTMLCanvasElement) return;
+    if (!(target instanceof Element) || target instanceof HTMLCanvasElement) return;
     if (callOff && !useHand.getState().dragging) show();
     if (type === 'keydown' && !/^(INPUT|TEXTAREA)$/.test(target.tagName)) return;
     inPanel = true;
@@ -85,7 +85,7 @@ export function useMarked<T>(pick: (of: Pick<Shown, 'course' | 'choice'>) => T):
  * not drawn anew when only these change.
  */
 export function useEditing() {
-  const { course, choice } = useShown();
+  const of = useShown(useShallow(({ course, choice }) => ({ course, choice })));
   const actions = useCourse(useShallow(({ edit, choose }) => ({ edit, choose })));
-  return { course, choice, ...actions };
+  return { ...of, ...actions };
 }
