@@ -1,4 +1,4 @@
-import { setFaceNormal, type Polyhedron, type Vec3 } from '../geometry';
+import { mergedFaces, setFaceNormal, type Polyhedron, type Vec3 } from '../geometry';
 
 /**
  * What an upright capsule meets when it moves among convex shapes, reduced to what a ball meets.
@@ -35,8 +35,10 @@ export interface Body {
 
 /** How the corners of a sum hang together: the same for every turn that leaves each face facing up or down. */
 interface Topology {
-  /** The faces it was made of, and for each whether it looks up (1), down (0) or is upright (-1). */
+  /** The solid's faces as they were given, and with those in one plane made one. */
+  readonly given: Polyhedron['faces'];
   readonly faces: Polyhedron['faces'];
+  /** For each face whether it looks up (1), down (0) or is upright (-1). */
   readonly sides: Int8Array;
   readonly half: boolean;
   readonly loops: Int32Array;
@@ -58,7 +60,10 @@ const UPRIGHT = 1e-9;
  * @param like the sum of the same polyhedron turned otherwise, which may save much of the work
  */
 export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Body): Body {
-  const { points, faces } = solid;
+  const { points } = solid;
+  const before = like && topologies.get(like);
+  const known = before?.given === solid.faces && before.half === half > 0 ? before : undefined;
+  const faces = known?.faces ?? mergedFaces(solid);
   const own = new Float64Array(3 * faces.length);
   const sides = new Int8Array(faces.length);
   for (let f = 0; f < faces.length; f++) {
@@ -66,9 +71,8 @@ export function hullBody(solid: Polyhedron, half: number, radius = 0, like?: Bod
     const up = own[3 * f + 1];
     sides[f] = up > UPRIGHT ? 1 : up < -UPRIGHT ? 0 : -1;
   }
-  const known = like && topologies.get(like);
-  const same = known?.faces === faces && known.half === half > 0 && alike(known.sides, sides);
-  const topology = same ? known : topologyOf(solid, half, sides);
+  const topology =
+    known && alike(known.sides, sides) ? known : topologyOf(solid, faces, half, sides);
   const { loops, starts, edges, edgeFaces, swept } = topology;
   // Corner 2v is corner v lowered by the segment, 2v + 1 the same raised.
   const corners = new Float64Array(points.length * 6);
@@ -127,7 +131,12 @@ function alike(a: Int8Array, b: Int8Array): boolean {
   return true;
 }
 
-function topologyOf({ points, faces }: Polyhedron, half: number, sides: Int8Array): Topology {
+function topologyOf(
+  { points, faces: given }: Polyhedron,
+  faces: Polyhedron['faces'],
+  half: number,
+  sides: Int8Array,
+): Topology {
   const across = neighbours(faces, points.length);
   const loops: number[][] = [];
   const swept: number[] = [];
@@ -171,6 +180,7 @@ function topologyOf({ points, faces }: Polyhedron, half: number, sides: Int8Arra
   const starts = new Int32Array(loops.length + 1);
   loops.forEach((loop, f) => (starts[f + 1] = starts[f] + loop.length));
   return {
+    given,
     faces,
     sides,
     half: half > 0,

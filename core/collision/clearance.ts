@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { faced, insideFace, lookAtFaces } from './face';
+import { faced, faceOver, lookAtFaces } from './face';
 
 const clamp01 = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
 
@@ -43,11 +43,12 @@ export function clearance(
     out.distance = deepest - radius;
     return out;
   }
-  if (face >= 0 && (deepest <= 0 || insideFace(body, face, x, y, z))) {
-    out.distance = deepest - radius;
-    out.nx = normals[3 * face];
-    out.ny = normals[3 * face + 1];
-    out.nz = normals[3 * face + 2];
+  const over = face < 0 || deepest <= 0 ? face : faceOver(body, face, x, y, z);
+  if (over >= 0) {
+    out.nx = normals[3 * over];
+    out.ny = normals[3 * over + 1];
+    out.nz = normals[3 * over + 2];
+    out.distance = out.nx * x + out.ny * y + out.nz * z - offsets[over] - radius;
     return out;
   }
   let best = Infinity;

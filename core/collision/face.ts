@@ -13,6 +13,29 @@ export function insideFace(body: Body, face: number, x: number, y: number, z: nu
   return true;
 }
 
+/**
+ * Faces whose planes are this near to one another at a place may hide one another there, m: more than
+ * rounding makes of faces in one plane, and of a seam between two that sinks by as much.
+ */
+const TIE = 1e-6;
+
+/**
+ * The face that a place lies over, of those whose planes are as far from it as that of the face given, which
+ * is the farthest: where faces share a plane, or all but share it, any of them may be told as the farthest.
+ * @returns a face, or -1 when the place lies beside all of them
+ */
+export function faceOver(body: Body, face: number, x: number, y: number, z: number): number {
+  if (insideFace(body, face, x, y, z)) return face;
+  const { normals, offsets } = body;
+  const gapTo = (f: number) =>
+    normals[3 * f] * x + normals[3 * f + 1] * y + normals[3 * f + 2] * z - offsets[f];
+  const least = gapTo(face) - TIE;
+  for (let f = 0; f < offsets.length; f++) {
+    if (f !== face && gapTo(f) >= least && insideFace(body, f, x, y, z)) return f;
+  }
+  return -1;
+}
+
 /** For each corner of each loop the plane through the edge that ends there, upright on the face: see Body. */
 function rimsOf({ points, loops, starts, normals }: Body): Float64Array {
   const rims = new Float64Array(4 * loops.length);

@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { faced, insideFace, lookAtFaces } from './face';
+import { faced, faceOver, lookAtFaces } from './face';
 
 /** The first touch of a sweep; reused by the caller so that sweeping makes no garbage. */
 export interface Touch {
@@ -15,6 +15,8 @@ export interface Touch {
 
 export const newTouch = (): Touch => ({ t: 1, nx: 0, ny: 0, nz: 0, top: 0 });
 
+/** A displacement that closes on a surface by less than this runs along it, m. */
+const CLOSING = 1e-12;
 /** Squared sine under which a path counts as running along an edge. */
 const PARALLEL = 1e-12;
 
@@ -55,13 +57,13 @@ export function sweep(
     const nz = normals[i + 2];
     const gap = nx * x + ny * y + nz * z - offsets[f] - radius;
     const pace = nx * dx + ny * dy + nz * dz;
-    if (pace < 0) {
+    if (pace < -CLOSING) {
       const t = -gap / pace;
       if (t > enter) {
         enter = t;
         face = f;
       }
-    } else if (pace > 0) {
+    } else if (pace > CLOSING) {
       const t = -gap / pace;
       if (t < leave) leave = t;
     } else if (gap > 0) {
@@ -70,14 +72,8 @@ export function sweep(
     if (enter > leave || enter >= out.t || leave < 0) return false;
   }
   if (face >= 0 && enter >= 0) {
-    if (insideFace(body, face, x + dx * enter, y + dy * enter, z + dz * enter)) {
-      out.t = enter;
-      out.nx = normals[3 * face];
-      out.ny = normals[3 * face + 1];
-      out.nz = normals[3 * face + 2];
-      out.top = out.ny;
-      return true;
-    }
+    const over = faceOver(body, face, x + dx * enter, y + dy * enter, z + dz * enter);
+    if (over >= 0) return touchFace(body, over, x, y, z, dx, dy, dz, radius, out);
   } else if (faces > 0 && touchWithin(body, x, y, z, dx, dy, dz, radius, out)) {
     return true;
   }
@@ -111,15 +107,33 @@ function touchWithin(
       face = f;
     }
   }
-  if (nearest > 0 && !insideFace(body, face, x, y, z)) return false;
   if (nearest > radius) return false;
-  const i = 3 * face;
-  if (normals[i] * dx + normals[i + 1] * dy + normals[i + 2] * dz >= 0) return false;
-  out.t = 0;
-  out.nx = normals[i];
-  out.ny = normals[i + 1];
-  out.nz = normals[i + 2];
-  out.top = out.ny;
+  const over = nearest > 0 ? faceOver(body, face, x, y, z) : face;
+  return over >= 0 && touchFace(body, over, x, y, z, dx, dy, dz, radius, out);
+}
+
+/** Has `out` tell of a face's touch, at once where it is reached already, if the displacement goes into it. */
+function touchFace(
+  { normals, offsets }: Body,
+  face: number,
+  x: number,
+  y: number,
+  z: number,
+  dx: number,
+  dy: number,
+  dz: number,
+  radius: number,
+  out: Touch,
+): boolean {
+  const [nx, ny, nz] = [normals[3 * face], normals[3 * face + 1], normals[3 * face + 2]];
+  const pace = nx * dx + ny * dy + nz * dz;
+  if (pace >= -CLOSING) return false;
+  const gap = nx * x + ny * y + nz * z - offsets[face] - radius;
+  out.t = gap <= 0 ? 0 : -gap / pace;
+  out.nx = nx;
+  out.ny = ny;
+  out.nz = nz;
+  out.top = ny;
   return true;
 }
 
@@ -182,6 +196,9 @@ function sweepEdges(
         ax + dx * t - ex * u,
         ay + dy * t - ey * u,
         az + dz * t - ez * u,
+        dx,
+        dy,
+        dz,
         edgeTops[k],
         out,
       )
@@ -216,12 +233,23 @@ function sweepCorner(
   if (h < 0) return false;
   const t = c <= 0 ? 0 : (-b - Math.sqrt(h)) / dd;
   if (t > out.t || (t === out.t && top <= out.top)) return false;
-  return setTouch(t, px + dx * t, py + dy * t, pz + dz * t, top, out);
+  return setTouch(t, px + dx * t, py + dy * t, pz + dz * t, dx, dy, dz, top, out);
 }
 
-function setTouch(t: number, nx: number, ny: number, nz: number, top: number, out: Touch): boolean {
+/** Has `out` tell of a touch with a normal of any length, if the displacement closes on what is touched. */
+function setTouch(
+  t: number,
+  nx: number,
+  ny: number,
+  nz: number,
+  dx: number,
+  dy: number,
+  dz: number,
+  top: number,
+  out: Touch,
+): boolean {
   const l = Math.sqrt(nx * nx + ny * ny + nz * nz);
-  if (l === 0) return false;
+  if (l === 0 || nx * dx + ny * dy + nz * dz >= -CLOSING * l) return false;
   out.t = t;
   out.nx = nx / l;
   out.ny = ny / l;

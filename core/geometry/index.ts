@@ -3,6 +3,7 @@ export * from './trig';
 export * from './turn';
 export * from './quaternion';
 export * from './polyhedron';
+export { mergedFaces } from './coplanar';
 export * from './solids';
 export * from './hull2';
 export * from './bounds';

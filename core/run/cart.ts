@@ -45,9 +45,9 @@ export function tickCart(
     let ahead = s.vx * fx + s.vy * fy + s.vz * fz;
     let aside = s.vx * rx + s.vy * ry + s.vz * rz;
     pull(s, pulled);
-    ahead += (pulled[0] * fx + pulled[1] * fy + pulled[2] * fz) * DT;
     aside += (pulled[0] * rx + pulled[1] * ry + pulled[2] * rz) * DT;
-    ahead = driven(ahead, drive, input.jump, cart, top);
+    const along = pulled[0] * fx + pulled[1] * fy + pulled[2] * fz;
+    ahead = driven(ahead, along, drive, input.jump, cart, top);
     // Sideways the wheels hold as much as presses them down.
     const hold = grip * Math.max(0, s.press, pulled[3]) * DT;
     aside = Math.abs(aside) <= hold ? 0 : aside - Math.sign(aside) * hold;
@@ -76,20 +76,54 @@ export function tickCart(
 
 const within = (v: number): number => (v > 1 ? 1 : v < -1 ? -1 : v);
 
-/** The speed ahead after a tick of driving or braking, m/s. */
-function driven(ahead: number, drive: number, handBrake: boolean, cart: Cart, top: number): number {
-  const towards = (goal: number, by: number) =>
-    ahead < goal ? Math.min(goal, ahead + by) : Math.max(goal, ahead - by);
-  if (handBrake) return towards(0, cart.brake * 0.2 * DT);
-  if (drive > 0 && ahead < 0) return Math.min(0, ahead + cart.brake * drive * DT);
-  if (drive > 0) {
-    const goal = top * drive;
-    return ahead > goal ? towards(goal, ROLLING * DT) : towards(goal, cart.acceleration * DT);
-  }
-  if (drive < 0 && ahead > 0) return Math.max(0, ahead + cart.brake * drive * DT);
-  if (drive < 0) return Math.max(-top * BACKWARDS, ahead + cart.acceleration * drive * DT);
-  return towards(0, ROLLING * DT);
+/**
+ * The speed ahead after a tick of driving or braking, m/s.
+ * @param pull what gravity adds to it, m/s²
+ * @param drive how far the pedal is down: ahead above 0, back below
+ * @param top the speed it may drive up to, m/s
+ */
+function driven(
+  ahead: number,
+  pull: number,
+  drive: number,
+  handBrake: boolean,
+  cart: Cart,
+  top: number,
+): number {
+  if (handBrake) return towards(ahead + pull * DT, 0, cart.brake * 0.2 * DT);
+  if (drive === 0) return towards(ahead + pull * DT, 0, ROLLING * DT);
+  // Backing up is driving seen from behind.
+  return drive > 0
+    ? pedalled(ahead, pull, cart.brake * drive, cart.acceleration, top * drive)
+    : -pedalled(-ahead, -pull, -cart.brake * drive, -cart.acceleration * drive, top * BACKWARDS);
 }
+
+/**
+ * The speed along the way the pedal drives after a tick: braked while it goes the other way, driven from
+ * there on. Where drive alone cannot hold it on a slope the brake does, as far as it goes.
+ * @param brake m/s² against the way it goes
+ * @param power m/s² along the way it is driven
+ * @param goal speed it is driven up to, m/s
+ */
+function pedalled(along: number, pull: number, brake: number, power: number, goal: number): number {
+  let [speed, time] = [along, DT];
+  if (speed < 0) {
+    const slowing = brake + pull;
+    if (speed + slowing * time < 0) return speed + slowing * time;
+    time += speed / slowing;
+    speed = 0;
+  }
+  const free = speed + pull * time;
+  if (free > goal) return towards(free, goal, ROLLING * time);
+  const next = Math.min(goal, free + power * time);
+  if (next >= 0) return next;
+  // Slowed to nothing within the tick: from then on it is braked.
+  return Math.min(0, (brake + pull) * (time + speed / (power + pull)));
+}
+
+/** A speed brought nearer to another by so much, and never past it. */
+const towards = (speed: number, goal: number, by: number): number =>
+  speed < goal ? Math.min(goal, speed + by) : Math.max(goal, speed - by);
 
 /** Turns the way ahead by radians to the right. */
 function turn(s: RunState, rx: number, ry: number, rz: number, by: number): void {

@@ -24,6 +24,7 @@ export interface RunEvent {
     | 'sound'
     | 'loop'
     | 'time-up'
+    | 'lost'
     | 'goal';
   readonly tick: number;
   /** Seconds since the start, to a part of a tick where a surface was crossed. */

@@ -139,20 +139,89 @@ export const anyRun = fc
     return { course, seed, inputs: inputs.map(([x, z, jump]): Input => ({ x, z, jump })) };
   });
 
-/** Runs a course by its inputs in turn; throws when its runner is nowhere or out of all bounds. */
-export function runAny(
-  { course, seed, inputs }: { course: Course; seed: number; inputs: readonly Input[] },
-  ticks: number,
-): void {
+/** What stands close about the start: corners, gaps of all widths, and movers that pass along them. */
+const closeBy = fc.record({
+  family: fc.constantFrom('slab', 'ashlar', 'crate', 'drift', 'drift', 'ramp', 'bend', 'boulder'),
+  at: fc.tuple(number(-3, 3), number(-1, 1.5), number(-3, 3)),
+  turn: fc.tuple(fc.constantFrom(0, 0, 20), number(0, 360), fc.constantFrom(0, 0, -25)),
+  motion: optional(fc.array(anyMotion, { minLength: 1, maxLength: 2 }), 3),
+  direction: fc.constantFrom('along', 'up'),
+  span: number(0.5, 4),
+  period: number(0.8, 5),
+});
+
+/** Courses whose runner is held against corners, edges and movers, far from the goal. */
+export const pressedRun = fc
+  .record({
+    pieces: fc.array(closeBy, { minLength: 3, maxLength: 9 }),
+    runner: fc.constantFrom(...RUNNERS),
+    space: fc.constantFrom('free' as const, 'side-on' as const),
+    seed: fc.integer({ min: 0, max: 0xffff }),
+    inputs: fc.array(
+      fc.tuple(
+        fc.constantFrom(-16, -16, 0, 16, 16, 7),
+        fc.constantFrom(-16, -16, 0, 16, 16, -5),
+        fc.boolean(),
+      ),
+      { minLength: 3, maxLength: 8 },
+    ),
+  })
+  .map(({ pieces, runner, space, seed, inputs }) => {
+    const list = [
+      { family: 'start', at: [0, 0.1, 0] },
+      { family: 'lantern', at: [70, 25, space === 'free' ? 70 : 0] },
+      { family: 'slab', at: [0, -1, 0], size: [12, 1, 12] },
+      ...pieces.map(({ direction, span, period, ...piece }) => ({
+        ...piece,
+        ...(piece.family === 'drift' ? { params: { direction, span, period } } : {}),
+      })),
+    ] as PieceInHand[];
+    const course = {
+      ...layPieces({ ...emptyCourse('Pressed', space), runner: { kind: runner } }, list),
+      tide: -20,
+    };
+    return {
+      course,
+      seed,
+      inputs: inputs.map(([x, z, jump]): Input => ({ x, z, jump })),
+      every: 90,
+    };
+  });
+
+/** A course with the inputs to run it by, and for how many ticks each is held. */
+export interface AnyRun {
+  readonly course: Course;
+  readonly seed: number;
+  readonly inputs: readonly Input[];
+  readonly every?: number;
+}
+
+/**
+ * Runs a course by its inputs in turn; throws when its runner is nowhere or out of all bounds, or when the
+ * run finishes with its runner nowhere near a goal.
+ */
+export function runAny({ course, seed, inputs, every = 30 }: AnyRun, ticks: number): void {
   const world = buildWorld(course);
   const state = startState(world, seed);
   for (let i = 0; i < ticks; i++) {
-    tick(world, state, inputs[Math.floor(i / 30) % inputs.length], () => {});
+    const { x: fromX, y: fromY, z: fromZ } = state;
+    tick(world, state, inputs[Math.floor(i / every) % inputs.length], () => {});
     const { x, y, z, vx, vy, vz } = state;
     const sum = x + y + z + vx + vy + vz;
     if (!Number.isFinite(sum)) throw new Error(`No number at tick ${i}: ${[x, y, z, vx, vy, vz]}`);
     if (Math.max(Math.abs(x), Math.abs(y), Math.abs(z)) > 2 * BOUNDS + 10) {
       throw new Error(`Out of bounds at tick ${i}: ${[x, y, z]}`);
     }
+    if (state.finish < 0) continue;
+    const near = world.colliders.some(
+      ({ role, low, high }) =>
+        role === 'goal' &&
+        [fromX, fromY, fromZ].every((from, axis) => {
+          const to = [x, y, z][axis];
+          return Math.min(from, to) < high[axis] + 2 && Math.max(from, to) > low[axis] - 2;
+        }),
+    );
+    if (!near) throw new Error(`Finished at ${[x, y, z]}, far from every goal, at tick ${i}`);
+    return;
   }
 }

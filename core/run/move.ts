@@ -36,9 +36,10 @@ export function advance(
     s.z += dz;
     return 1;
   }
+  // A sweep tells only of what is closed on, so that this is above 0 however slight it is.
   const closing = -(out.nx * dx + out.ny * dy + out.nz * dz);
   touch(world, s, out);
-  const t = Math.max(0, out.t - SKIN / closing);
+  const t = closing > 0 ? Math.max(0, out.t - SKIN / closing) : 0;
   s.x += dx * t;
   s.y += dy * t;
   s.z += dz * t;

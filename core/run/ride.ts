@@ -11,6 +11,8 @@ import type { World } from './world';
 
 /** Overlap left after being pushed that counts as crushed, m. */
 const CRUSH = 0.03;
+/** Least square of the part of a way out that lies in a side-on stage's plane: out along it is not too far. */
+const LEAST_REACH = 0.04;
 /** Gaps wider than this need no push; the skin minus what rounding may take from it, m. */
 const TOUCHING = SKIN - 1e-6;
 
@@ -77,7 +79,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     let reach = 1;
     if (world.lane !== null) {
       reach = nx * nx + ny * ny;
-      if (reach < 1e-6) continue;
+      if (reach < LEAST_REACH) continue;
       nz = 0;
     }
     nx /= reach;

@@ -12,6 +12,7 @@ import { beginPath, newPath, type Path } from './path';
 import { carry, pushedBy } from './ride';
 import { tickFlick, tickRoller } from './roller';
 import { meetings } from './sense';
+import { DT } from './runner';
 import { NO_INPUT, tideOf, type Input, type RunState } from './state';
 import { sayer, type Say } from './tell';
 import { throwCopies } from './thrower';
@@ -57,6 +58,10 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
   const thrown = world.throwers.length > 0 ? throwCopies(world, s) : null;
 
   move(world, s, told, path, say);
+  if (isLost(s, path)) {
+    lose(s, path, say);
+    return;
+  }
   if (s.ground >= 0) feel(world, s, say);
   // Everything that ends a tick early comes after this; the regions' work is for the next one.
   const hurtBy = sense(world, s, path, happened, say);
@@ -77,6 +82,28 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
     s.over = true;
     say('time-up');
   }
+}
+
+/** Faster than anything in a course can make a runner that still gets anywhere, m/s. */
+const MOST_SPEED = 1000;
+
+/** Whether the runner is nowhere any more, or was taken along faster than any course can: no run goes on so. */
+function isLost({ x, y, z, vx, vy, vz }: RunState, { points }: Path): boolean {
+  const [dx, dy, dz] = [x - points[0], y - points[1], z - points[2]];
+  const way = dx * dx + dy * dy + dz * dz;
+  const speed = vx * vx + vy * vy + vz * vz;
+  // What is no number is not below anything either.
+  return !(way <= MOST_SPEED * MOST_SPEED * DT * DT && speed <= MOST_SPEED * MOST_SPEED);
+}
+
+/** Ends the attempt where the tick found the runner. */
+function lose(s: RunState, { points }: Path, say: Say): void {
+  [s.x, s.y, s.z] = points;
+  s.vx = 0;
+  s.vy = 0;
+  s.vz = 0;
+  s.over = true;
+  say('lost');
 }
 
 /** How far the runner may get from every piece before it counts as lost, m. */
