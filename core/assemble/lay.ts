@@ -1,8 +1,8 @@
 import { create } from 'mutative';
 import type { Course, Piece } from '../course';
-import { cairnNumber, familyOf } from '../pieces';
+import { cairnNumber, familyOf, legOf } from '../pieces';
 import { freshIds } from './ids';
-import { nextLeg, withLegs } from './legs';
+import { cairnLeg, nextLeg, withLegs } from './legs';
 import { withoutTies } from './links';
 import { tidy } from './place';
 
@@ -51,8 +51,10 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
       familyOf(piece.family);
       const laid: Piece = { ...tidied(piece), id: nextId() };
       if (laid.family === 'cairn' && laid.params?.number === undefined) {
-        const number = nextCairnNumber(draft);
+        const leg = Number(laid.params?.leg ?? cairnLeg(draft));
+        const number = nextCairnNumber(draft, leg);
         if (number > 1) laid.params = { ...laid.params, number };
+        if (leg > 1) laid.params = { ...laid.params, leg };
       }
       if (
         (laid.family === 'start' || laid.family === 'lantern') &&
@@ -78,8 +80,11 @@ function tidied({ turn, ...piece }: PieceInHand): PieceInHand {
   };
 }
 
-function nextCairnNumber(course: Course): number {
-  const numbers = course.pieces.filter(({ family }) => family === 'cairn').map(cairnNumber);
+/** The number after those of a leg's checkpoints. */
+function nextCairnNumber(course: Course, leg: number): number {
+  const numbers = course.pieces
+    .filter((piece) => piece.family === 'cairn' && legOf(piece) === leg)
+    .map(cairnNumber);
   return Math.max(0, ...numbers) + 1;
 }
 

@@ -4,6 +4,15 @@ import { legOf } from '../pieces';
 /** Most legs a course may have. */
 export const MOST_LEGS = 18;
 
+/** The leg that a checkpoint laid next belongs to: the first that has no goal yet, else the last begun. */
+export function cairnLeg(course: Pick<Course, 'pieces' | 'legs'>): number {
+  if (!course.legs) return 1;
+  const ended = course.pieces.filter(({ family }) => family === 'lantern').map(legOf);
+  const begun = course.pieces.filter(({ family }) => family === 'start').map(legOf);
+  const open = begun.filter((leg) => !ended.includes(leg)).sort((a, b) => a - b);
+  return open[0] ?? Math.max(1, ...begun);
+}
+
 /**
  * The leg that a start or goal laid next belongs to: every start after the first begins another leg, and a
  * goal ends the first leg that has a start and none yet.

@@ -47,7 +47,7 @@ export function familyOf(id: string): Family {
   return family;
 }
 
-/** The leg a start or goal belongs to. */
+/** The leg a start, checkpoint or goal belongs to. */
 export const legOf = ({ params }: Pick<Piece, 'params'>): number =>
   typeof params?.leg === 'number' ? params.leg : 1;
 

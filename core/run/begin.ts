@@ -2,6 +2,7 @@ import { startDrives } from './drive';
 import { FIELD_SIZE, restField } from './field';
 import { FOR_GOOD } from './lock';
 import { layLoose } from './mover';
+import { standClear } from './put';
 import { COPY_SIZE, LINK_SIZE, SKIN, type RunState } from './state';
 import type { World } from './world';
 
@@ -56,7 +57,11 @@ export function startState(world: World, seed = 0): RunState {
     legTick: 0,
     legJumps: 0,
     legs: new Int32Array(2 * world.legs),
+    legGathered: 0,
+    legWorth: 0,
     held: 0,
+    heldTick: NEVER,
+    offGoal: false,
     locks: new Int32Array(world.locks.length).fill(-1),
     away: Uint8Array.from(world.pieces, ({ absent }) => (absent ? 1 : 0)),
     touched: new Int32Array(world.pieces.length).fill(NEVER),
@@ -94,5 +99,6 @@ export function startState(world: World, seed = 0): RunState {
   restField(world, s);
   startDrives(world, s);
   layLoose(world.movers, s.drives);
+  standClear(world, s);
   return s;
 }

@@ -21,6 +21,13 @@ test('a runner held against corners, edges and movers is never thrown to a goal 
 test('a roller wedged between a boulder and an edge that goes by stays where numbers are', () => {
   const pieces: PieceInHand[] = [
     { family: 'start', at: [0, 0.1, 0] },
+    { family: 'boulder', at: [0, 0, 0] },
+    {
+      family: 'drift',
+      at: [0, 0, 0],
+      turn: [20, 0, -25],
+      params: { direction: 'along', span: 1.6243404810902293, period: 2.582340961975355 },
+    },
     { family: 'lantern', at: [70, 25, 70] },
     {
       family: 'crate',
@@ -30,13 +37,6 @@ test('a roller wedged between a boulder and an edge that goes by stays where num
         { kind: 'circle', axis: 'z', radius: 0.8057359592486788, period: 0.1 },
         { kind: 'spin', axis: 'z', period: 0.1 },
       ],
-    },
-    { family: 'boulder', at: [0, 0, 0] },
-    {
-      family: 'drift',
-      at: [0, 0, 0],
-      turn: [20, 0, -25],
-      params: { direction: 'along', span: 1.6243404810902293, period: 2.582340961975355 },
     },
   ];
   const course = {

@@ -2,9 +2,10 @@ import type { Effect, Link } from '../course';
 import { startMover, stopMover } from './drive';
 import { chance } from './chance';
 import { FOR_GOOD } from './lock';
-import { isThere, putAt, respawn } from './meet';
+import { isThere } from './meet';
+import { putAt, respawn } from './put';
 import { DT } from './runner';
-import { LINK_SIZE, SKIN, tideOf, type RunState } from './state';
+import { LINK_SIZE, tideOf, type RunState } from './state';
 import type { Say } from './tell';
 import { spotAt, type World } from './world';
 
@@ -210,7 +211,7 @@ function cued(
         happened.gathered &&
         s.links[i * LINK_SIZE + ACTED] === 0 &&
         pieces.every((piece) => {
-          const place = world.pickups.indexOf(piece);
+          const place = world.pickupAt[piece];
           return place < 0 || s.gathered[place] > 0;
         })
       );
@@ -240,7 +241,7 @@ function take(world: World, s: RunState, effect: Effect, happened: Happened, say
   const { kind, value = 1, seconds } = effect;
   switch (kind) {
     case 'show':
-      for (const piece of pieces) s.away[piece] = 0;
+      for (const piece of pieces) show(s, piece);
       return false;
     case 'hide':
       for (const piece of pieces) s.away[piece] = 1;
@@ -253,7 +254,8 @@ function take(world: World, s: RunState, effect: Effect, happened: Happened, say
       for (const piece of pieces) {
         const lock = world.pieceLocks[piece];
         if (lock >= 0) s.locks[lock] = kind === 'open' ? until(s, seconds) : -1;
-        else s.away[piece] = kind === 'open' ? 1 : 0;
+        else if (kind === 'open') s.away[piece] = 1;
+        else show(s, piece);
       }
       return false;
     case 'start':
@@ -268,7 +270,7 @@ function take(world: World, s: RunState, effect: Effect, happened: Happened, say
       const [to] = pieces;
       if (to === undefined) return false;
       const { at, turn } = world.pieces[to];
-      putAt(world, s, spotAt([at[0], at[1] + SKIN, world.lane ?? at[2]], turn?.[1] ?? 0));
+      putAt(world, s, spotAt(at, turn?.[1] ?? 0));
       s.rest = 0;
       return true;
     }
@@ -325,6 +327,13 @@ function take(world: World, s: RunState, effect: Effect, happened: Happened, say
   }
 }
 
+/** Has a piece be there again, as whole as at first. */
+function show(s: RunState, piece: number): void {
+  if (s.away[piece] === 0) return;
+  s.away[piece] = 0;
+  if (s.hits.length > 0) s.hits[piece] = 0;
+}
+
 /** Breaks a piece: it is away from now on. */
 export function breakPiece(
   world: World,
@@ -337,6 +346,6 @@ export function breakPiece(
   s.away[piece] = 1;
   happened.broken.push(piece);
   say('break', 1, piece);
-  const pickup = world.pickups.indexOf(piece);
+  const pickup = world.pickupAt[piece];
   if (pickup >= 0 && isThere(world, s, pickup)) s.gathered[pickup] = s.tick + 1;
 }

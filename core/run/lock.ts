@@ -13,7 +13,7 @@ export type Lock =
   | { readonly kind: 'gives'; readonly hold: number; readonly back: number }
   | {
       readonly kind: 'barred';
-      readonly opens: 'pair' | 'count' | 'worth' | 'link';
+      readonly opens: 'always' | 'pair' | 'count' | 'worth' | 'link';
       readonly pair: number;
       readonly amount: number;
     };
@@ -46,8 +46,9 @@ export function isOpen(world: World, s: RunState, index: number): boolean {
   if (lock.kind === 'gives') {
     return since >= 0 && s.tick - since >= lock.hold && s.tick - since < lock.back;
   }
-  if (lock.opens === 'count' && s.gatheredCount >= lock.amount) return true;
-  if (lock.opens === 'worth' && s.worth >= lock.amount) return true;
+  // What was gathered in the leg being run counts; without legs that is the whole run.
+  if (lock.opens === 'count' && s.gatheredCount - s.legGathered >= lock.amount) return true;
+  if (lock.opens === 'worth' && s.worth - s.legWorth >= lock.amount) return true;
   return s.tick < since;
 }
 
@@ -65,15 +66,45 @@ export function standOn(world: World, s: RunState): void {
   if (since < 0 || s.tick - since >= lock.back) s.locks[c.lock] = s.tick;
 }
 
-/** Opens the gates of a switch's number: for good, or for a few seconds. */
-export function openGates(world: World, s: RunState, piece: Piece): boolean {
-  const { number, choice } = specOf(familyOf(piece.family), piece);
-  const until = choice('after') === 'shut' ? s.tick + OPEN_FOR : FOR_GOOD;
+/** What a switch does: the locks of its number, and whether they shut again. */
+export interface Switch {
+  readonly locks: readonly number[];
+  readonly shuts: boolean;
+}
+
+/** The switches of a course by their pieces; gates are looked up by number once. */
+export function switchesOf(
+  pieces: readonly Piece[],
+  locks: readonly Lock[],
+): ReadonlyMap<number, Switch> {
+  const byPair = new Map<number, number[]>();
+  locks.forEach((lock, i) => {
+    if (lock.kind !== 'barred' || lock.opens !== 'pair') return;
+    const list = byPair.get(lock.pair);
+    if (list) list.push(i);
+    else byPair.set(lock.pair, [i]);
+  });
+  const switches = new Map<number, Switch>();
+  pieces.forEach((piece, i) => {
+    if (piece.family !== 'switch') return;
+    const { number, choice } = specOf(familyOf(piece.family), piece);
+    switches.set(i, {
+      locks: byPair.get(number('pair')) ?? [],
+      shuts: choice('after') === 'shut',
+    });
+  });
+  return switches;
+}
+
+/** Opens the gates of a switch's number: for good, or for a few seconds. Returns whether one was shut. */
+export function openGates(world: World, s: RunState, piece: number): boolean {
+  const told = world.switches.get(piece);
+  if (!told) return false;
+  const until = told.shuts ? s.tick + OPEN_FOR : FOR_GOOD;
   let opened = false;
-  world.locks.forEach((lock, i) => {
-    if (lock.kind !== 'barred' || lock.opens !== 'pair' || lock.pair !== number('pair')) return;
+  for (const i of told.locks) {
     opened ||= s.locks[i] <= s.tick;
     s.locks[i] = Math.max(s.locks[i], until);
-  });
+  }
   return opened;
 }

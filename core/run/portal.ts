@@ -1,12 +1,43 @@
+import type { Piece } from '../course';
 import { cosDeg, sinDeg } from '../geometry';
 import { familyOf, specOf } from '../pieces';
 import { chance } from './chance';
+import { standClear } from './put';
 import { SKIN, type RunState } from './state';
 import type { World } from './world';
+
+/** A portal: its number's portals in the order they were laid, and what going through it does. */
+export interface Portal {
+  /** Place in World.pieces. */
+  readonly piece: number;
+  /** Places in World.portals, its own among them. */
+  readonly alike: readonly number[];
+  readonly byChance: boolean;
+  readonly stops: boolean;
+}
+
+/** The portals among pieces, by their numbers. */
+export function portalsOf(pieces: readonly Piece[], places: readonly number[]): Portal[] {
+  const byPair = new Map<number, number[]>();
+  const family = familyOf('portal');
+  const specs = places.map((piece) => specOf(family, pieces[piece]));
+  specs.forEach(({ number }, i) => {
+    const list = byPair.get(number('pair'));
+    if (list) list.push(i);
+    else byPair.set(number('pair'), [i]);
+  });
+  return specs.map(({ number, choice }, i) => ({
+    piece: places[i],
+    alike: byPair.get(number('pair'))!,
+    byChance: choice('exits') === 'chance',
+    stops: choice('speed') === 'stops',
+  }));
+}
 
 /**
  * Carries the runner from a portal to the next of its number, or to one by chance, each once before any
  * again; its speed kept and turned by as much as the two stand turned to each other, or lost.
+ * @param from the portal's piece
  * @returns whether there was somewhere to go
  */
 export function goThrough(world: World, s: RunState, from: number): boolean {
@@ -15,23 +46,17 @@ export function goThrough(world: World, s: RunState, from: number): boolean {
     s.portalTick = s.tick;
     return false;
   }
-  const own = specOf(familyOf('portal'), world.pieces[from]);
-  const alike = world.portals.filter(
-    (index) =>
-      s.away[index] === 0 &&
-      specOf(familyOf('portal'), world.pieces[index]).number('pair') === own.number('pair'),
-  );
-  if (alike.length < 2) return false;
-  const to =
-    own.choice('exits') === 'chance'
-      ? byChance(world, s, alike, from)
-      : alike[(alike.indexOf(from) + 1) % alike.length];
-  const [a, b] = [world.pieces[from], world.pieces[to]];
+  const own = world.portalAt[from];
+  const { byChance, stops } = world.portals[own];
+  const to = byChance ? exitByChance(world, s, own) : nextExit(world, s, own);
+  if (to < 0) return false;
+  const out = world.portals[to].piece;
+  const [a, b] = [world.pieces[from], world.pieces[out]];
   s.x = b.at[0];
   s.y = b.at[1] + SKIN;
   s.z = world.lane ?? b.at[2];
   s.baseY = b.at[1];
-  if (own.choice('speed') === 'stops') {
+  if (stops) {
     s.vx = 0;
     s.vy = 0;
     s.vz = 0;
@@ -47,21 +72,35 @@ export function goThrough(world: World, s: RunState, from: number): boolean {
     s.heading = (((s.heading + turn) % 360) + 360) % 360;
   }
   s.ground = -1;
-  s.portal = to;
+  s.portal = out;
   s.portalTick = s.tick;
+  standClear(world, s);
   return true;
 }
 
-/** A way out that was not taken since all of them were. */
-function byChance(world: World, s: RunState, alike: readonly number[], from: number): number {
-  const exits = alike.filter((index) => index !== from);
-  const mouth = (index: number) => world.portals.indexOf(index);
-  let open = exits.filter((index) => s.mouths[mouth(index)] === 0);
+/** The next portal of a portal's number that is there, round and round, or -1. */
+function nextExit(world: World, s: RunState, own: number): number {
+  const { alike } = world.portals[own];
+  const at = alike.indexOf(own);
+  for (let k = 1; k < alike.length; k++) {
+    const to = alike[(at + k) % alike.length];
+    if (s.away[world.portals[to].piece] === 0) return to;
+  }
+  return -1;
+}
+
+/** A way out that was not taken since all of them were, or -1 where there is none. */
+function exitByChance(world: World, s: RunState, own: number): number {
+  const exits = world.portals[own].alike.filter(
+    (i) => i !== own && s.away[world.portals[i].piece] === 0,
+  );
+  if (exits.length === 0) return -1;
+  let open = exits.filter((i) => s.mouths[i] === 0);
   if (open.length === 0) {
-    for (const index of exits) s.mouths[mouth(index)] = 0;
+    for (const i of exits) s.mouths[i] = 0;
     open = exits;
   }
   const to = open[Math.floor(chance(s) * open.length)];
-  s.mouths[mouth(to)] = 1;
+  s.mouths[to] = 1;
   return to;
 }

@@ -83,8 +83,14 @@ export interface RunState {
   legTick: number;
   legJumps: number;
   legs: Int32Array;
-  /** Ticks spent within the goal. */
+  /** What was gathered, and its worth, before the leg began. */
+  legGathered: number;
+  legWorth: number;
+  /** Ticks spent within the goal of the leg, and the last of them. */
   held: number;
+  heldTick: number;
+  /** Whether the runner has been off the goal since it last counted; see World.roundOff. */
+  offGoal: boolean;
   /** For each of World.locks the tick that set it off, or until which it is open; -1 for never. */
   locks: Int32Array;
   /** For each piece: whether it is away; the tick it was last touched; how often it was. */

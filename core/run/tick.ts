@@ -6,9 +6,11 @@ import { tickHopper } from './hopper';
 import { actOnLinks, breakPiece, forget, nothingHappened, type Happened } from './link';
 import { standOn } from './lock';
 import { LooseBodies } from './loose';
-import { hurt, meet, respawn } from './meet';
+import { watchRound } from './goal';
+import { hurt, meet } from './meet';
 import { leaveGround } from './move';
 import { beginPath, newPath, type Path } from './path';
+import { respawn } from './put';
 import { carry, pushedBy } from './ride';
 import { tickFlick, tickRoller } from './roller';
 import { meetings } from './sense';
@@ -34,6 +36,15 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
   const say = sayer(world, s, emit);
   if (s.tick === 0) emit({ kind: 'start', tick: 0, time: 0, x: s.x, y: s.y, z: s.z });
   s.tick++;
+  step(world, s, input, say);
+  if (world.limit > 0 && s.tick >= world.limit && s.finish < 0 && !s.over) {
+    s.over = true;
+    say('time-up');
+  }
+}
+
+/** What a tick does, up to whatever ends it early. */
+function step(world: World, s: RunState, input: Input, say: Say): void {
   const told = s.rest > 0 || s.tick < s.stillUntil ? NO_INPUT : input;
   if (s.rest > 0) s.rest--;
   const { touching, links } = world;
@@ -63,6 +74,7 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
     return;
   }
   if (s.ground >= 0) feel(world, s, say);
+  if (world.roundOff > 0) watchRound(world, s);
   // Everything that ends a tick early comes after this; the regions' work is for the next one.
   const hurtBy = sense(world, s, path, happened, say);
   if (hurtBy === 'ended') return;
@@ -77,10 +89,6 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
     say('fall');
     s.falls++;
     respawn(world, s, say);
-  }
-  if (world.limit > 0 && s.tick >= world.limit) {
-    s.over = true;
-    say('time-up');
   }
 }
 

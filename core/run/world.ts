@@ -1,9 +1,10 @@
 import type { Course, CourseKind, Link, Piece } from '../course';
-import { cosDeg, mapPoints, rotate, sinDeg, type Vec3 } from '../geometry';
+import { cosDeg, distance, mapPoints, rotate, sinDeg, type Vec3 } from '../geometry';
 import {
   cairnNumber,
   contactShapes,
   familyOf,
+  legOf,
   registerModels,
   specOf,
   toWorld,
@@ -13,9 +14,11 @@ import {
 import { MARGIN, type Collider, type Hurt, type OneWay } from './collider';
 import { Bodies, formBounds, liftOf, type Rounded } from './form';
 import { Grid } from './grid';
-import { lockOf, type Lock } from './lock';
+import { legsNear } from './legs';
+import { lockOf, switchesOf, type Lock, type Switch } from './lock';
 import { moversOf, reachOf, reachOut, type Mover } from './mover';
 import { Neighbourhoods } from './near';
+import { portalsOf, type Portal } from './portal';
 import { runnerOf, type Runner } from './runner';
 import { throwingOf, USUAL_MOST, type Throwing } from './throwing';
 import { tideLine } from './tide';
@@ -31,6 +34,8 @@ export interface Spot {
 export interface Checkpoint extends Spot {
   readonly piece: number;
   readonly number: number;
+  /** The leg it belongs to, from 0. */
+  readonly leg: number;
   /** Whether a return to it has everything as it was then. */
   readonly restores: boolean;
 }
@@ -40,7 +45,7 @@ export interface Checkpoint extends Spot {
  * but for caches that hold no decision (poses, bodies, what is near).
  */
 export interface World {
-  /** The course's pieces in order of id: the order in the file changes nothing. */
+  /** The course's pieces in order of id, shorter ones first: the order in the file changes nothing. */
   readonly pieces: readonly Piece[];
   readonly colliders: readonly Collider[];
   readonly runner: Runner;
@@ -53,13 +58,21 @@ export interface World {
   readonly starts: readonly Spot[];
   readonly legs: number;
   readonly checkpoints: readonly Checkpoint[];
+  /** For each piece its place in `checkpoints`, or -1. */
+  readonly checkpointAt: Int32Array;
   /** Whether checkpoints must be taken in turn. */
   readonly ordered: boolean;
   /** Pickups by their piece, in order, and after how many ticks each is back; 0 for never. */
   readonly pickups: readonly number[];
   readonly respawns: readonly number[];
-  /** Portals by their piece, in order. */
-  readonly portals: readonly number[];
+  /** For each piece its place in `pickups`, or -1; and for each pickup the leg it belongs to, from 0. */
+  readonly pickupAt: Int32Array;
+  readonly pickupLegs: Int32Array;
+  readonly portals: readonly Portal[];
+  /** For each piece its place in `portals`, or -1. */
+  readonly portalAt: Int32Array;
+  /** Switches by their piece. */
+  readonly switches: ReadonlyMap<number, Switch>;
   readonly locks: readonly Lock[];
   /** For each piece its lock, or -1. */
   readonly pieceLocks: Int32Array;
@@ -89,6 +102,9 @@ export interface World {
   readonly kind: CourseKind;
   /** Times round, of laps; ticks within the goal, of holding it; ticks a run may take, or 0. */
   readonly laps: number;
+  /** Middles of the goals; how far off them all a round without checkpoints has to lead, m, or 0. */
+  readonly goals: readonly Vec3[];
+  readonly roundOff: number;
   readonly holdTicks: number;
   readonly limit: number;
   /** Height of the tide line, m. */
@@ -121,7 +137,7 @@ export class NotRunnable extends Error {
  */
 export function buildWorld(course: Course): World {
   registerModels(course);
-  const pieces = [...course.pieces].sort((a, b) => (a.id < b.id ? -1 : 1));
+  const pieces = inOrder(course.pieces);
   const numberOf = (piece: Piece, key: string) => specOf(familyOf(piece.family), piece).number(key);
   const beginnings = pieces
     .filter(({ family }) => family === 'start')
@@ -178,6 +194,7 @@ export function buildWorld(course: Course): World {
         ...spotOf(piece, lane),
         piece: index,
         number: cairnNumber(piece),
+        leg: legOf(piece) - 1,
         restores,
       });
     }
@@ -195,9 +212,10 @@ export function buildWorld(course: Course): World {
     for (const { kind, value } of effects) if (kind === 'size' && value) parts.add(value);
   }
   const heeded = new Uint8Array(pieces.length);
+  const byId = new Map(pieces.map(({ id }, i) => [id, i]));
   for (const { cue } of links) {
     if (cue.kind !== 'left' && cue.kind !== 'stood') continue;
-    for (const id of cue.pieces ?? []) heeded[pieces.findIndex((piece) => piece.id === id)] = 1;
+    for (const id of cue.pieces ?? []) heeded[byId.get(id) ?? -1] = 1;
   }
   const sizes = [...parts].sort((a, b) => a - b).slice(0, MOST_SIZES);
   const bodies = [1, ...sizes].map((part, index): Rounded => ({
@@ -221,6 +239,11 @@ export function buildWorld(course: Course): World {
   const over = Math.max(...moved.map(({ radius }) => radius)) + STEP_ROOM;
   const up = Math.max(...moved.map(liftOf)) + STEP_ROOM;
 
+  const legs = course.legs ? Math.min(course.legs.length, starts.length) : 0;
+  const goals = colliders
+    .filter(({ role }) => role === 'goal')
+    .map(({ piece }) => pieces[piece].at);
+
   return {
     pieces,
     colliders,
@@ -229,12 +252,27 @@ export function buildWorld(course: Course): World {
     gravity: course.gravity ?? DEFAULT_GRAVITY,
     start: starts[0],
     starts,
-    legs: course.legs ? Math.min(course.legs.length, starts.length) : 0,
+    legs,
     checkpoints,
+    checkpointAt: placesIn(
+      pieces.length,
+      checkpoints.map(({ piece }) => piece),
+    ),
     ordered: course.order !== 'free',
     pickups,
     respawns: pickups.map((index) => Math.round((pieces[index].respawn ?? 0) * 120)),
-    portals,
+    pickupAt: placesIn(pieces.length, pickups),
+    pickupLegs: Int32Array.from(
+      legs > 0
+        ? legsNear(
+            course,
+            pickups.map((i) => pieces[i].at),
+          )
+        : pickups.map(() => 0),
+    ),
+    portals: portalsOf(pieces, portals),
+    portalAt: placesIn(pieces.length, portals),
+    switches: switchesOf(pieces, locks),
     locks,
     pieceLocks,
     movers: movers.list,
@@ -252,6 +290,9 @@ export function buildWorld(course: Course): World {
     beat: { seconds: 60 / (course.tempo?.beats ?? 120), offset: course.tempo?.offset ?? 0 },
     kind: course.kind,
     laps: course.laps ?? DEFAULT_LAPS,
+    goals,
+    roundOff:
+      course.kind === 'laps' && checkpoints.length === 0 ? roundOff(goals, starts[0].at) : 0,
     holdTicks: Math.round((course.hold ?? DEFAULT_HOLD) * 120),
     limit: Math.round((course.limit ?? 0) * 120),
     tide: tideLine(course),
@@ -260,6 +301,29 @@ export function buildWorld(course: Course): World {
     near: new Neighbourhoods(new Grid(colliders), colliders, over, up),
     touching: { count: 0, pieces: [], speeds: [] },
   };
+}
+
+/** Pieces as they were laid: by the length of their ids first, so that p2 comes before p10. */
+const inOrder = (pieces: readonly Piece[]): Piece[] =>
+  [...pieces].sort((a, b) => a.id.length - b.id.length || (a.id < b.id ? -1 : 1));
+
+/** For each of so many pieces its place in a list of pieces, or -1. */
+function placesIn(count: number, list: readonly number[]): Int32Array {
+  const places = new Int32Array(count).fill(-1);
+  list.forEach((piece, place) => (places[piece] = place));
+  return places;
+}
+
+/** Least and most that a round without checkpoints leads off its goal, and by how much more than its start. */
+const [LEAST_ROUND, MOST_ROUND, PAST_START] = [4, 10, 2];
+
+/**
+ * How far off the goals a round has to lead where no checkpoint tells it from standing about: further than
+ * the start is, so that the first way over the line only begins the first round.
+ */
+function roundOff(goals: readonly Vec3[], start: Vec3): number {
+  const nearest = Math.min(...goals.map((at) => distance(at, start)));
+  return Math.min(MOST_ROUND, Math.max(LEAST_ROUND, nearest + PAST_START));
 }
 
 /** Half the greatest displacement that is looked for in what is kept of a place, m: a tick at 60 m/s. */

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { spotAt, type Spot } from '@/core/run';
+import type { Vec3 } from '@/core/geometry';
 import { Button, Fault, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { effortOf, FinishPanel } from '../run/FinishPanel';
@@ -17,10 +17,10 @@ import { useOpenCourse, whenSaved } from '../state/useOpenCourse';
 import { SPACE } from '../theme';
 
 /** A place given as x,y,z in the address, or nothing. */
-function toSpot(from: string | undefined): Spot | undefined {
+function placeOf(from: string | undefined): Vec3 | undefined {
   const at = from?.split(',').map(Number);
   if (at?.length !== 3 || at.some((v) => !Number.isFinite(v))) return undefined;
-  return spotAt([at[0], at[1], at[2]]);
+  return [at[0], at[1], at[2]];
 }
 
 /** The maker's own run of the open course. */
@@ -29,7 +29,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
   const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
   const best = useReplay(course, data?.proof?.run);
-  const spot = useMemo(() => toSpot(from), [from]);
+  const place = useMemo(() => placeOf(from), [from]);
   // What is looked at while building comes back after the run.
   const [before] = useState(() => {
     const { target, distance, yaw, pitch, mode } = useView.getState();
@@ -62,7 +62,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
   return (
     <RunView
       course={course}
-      spot={spot}
+      from={place}
       best={best ?? undefined}
       leaveLabel="Back to building"
       onLeave={leave}

@@ -1,9 +1,23 @@
 import { Button, Chip, Sheet, Words } from '../parts';
 
+/** An attempt ends when its time is up, or when its runner was thrown out of all there is. */
+export type Ended = 'time-up' | 'lost';
+
+const ENDS: Readonly<Record<Ended, { title: string; words: string }>> = {
+  'time-up': {
+    title: 'Time is up',
+    words: 'The goal was not reached in the time the course gives.',
+  },
+  lost: {
+    title: 'Lost',
+    words: 'Something threw the runner faster than any course can. This attempt does not count.',
+  },
+};
+
 interface PauseSheetProps {
   readonly open: boolean;
-  /** Whether the run is over because its time is up. */
-  readonly late: boolean;
+  /** Why the attempt is over without a finish, if it is. */
+  readonly ended: Ended | null;
   readonly shapes: boolean;
   readonly onShapes: (shown: boolean) => void;
   readonly leaveLabel: string;
@@ -12,10 +26,10 @@ interface PauseSheetProps {
   readonly onLeave: () => void;
 }
 
-/** What can be done while a run is held, or once its time is up. */
+/** What can be done while a run is held, or once it is over without a finish. */
 export function PauseSheet({
   open,
-  late,
+  ended,
   shapes,
   onShapes,
   leaveLabel,
@@ -24,14 +38,18 @@ export function PauseSheet({
   onLeave,
 }: PauseSheetProps) {
   return (
-    <Sheet title={late ? 'Time is up' : 'Paused'} open={open} onClose={late ? onAgain : onGoOn}>
-      {late ? (
-        <Words tint="slate">The goal was not reached in the time the course gives.</Words>
+    <Sheet
+      title={ended ? ENDS[ended].title : 'Paused'}
+      open={open}
+      onClose={ended ? onAgain : onGoOn}
+    >
+      {ended ? (
+        <Words tint="slate">{ENDS[ended].words}</Words>
       ) : (
         <Button kind="main" title="Go on" icon="play" onPress={onGoOn} />
       )}
       <Button
-        kind={late ? 'main' : 'plain'}
+        kind={ended ? 'main' : 'plain'}
         title="Start again"
         icon="rotate-ccw"
         onPress={onAgain}

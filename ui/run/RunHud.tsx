@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { missingCheckpoint } from '@/core/run';
+import { missingCheckpoint, missingPickups } from '@/core/run';
 import { Card, IconButton, PiecePicture, runTime, timeGap, Words } from '../parts';
 import { RADIUS, SPACE, useColours } from '../theme';
 import type { LiveRun } from './liveRun';
@@ -193,6 +193,7 @@ function latestWord(live: LiveRun, best: RunHudProps['best']) {
     if (event.kind === 'hazard') return { words: 'Hurt', good: false };
     if (event.kind === 'crush') return { words: 'Crushed', good: false };
     if (event.kind === 'fall') return { words: 'Into the tide', good: false };
+    if (event.kind === 'lost') return { words: 'Lost: thrown out of the course', good: false };
   }
   return null;
 }
@@ -224,11 +225,12 @@ function whatIsMissing({ state, world }: LiveRun, piece: string | undefined): st
   const place = world.pieces.findIndex(({ id }) => id === piece);
   const lock = world.locks[world.pieceLocks[place]];
   if (lock?.kind === 'barred' && lock.opens === 'worth') {
-    return `Worth ${Math.ceil(lock.amount - state.worth)} still missing`;
+    return `Worth ${Math.ceil(lock.amount - (state.worth - state.legWorth))} still missing`;
   }
   if (lock?.kind === 'barred' && lock.opens === 'link') return 'Shut until something opens it';
-  const wanted =
-    lock?.kind === 'barred' && lock.opens === 'count' ? lock.amount : world.pickups.length;
-  const missing = wanted - state.gatheredCount;
+  const missing =
+    lock?.kind === 'barred' && lock.opens === 'count'
+      ? lock.amount - (state.gatheredCount - state.legGathered)
+      : missingPickups(world, state);
   return `${missing} ${missing === 1 ? 'shell' : 'shells'} still missing`;
 }

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useFrame } from '@react-three/fiber';
 import type { Course } from '@/core/course';
 import { courseHash } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
 import {
   floorBelow,
   isLoaded,
@@ -13,7 +14,6 @@ import {
   tideOf,
   type Run,
   type RunResult,
-  type Spot,
   type Split,
 } from '@/core/run';
 import {
@@ -36,7 +36,7 @@ import { CountIn } from './CountIn';
 import { FlickAim } from './FlickAim';
 import { follow } from './follow';
 import { LiveRun } from './liveRun';
-import { PauseSheet } from './PauseSheet';
+import { PauseSheet, type Ended } from './PauseSheet';
 import { RunHud } from './RunHud';
 import { RunMusic } from './RunMusic';
 import { TouchControls } from './TouchControls';
@@ -62,7 +62,7 @@ export interface Best {
 interface RunViewProps {
   readonly course: Course;
   /** Where to begin instead of the start. */
-  readonly spot?: Spot;
+  readonly from?: Vec3;
   /** What splits are held against. */
   readonly best?: Best;
   /** What leaving is called. */
@@ -97,20 +97,20 @@ export function RunView(props: RunViewProps) {
 }
 
 /** The scene, the clock, the controls, and what follows the goal. */
-function ReadyRun({ course, spot, best, leaveLabel, onLeave, onProgress, finished }: RunViewProps) {
+function ReadyRun({ course, from, best, leaveLabel, onLeave, onProgress, finished }: RunViewProps) {
   const colours = useColours();
   const { width } = useWindowDimensions();
   const sideOn = course.space === 'side-on';
   const [attempt, setAttempt] = useState(0);
   const [paused, setPaused] = useState(false);
   const [done, setDone] = useState<Finished | null>(null);
-  const [late, setLate] = useState(false);
+  const [ended, setEnded] = useState<Ended | null>(null);
   const [shapes, setShapes] = useState(false);
   // A course may be counted in; each attempt anew.
   const [counting, setCounting] = useState(course.countdown !== undefined);
   // A new attempt is a new run of the same course.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const live = useMemo(() => new LiveRun(course, spot), [course, spot, attempt]);
+  const live = useMemo(() => new LiveRun(course, from), [course, from, attempt]);
 
   const leave = useCallback(() => {
     onProgress?.(live.result());
@@ -118,7 +118,7 @@ function ReadyRun({ course, spot, best, leaveLabel, onLeave, onProgress, finishe
   }, [live, onLeave, onProgress]);
   const again = useCallback(() => {
     setDone(null);
-    setLate(false);
+    setEnded(null);
     setPaused(false);
     setCounting(course.countdown !== undefined);
     setAttempt((n) => n + 1);
@@ -130,7 +130,7 @@ function ReadyRun({ course, spot, best, leaveLabel, onLeave, onProgress, finishe
 
   const { kind } = course.runner;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
-  const held = paused || counting || late || !!done;
+  const held = paused || counting || !!ended || !!done;
   const flick = useFlick(live, kind === 'flick' && !held);
   const host = useRef<View>(null);
   const still = useMemo(() => ({ begin: () => sideOn || kind === 'cart' }), [kind, sideOn]);
@@ -140,16 +140,17 @@ function ReadyRun({ course, spot, best, leaveLabel, onLeave, onProgress, finishe
     const result = live.result();
     onProgress?.(result);
     if (!result.finished) {
-      setLate(true);
+      const lost = live.events.some((event) => event.kind === 'lost');
+      setEnded(lost ? 'lost' : 'time-up');
       return;
     }
     setDone({
       run: live.recorder.run(courseHash(course), result.time, live.seed),
       result,
-      fromStart: spot === undefined,
+      fromStart: from === undefined,
       best,
     });
-  }, [best, course, live, onProgress, spot]);
+  }, [best, course, from, live, onProgress]);
 
   const touch = width < WIDE || navigator.maxTouchPoints > 0;
   return (
@@ -180,8 +181,8 @@ function ReadyRun({ course, spot, best, leaveLabel, onLeave, onProgress, finishe
         <CountIn key={attempt} seconds={course.countdown ?? 0} onGo={() => setCounting(false)} />
       )}
       <PauseSheet
-        open={(paused || late) && !done}
-        late={late}
+        open={(paused || !!ended) && !done}
+        ended={ended}
         shapes={shapes}
         onShapes={setShapes}
         leaveLabel={leaveLabel}

@@ -1,4 +1,4 @@
-import { spotAt, replay } from '@/core/run';
+import { replay } from '@/core/run';
 import { layPieces } from '@/core/assemble';
 import { courseHash, emptyCourse } from '@/core/course';
 import { LiveRun } from './liveRun';
@@ -54,7 +54,7 @@ test('a held run stands still, and a long gap is not made up for', () => {
 });
 
 test('a run begun at a spot goes back to the spot', () => {
-  const live = new LiveRun(course, spotAt([4, 0, 0]));
+  const live = new LiveRun(course, [4, 0, 0]);
   expect(live.state.x).toBe(4);
   live.advance(0);
   live.tell({ x: -16, z: 0, jump: false }, 0);

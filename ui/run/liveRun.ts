@@ -1,5 +1,7 @@
 import type { Course } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
 import {
+  beginAt,
   buildWorld,
   goneFrom,
   NO_INPUT,
@@ -11,7 +13,6 @@ import {
   type RunEvent,
   type RunResult,
   type RunState,
-  type Spot,
   type World,
 } from '@/core/run';
 
@@ -43,12 +44,12 @@ export class LiveRun {
   /** What all chance in the run comes from. */
   readonly seed: number;
 
-  constructor(course: Course, spot?: Spot, seed = Math.floor(Math.random() * 2 ** 32)) {
+  constructor(course: Course, from?: Vec3, seed = Math.floor(Math.random() * 2 ** 32)) {
     this.seed = seed;
     const world = buildWorld(course);
-    // Begun at a spot, the run also goes back there until it has reached a checkpoint.
-    this.world = spot ? { ...world, start: spot } : world;
-    this.state = startState(this.world, seed);
+    const begun = from ? beginAt(course, world, from, seed) : null;
+    this.world = begun?.world ?? world;
+    this.state = begun?.state ?? startState(world, seed);
     this.path.push(this.state.x, this.state.y, this.state.z);
   }
 

@@ -12,7 +12,7 @@ import {
 import type { Family, Part, Tone } from '../family';
 import { at, boxAt, count, cutSlab, made, metres, oneOf, seen } from '../make';
 
-/** Which leg of a course with several a start or goal belongs to. */
+/** Which leg of a course with several a start, checkpoint or goal belongs to. */
 const leg = count('leg', 'Leg', 1, 1, 18);
 
 /** What keeps a goal or gate shut, and how much of it is asked for. */
@@ -66,6 +66,7 @@ export const cairn: Family = {
   sizable: false,
   params: [
     count('number', 'Number', 1, 1, 99),
+    leg,
     metres('gate', 'Gate height', 4, 1, 20, 0.5),
     oneOf('resets', 'On a return', {
       keeps: 'All stays as it is',
