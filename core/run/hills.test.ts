@@ -45,7 +45,7 @@ test.each([0.01, 0.5, 2, 5, 10, 15, 18])(
       trial.go(go(0, heading === 0 ? -16 : 16), 120);
       const a = acceleration - G * Math.sin(rad(degrees));
       // Backing up has a top speed of its own, 12 m/s here, which a second does not reach.
-      expect(Math.abs(climbed(trial.state) - rolled - a / 2)).toBeLessThan(0.03);
+      expect(Math.abs(climbed(trial.state) - rolled - a / 2)).toBeLessThan(0.04);
     }
   },
 );
@@ -60,9 +60,9 @@ test('where drive alone is not enough the brake holds the cart, and steeper yet 
 test.each([0.01, 1, 5, 10, 20])('a roller starts up a hill of %f°', (degrees) => {
   const trial = new Trial(onHill('roller', degrees, { topSpeed: 40, grip: 5 })).go(go(16, 0), 120);
   const { acceleration, friction } = RUNNER_DEFAULTS.roller;
-  // A solid sphere that rolls feels 5/7 of the pull.
-  const a =
-    acceleration - (5 / 7) * G * Math.sin(rad(degrees)) - friction * G * Math.cos(rad(degrees));
+  // The push is level, and what of it lies along the hill counts; of the pull a rolling sphere feels 5/7.
+  const [c, n] = [Math.cos(rad(degrees)), Math.sin(rad(degrees))];
+  const a = acceleration * c - (5 / 7) * G * n - friction * G * c;
   expect(Math.abs(climbed(trial.state) - a / 2)).toBeLessThan(0.06);
 });
 
