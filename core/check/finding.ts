@@ -26,6 +26,7 @@ export type Rule =
   | 'twins'
   | 'below-tide'
   | 'gap'
+  | 'step'
   | 'flicker'
   | 'inside'
   | 'open-end'

@@ -15,6 +15,7 @@ import {
 import { buildWorld, startState, STEP_HEIGHT, tick, NO_INPUT } from '../run';
 import { about, type Check, type Finding } from './finding';
 import { JOINTS } from './joints';
+import { steps } from './steps';
 import { TUNED } from './tuned';
 
 /** Fastest a mover may carry or hit a runner, m/s: within a tick it then stays thinner than a body. */
@@ -242,4 +243,5 @@ const RULES: readonly Check[] = [
   pairs,
   ...TUNED,
   ...JOINTS,
+  steps,
 ];

@@ -11,4 +11,5 @@ export * from './touch';
 export * from './contact';
 export * from './weight';
 export * from './difference';
+export { topOver } from './tops';
 export { registerModels } from './models';

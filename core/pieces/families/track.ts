@@ -65,7 +65,9 @@ function bedAlong(frames: readonly Frame[], wide: (i: number) => number, tone: T
   ];
 }
 
-const BACK: Socket = { at: [0, BED, 0], heading: 180, kind: 'track' };
+/** The end a way is entered by, its bed beginning at a height. */
+const entry = (height = 0): Socket => ({ at: [0, height + BED, 0], heading: 180, kind: 'track' });
+const BACK = entry();
 const end = (at: Vec3, heading: number, pitch = 0): Socket => ({
   at: [at[0], at[1] + BED, at[2]],
   heading,
@@ -173,6 +175,16 @@ const bend = track(
   },
 );
 
+/** How steeply the rim of a banked bend may rise and fall along the way: more is a wall where it begins. */
+const RIM_SLOPE = 0.5;
+const PI = 3.141592653589793;
+
+/** Degrees a bend may lean at its middle: a short one has no room for more. */
+function mostBank(radius: number, turn: number, wide: number): number {
+  const length = (radius * Math.abs(turn) * PI) / 180;
+  return (((RIM_SLOPE * length) / (PI * (wide / 2))) * 180) / PI;
+}
+
 const banked = track(
   'banked',
   'Banked bend',
@@ -187,7 +199,8 @@ const banked = track(
   (spec) => {
     const [r, turn, w] = [radiusOf(spec), turnOf(spec), spec.number('width')];
     const climb = spec.number('rise');
-    const frames = arc([0, 0, 0], 0, r, turn, { bank: spec.number('bank'), climb });
+    const bank = Math.min(spec.number('bank'), mostBank(r, turn, w));
+    const frames = arc([0, 0, 0], 0, r, turn, { bank, climb });
     return made(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
@@ -228,7 +241,7 @@ const profiled = (
     return made(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
-      [BACK, end([l, up * height(1), 0], 0)],
+      [entry(up * height(0)), end([l, up * height(1), 0], 0)],
     );
   });
 

@@ -1,0 +1,58 @@
+import { endIndex, endsOf, type End } from '../assemble';
+import type { Piece } from '../course';
+import { familyOf, topOver } from '../pieces';
+import { about, type Check, type Finding } from './finding';
+
+/** Findings that are told; more of the same kind add nothing. */
+const MOST = 12;
+/** Ends this near to one another over the map are meant to meet, m; and this near in height. */
+const BESIDE = 0.05;
+const OVER = 1.5;
+/** Height from which an edge across the way counts as a step, m. */
+const STEP = 0.02;
+/** How far from the join both tops are looked at, m: within what is drawn, past what is cut off an edge. */
+const INSIDE = 0.004;
+/** How much steeper than level the way may be there: what it rises between the two places is no step. */
+const SLOPE = 1.2;
+
+/** Track ends that meet and whose beds do not: what rolls there runs against an edge. */
+export const steps: Check = (course) => {
+  const index = endIndex(course);
+  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  const found: Finding[] = [];
+  const told = new Set<string>();
+  const top = (piece: Piece, { at, turn }: End, k: number) =>
+    topOver(course, piece, at[0] + turn[0] * k, at[2] + turn[6] * k, at[1] + OVER);
+  for (const piece of course.pieces) {
+    if (found.length >= MOST) break;
+    for (const end of endsOf(piece)) {
+      if (end.kind !== 'track') continue;
+      const other = index.near(end.at, OVER).find((near) => meets(end, near));
+      const its = other && byId.get(other.piece);
+      if (!its || told.has(`${its.id} ${piece.id}`)) continue;
+      told.add(`${piece.id} ${its.id}`);
+      const [own, next] = [top(piece, end, -INSIDE), top(its, end, INSIDE)];
+      const step = Math.abs(own - next);
+      if (!Number.isFinite(step) || step < STEP + 2 * INSIDE * SLOPE) continue;
+      const label = familyOf(its.family).label;
+      found.push({
+        ...about(
+          its,
+          'step',
+          'notice',
+          `${label} stands ${Math.round(step * 100)} cm ${next > own ? 'higher' : 'lower'} than the track it joins: what rolls is stopped or thrown there.`,
+          { label: 'Bring it level', edit: { do: 'move', id: its.id, by: [0, own - next, 0] } },
+        ),
+        at: end.at,
+      });
+    }
+  }
+  return found;
+};
+
+/** Whether two track ends of different pieces face one another in one place of the map. */
+const meets = (a: End, b: End): boolean =>
+  b.piece !== a.piece &&
+  b.kind === 'track' &&
+  Math.hypot(b.at[0] - a.at[0], b.at[2] - a.at[2]) < BESIDE &&
+  a.turn[0] * b.turn[0] + a.turn[3] * b.turn[3] + a.turn[6] * b.turn[6] < -0.9;
