@@ -1,9 +1,10 @@
+import { courseHash } from '@/core/run';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { toCourseFile } from '@/core/formats';
-import { courseHash } from '@/core/course';
+
 import { saltPanHop } from '@/demo/courses/saltPanHop';
 import { DEMO_RUNS } from '@/demo/runs';
 

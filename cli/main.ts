@@ -1,9 +1,17 @@
 import { readFileSync, statSync } from 'node:fs';
 import * as v from 'valibot';
 import { checkCourse } from '@/core/check';
-import { courseHash, CourseError, MAX_COURSE_BYTES, type Course } from '@/core/course';
+import { CourseError, MAX_COURSE_BYTES, type Course } from '@/core/course';
 import { openText, ShareCodeError } from '@/core/formats';
-import { loadPhysics, NotRunnable, replay, ReplayRefused, RunSchema, type Run } from '@/core/run';
+import {
+  courseHash,
+  loadPhysics,
+  NotRunnable,
+  replay,
+  ReplayRefused,
+  RunSchema,
+  type Run,
+} from '@/core/run';
 import { bench, BENCH_PARTS } from './bench/bench';
 
 const USAGE = `stonehop check FILE              what is wrong with a course, each with its place

@@ -1,6 +1,7 @@
-import { courseHash, type Course, type RunnerKind } from '@/core/course';
+import { type Course, type RunnerKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
+  courseHash,
   buildWorld,
   cloneState,
   padSteps,

@@ -1,6 +1,7 @@
-import { courseHash, type Course } from '@/core/course';
+import { type Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
+  courseHash,
   buildWorld,
   cloneState,
   FULL_AIM,

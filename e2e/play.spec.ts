@@ -1,7 +1,7 @@
 import type { APIRequestContext } from '@playwright/test';
 import { layPieces } from '@/core/assemble';
-import { courseHash, emptyCourse, type Course } from '@/core/course';
-import { buildWorld, Recorder, startState, tick, type Run } from '@/core/run';
+import { emptyCourse, type Course } from '@/core/course';
+import { courseHash, buildWorld, Recorder, startState, tick, type Run } from '@/core/run';
 import { expect, test } from './support/test';
 
 const course = layPieces(

@@ -1,6 +1,6 @@
 import { layPieces } from '@/core/assemble';
-import { courseHash, emptyCourse, type Course } from '@/core/course';
-import { buildWorld, Recorder, startState, tick, type Run } from '@/core/run';
+import { emptyCourse, type Course } from '@/core/course';
+import { courseHash, buildWorld, Recorder, startState, tick, type Run } from '@/core/run';
 import { DEMO_RUNS } from '@/demo/runs';
 import { Somebody, testServer } from './testing/client';
 

@@ -3,8 +3,9 @@ import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { onWorkPlane, refusal, snapToGrid } from '@/core/assemble';
 import fc from 'fast-check';
-import { courseHash } from '@/core/course';
+
 import {
+  courseHash,
   buildWorld,
   loadPhysics,
   Playing,

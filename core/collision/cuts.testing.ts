@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { sub, cross, dot, type Polyhedron, type Vec3 } from '../geometry';
+import { cosDeg, cross, dot, sinDeg, sub, type Polyhedron, type Vec3 } from '../geometry';
 
 // The same solid told in other ways: its flat faces in triangles, or cut anywhere.
 
@@ -63,8 +63,8 @@ export const anyPrism = fc
   .map(({ corners, turn, width, depth, height, lean, up }): Polyhedron => {
     const ring = (y: number, off: number) =>
       Array.from({ length: corners }, (_, i): Vec3 => {
-        const a = ((turn + (360 * i) / corners) * Math.PI) / 180;
-        const p = [(Math.cos(a) * width) / 20 + off, y, (Math.sin(a) * depth) / 20];
+        const a = turn + (360 * i) / corners;
+        const p = [(cosDeg(a) * width) / 20 + off, y, (sinDeg(a) * depth) / 20];
         return [p[up], p[(up + 1) % 3], p[(up + 2) % 3]];
       });
     const n = corners;

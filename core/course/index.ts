@@ -7,5 +7,5 @@ export * from './runner';
 export * from './camera';
 export * from './tempo';
 export * from './read';
-export * from './hash';
+export * from './canonical';
 export * from './create';

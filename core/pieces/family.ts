@@ -125,6 +125,8 @@ export interface ChoiceParam extends ParamBase {
 }
 export interface TextParam extends ParamBase {
   readonly kind: 'text';
+  /** Words that are only read: no run feels them. */
+  readonly words?: true;
   readonly initial: string;
 }
 /** Any of a few at once, kept as a number with a bit for each in their order. */

@@ -22,6 +22,7 @@ export * from './from';
 export { mayStrike } from './roller';
 export { isOpen } from './lock';
 export { USUAL_RANGE } from './drive';
+export * from './hash';
 export * from './record';
 export * from './replay';
 export { hasLoose, isLoaded, loadPhysics } from './physics';

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
-import { courseHash } from '../course';
-import { Recorder, replay, ReplayRefused, startState, tick, buildWorld, poseHash } from '.';
+import {
+  courseHash,
+  Recorder,
+  replay,
+  ReplayRefused,
+  startState,
+  tick,
+  buildWorld,
+  poseHash,
+} from '.';
 import { courseOf, floor } from './testing';
 
 const course = courseOf(

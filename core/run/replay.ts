@@ -1,5 +1,6 @@
-import { courseHash, type Course } from '../course';
+import type { Course } from '../course';
 import type { RunEvent } from './event';
+import { courseHash } from './hash';
 import { CORE_VERSION, MAX_RUN_TICKS, type Run } from './record';
 import { startState } from './begin';
 import type { RunState } from './state';

@@ -1,7 +1,7 @@
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { checkPieces } from '@/core/check';
-import { courseHash, toCourse, type Course } from '@/core/course';
+import { toCourse, type Course } from '@/core/course';
 import {
   CourseAnswer,
   CourseListAnswer,
@@ -16,7 +16,7 @@ import {
   SavedAnswer,
   type CourseOnServer,
 } from '@/core/protocol';
-import type { Run } from '@/core/run';
+import { courseHash, type Run } from '@/core/run';
 import { slugOf } from '@/core/formats';
 import type { CourseRow, PublishedRow, RevisionRow } from '../db/rows';
 import { toThin } from '../db/thin';

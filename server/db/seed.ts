@@ -1,6 +1,5 @@
 import type { Knex } from 'knex';
-import { courseHash } from '@/core/course';
-import type { Run } from '@/core/run';
+import { courseHash, type Run } from '@/core/run';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 

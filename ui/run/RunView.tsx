@@ -3,9 +3,10 @@ import { useWindowDimensions, View } from 'react-native';
 import { useQuery } from '@tanstack/react-query';
 import { useFrame } from '@react-three/fiber';
 import type { Course } from '@/core/course';
-import { courseHash } from '@/core/course';
+
 import type { Vec3 } from '@/core/geometry';
 import {
+  courseHash,
   floorBelow,
   isLoaded,
   livelyPieces,

@@ -1,6 +1,6 @@
-import { replay } from '@/core/run';
+import { courseHash, replay } from '@/core/run';
 import { layPieces } from '@/core/assemble';
-import { courseHash, emptyCourse } from '@/core/course';
+import { emptyCourse } from '@/core/course';
 import { LiveRun } from './liveRun';
 
 const course = layPieces(emptyCourse('Trial'), [

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { courseHash, type Course } from '@/core/course';
-import { loadPhysics, replay, type Run, type RunResult } from '@/core/run';
+import { type Course } from '@/core/course';
+import { courseHash, loadPhysics, replay, type Run, type RunResult } from '@/core/run';
 
 /** A run replayed on a course, or null when there is none yet or it was made on another version. */
 export function useReplay(course: Course, run: Run | undefined): RunResult | null {

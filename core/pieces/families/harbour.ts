@@ -201,7 +201,13 @@ export const buoy = scenery('buoy', 'Buoy', 'float marker sea', 'thorn', [0.9, 1
   ];
 });
 
-const inscription: TextParam = { kind: 'text', key: 'text', label: 'Text', initial: 'This way' };
+const inscription: TextParam = {
+  kind: 'text',
+  key: 'text',
+  label: 'Text',
+  initial: 'This way',
+  words: true,
+};
 
 export const board = scenery(
   'board',
