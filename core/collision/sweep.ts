@@ -11,9 +11,11 @@ export interface Touch {
   nz: number;
   /** Greatest upward part of the normals of the faces that meet at the touch; see Body.edgeTops. */
   top: number;
+  /** Whether an edge or a corner was touched, not the flat of a face. */
+  edge: boolean;
 }
 
-export const newTouch = (): Touch => ({ t: 1, nx: 0, ny: 0, nz: 0, top: 0 });
+export const newTouch = (): Touch => ({ t: 1, nx: 0, ny: 0, nz: 0, top: 0, edge: false });
 
 /** A displacement that closes on a surface by less than this runs along it, m. */
 const CLOSING = 1e-12;
@@ -134,6 +136,7 @@ function touchFace(
   out.ny = ny;
   out.nz = nz;
   out.top = ny;
+  out.edge = false;
   return true;
 }
 
@@ -255,5 +258,6 @@ function setTouch(
   out.ny = ny / l;
   out.nz = nz / l;
   out.top = top > out.ny ? top : out.ny;
+  out.edge = true;
   return true;
 }

@@ -14,6 +14,9 @@ const ROLLING = 0.35;
 /** Part of its top speed it goes backwards at. */
 const BACKWARDS = 0.3;
 
+/** Part of its wheels' radius up to which they ride over a lip. */
+export const LIP = 0.1;
+
 const pulled = new Float64Array(4);
 
 /**
@@ -63,7 +66,7 @@ export function tickCart(
   pushed(world, s);
   const before = s.air;
   const [gx, gy, gz] = [s.gx, s.gy, s.gz];
-  const hardest = roll(world, s, cart.bounce, path);
+  const hardest = roll(world, s, cart.bounce, LIP * world.bodies[s.size].radius, path);
   // A wall is run against, not driven on: the ground stays what it was.
   if (s.air === 0 && gx * s.gx + gy * s.gy + gz * s.gz < 0.4 && s.gy < 0.5) {
     s.gx = gx;

@@ -20,6 +20,7 @@ export { missingCheckpoint } from './checkpoints';
 export { missingPickups } from './goal';
 export * from './from';
 export { mayStrike } from './roller';
+export { LIP } from './cart';
 export { isOpen } from './lock';
 export { USUAL_RANGE } from './drive';
 export * from './hash';

@@ -1,12 +1,13 @@
+import { newTouch } from '../collision';
 import { carriedAlong, type Collider } from './collider';
 import { liftOf } from './form';
 import { isAway } from './lock';
 import { shove } from './move';
-import { poseMover } from './mover';
+import { poseMover, type Mover } from './mover';
 import { nearBox } from './near';
 import type { Path } from './path';
 import { SKIN, type RunState } from './state';
-import { gapTo, isBefore, isElsewhere } from './trace';
+import { gapTo, isBefore, isElsewhere, sweepCollider } from './trace';
 import type { World } from './world';
 
 /** Overlap left after being pushed that counts as crushed, m. */
@@ -24,6 +25,38 @@ export function carry(world: World, s: RunState, path: Path): void {
   if (m.pose === m.before) return;
   const moved = carriedAlong(m, s.x, s.y, s.z);
   shove(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
+}
+
+/** Part of its radius by which a mover may go past a body within a tick and still be met where it stands. */
+const SLOW = 0.5;
+const met = newTouch();
+
+/**
+ * Takes the runner along with a mover that went through the place where it stands within the tick: one that
+ * is thin and quick would else be found on its other side. Seen from the mover, the runner comes from where
+ * it would be had it been carried.
+ */
+function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Path): boolean {
+  if (m.pose === m.before || m.loose || s.ground === c.index) return false;
+  const body = world.bodies[s.size];
+  const from = carriedAlong(m, s.x, s.y, s.z);
+  const [dx, dy, dz] = [s.x - from[0], s.y - from[1], s.z - from[2]];
+  const least = SLOW * body.radius;
+  if (dx * dx + dy * dy + dz * dz < least * least) return false;
+  met.t = 1;
+  if (!sweepCollider(world, s, body, c, from[0], from[1], from[2], dx, dy, dz, met)) return false;
+  const back = 1 - met.t;
+  const z = world.lane === null ? -dz * back : 0;
+  shove(world, s, -dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny, z, c.index, path);
+  return true;
+}
+
+/** Takes from a runner that a mover pushes what it has of speed against it. */
+function stopAgainst(s: RunState, c: Collider, nx: number, ny: number, nz: number): void {
+  const closing = nx * s.vx + ny * s.vy + nz * s.vz;
+  if (closing >= 0 || s.ground === c.index) return;
+  s.vx -= nx * closing;
+  s.vz -= nz * closing;
 }
 
 /**
@@ -72,6 +105,11 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     const m = poseMover(world.movers, s, c.mover);
     // One-way faces push only who was before them.
     if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
+    if (sweptOver(world, s, c, m, path)) {
+      stopAgainst(s, c, met.nx, met.ny, world.lane === null ? met.nz : 0);
+      pusher = c.index;
+      continue;
+    }
     const gap = gapTo(world, s, body, c, s.x, s.y, s.z);
     if (gap.distance >= TOUCHING) continue;
     let { nx, ny, nz } = gap;
@@ -86,11 +124,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     ny /= reach;
     nz /= reach;
     shove(world, s, nx * out, ny * out, nz * out, c.index, path);
-    const closing = nx * s.vx + ny * s.vy + nz * s.vz;
-    if (closing < 0 && s.ground !== c.index) {
-      s.vx -= nx * closing;
-      s.vz -= nz * closing;
-    }
+    stopAgainst(s, c, nx, ny, nz);
     pusher = c.index;
   }
   if (pusher < 0) return -1;

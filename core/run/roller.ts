@@ -57,7 +57,7 @@ export function tickRoller(
     push(s, px, pz, s.air <= AIR_TICKS ? roller.acceleration : roller.airAcceleration, top, false);
   }
   pushed(world, s);
-  const hardest = roll(world, s, roller.bounce, path);
+  const hardest = roll(world, s, roller.bounce, 0, path);
   if (hardest > 2) say('land');
 }
 
@@ -114,7 +114,7 @@ export function tickFlick(
     settle(s, pulled);
   } else fall(s, flick.fallSpeed);
   pushed(world, s);
-  const hardest = roll(world, s, flick.bounce, path);
+  const hardest = roll(world, s, flick.bounce, 0, path);
   if (hardest > 2) say('bounce');
 }
 

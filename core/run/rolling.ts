@@ -2,14 +2,16 @@ import { F } from './field';
 import { advance, speedLost, speedOf } from './move';
 import { addLeg, type Path } from './path';
 import { DT } from './runner';
-import type { RunState } from './state';
-import { newContact } from './trace';
+import { SKIN, type RunState } from './state';
+import { newContact, trace } from './trace';
 import type { World } from './world';
 
 // How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back
 // from what they run into.
 
 const contact = newContact();
+const lifted = newContact();
+const facet = newContact();
 
 /** Most surfaces a tick may go along. */
 const MOST_SLIDES = 6;
@@ -24,14 +26,21 @@ export const AIR_TICKS = 5;
  * gone along as the curve it stands for, without loss.
  */
 const CURVE = 0.5;
+/** Most upward part of the normal of what stands beside the way. */
+const SIDE = 0.5;
+/** How far back along a wall the facet before it is looked for, m, and the least cosine of the turn between. */
+const BACK = 6;
+const TURN = 0.9;
 
 /**
  * Moves a ball by its speed for a tick, with what it runs into. On something that moves its speed is told
  * relative to that.
  * @param bounce what is left of the speed of an impact
+ * @param lip height of an edge across the way that it gets over without being thrown, m: what wheels do; 0
+ * for a sphere
  * @returns the greatest speed at which it met anything head on, m/s
  */
-export function roll(world: World, s: RunState, bounce: number, path: Path): number {
+export function roll(world: World, s: RunState, bounce: number, lip: number, path: Path): number {
   let rest = DT;
   let hardest = 0;
   let impulse = 0;
@@ -51,6 +60,10 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
     if (made === 1) break;
     rest *= 1 - made;
     const { nx, ny, nz, collider } = contact;
+    if (lip > 0 && rolling && contact.edge && rideOver(world, s, lip)) {
+      addLeg(path, s.x, s.y, s.z);
+      continue;
+    }
     const [was, ground] = [frame, s.ground];
     seenFrom(world, s, frame, collider);
     frame = collider;
@@ -71,8 +84,9 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
       s.vz -= into * nz;
       impulse -= into;
       // The turn from face to face of one curve, unlike an impact, costs nothing.
-      const bends = s.gx * nx + s.gy * ny + s.gz * nz > 1 - CURVE;
-      if (rolling && bends && -into < CURVE * before) {
+      const bends = rolling && s.gx * nx + s.gy * ny + s.gz * nz > 1 - CURVE;
+      const slight = -into < CURVE * before;
+      if (slight && (bends || (-into > GRAVITY_SINK && isOfCurve(world, s)))) {
         const after = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
         if (after > 1e-6 && -into > GRAVITY_SINK) {
           const k = before / after;
@@ -106,6 +120,39 @@ export function roll(world: World, s: RunState, bounce: number, path: Path): num
   if (s.ground < 0) seenFrom(world, s, frame, -1);
   s.press += (impulse / DT - s.press) * 0.2;
   return hardest;
+}
+
+/**
+ * Whether the wall just met is a facet of a curve that the runner, by now going along it, is turned by: going
+ * back along it, it would soon meet the facet before. Such a wall turns what rolls and costs nothing.
+ */
+function isOfCurve(world: World, s: RunState): boolean {
+  const { nx, ny, nz, collider } = contact;
+  if (ny >= SIDE || ny <= -SIDE) return false;
+  const speed = Math.sqrt(s.vx * s.vx + s.vz * s.vz);
+  if (speed < LEAST_BOUNCE) return false;
+  const k = -BACK / speed;
+  return (
+    trace(world, s, s.x, s.y, s.z, s.vx * k, 0, s.vz * k, facet, collider) &&
+    nx * facet.nx + ny * facet.ny + nz * facet.nz > TURN
+  );
+}
+
+/**
+ * Lifts wheels over an edge that stands no higher across their way than a lip; they go on at the speed they
+ * had. Returns whether they are over it.
+ */
+function rideOver(world: World, s: RunState, lip: number): boolean {
+  const { gx, gy, gz, x, y, z } = s;
+  const across = contact.nx * gx + contact.ny * gy + contact.nz * gz;
+  const height = world.bodies[s.size].radius * (1 - across);
+  if (height > lip) return false;
+  const up = height + SKIN;
+  if (advance(world, s, gx * up, gy * up, gz * up, lifted) === 1) return true;
+  s.x = x;
+  s.y = y;
+  s.z = z;
+  return false;
 }
 
 /** Tells the speed, given relative to one collider, relative to another; -1 is the world. */

@@ -236,6 +236,7 @@ function traceOneWay(
   out.ny = passing.ny;
   out.nz = passing.nz;
   out.top = passing.top;
+  out.edge = passing.edge;
   return true;
 }
 
