@@ -12,6 +12,9 @@ export interface Config {
   /** Most worker threads, and most runs that may wait for one. */
   readonly workers: number;
   readonly queue: number;
+  /** Seconds and MB that replaying one run may take. */
+  readonly verifySeconds: number;
+  readonly verifyMegabytes: number;
   /** Requests a minute from one address, for reading and for writing. */
   readonly readsPerMinute: number;
   readonly writesPerMinute: number;
@@ -34,6 +37,8 @@ export function configFromEnvironment(env: NodeJS.ProcessEnv, root: string): Con
     workerFile: path.join(root, 'dist', 'verify-worker.cjs'),
     workers: number('STONEHOP_WORKERS', 1),
     queue: number('STONEHOP_QUEUE', 32),
+    verifySeconds: number('STONEHOP_VERIFY_SECONDS', 20),
+    verifyMegabytes: number('STONEHOP_VERIFY_MB', 512),
     readsPerMinute: number('STONEHOP_READS', 1200),
     writesPerMinute: number('STONEHOP_WRITES', 240),
     secureCookies: env.STONEHOP_SECURE === '1',

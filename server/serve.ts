@@ -18,7 +18,13 @@ export async function serve(config: Config): Promise<Running> {
   const logger = pino({ level: config.logLevel });
   const db = await openDatabase(config.dataDir);
   await seedDemo(db);
-  const verifier = new Verifier(config.workerFile, config.workers, config.queue);
+  const verifier = new Verifier(
+    config.workerFile,
+    config.workers,
+    config.queue,
+    config.verifySeconds,
+    config.verifyMegabytes,
+  );
   const app = createApp({ db, config, verifier }, logger);
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(config.port, (error) =>

@@ -1,4 +1,4 @@
-import { emptyCourse, toCourse, type Course, type ShapePart } from '../course';
+import { MOST_LOOSE, emptyCourse, toCourse, type Course, type ShapePart } from '../course';
 import { fromShareCode, toShareCode } from '../formats';
 import { contactShapes, DENSITY, differenceOf, familyOf, massOf } from '../pieces';
 import {
@@ -23,7 +23,6 @@ import {
   removeMotion,
   removePathPoint,
   removePieces,
-  MOST_LOOSE,
   setAllowance,
   setLoose,
   setRunner,

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import {
+  MOST_LOOSE,
   MotionSchema,
   PieceSchema,
   type Course,
@@ -57,9 +58,6 @@ export function setTuned<K extends TunedKey>(
     else (piece as Record<string, unknown>)[key] = structuredClone(value);
   });
 }
-
-/** Most loose pieces of a course: more would have its runs falter on a phone. */
-export const MOST_LOOSE = 100;
 
 /**
  * Has the chosen pieces fall and be pushed, or stand firm.

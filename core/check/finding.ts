@@ -33,6 +33,8 @@ export type Rule =
   | 'pattern'
   | 'bounds'
   | 'heavy'
+  | 'heavy-run'
+  | 'crowd'
   | 'path'
   | 'range'
   | 'loose'

@@ -13,7 +13,9 @@ import {
   type Param,
 } from '../pieces';
 import { buildWorld, startState, STEP_HEIGHT, tick, NO_INPUT } from '../run';
+import { crowds } from './crowd';
 import { about, type Check, type Finding } from './finding';
+import { heavyRun } from './heavyRun';
 import { JOINTS } from './joints';
 import { steps } from './steps';
 import { TUNED } from './tuned';
@@ -27,16 +29,24 @@ export function checkPieces(course: Course): Finding[] {
   return unknown.length > 0 ? unknown : settings(course);
 }
 
-/** Everything found wrong with a course, errors first. */
-export function checkCourse(course: Course): Finding[] {
+/**
+ * Everything found wrong with a course, errors first.
+ * @param progress is told the part of the rules that have been gone through, 0 to 1
+ */
+export function checkCourse(course: Course, progress?: (part: number) => void): Finding[] {
   registerModels(course);
   const unknown = unknownFamilies(course);
   // The other rules build the pieces, which needs their families.
   if (unknown.length > 0) return unknown;
-  return RULES.flatMap((rule) => rule(course)).sort(
-    (a, b) => Number(a.weight === 'notice') - Number(b.weight === 'notice'),
-  );
+  return RULES.flatMap((rule, i) => {
+    const found = rule(course);
+    progress?.((i + 1) / RULES.length);
+    return found;
+  }).sort((a, b) => Number(a.weight === 'notice') - Number(b.weight === 'notice'));
 }
+
+/** Findings of one rule that are told; more of the same kind add nothing. */
+const MOST = 24;
 
 const unknownFamilies: Check = ({ pieces }) =>
   pieces
@@ -77,7 +87,8 @@ const settings: Check = ({ pieces }) =>
 
 const start: Check = (course) => {
   const starts = course.pieces.filter(({ family }) => family === 'start');
-  const twice = starts.find((a, i) => starts.findIndex((b) => legOf(b) === legOf(a)) < i);
+  const begun = new Set<number>();
+  const twice = starts.find((start) => begun.size === begun.add(legOf(start)).size);
   if (twice) {
     const where = course.legs ? ` on leg ${legOf(twice)}` : '';
     return [about(twice, 'starts', 'error', `There are two starts${where}; one has to go.`)];
@@ -132,7 +143,9 @@ function fastestOf(piece: Piece, tempo: Course['tempo']): number | null {
   const corners = (moving: boolean) =>
     parts.flatMap((part) => (!moving || part.moving ? cornersOf(part.solid.points) : []));
   const fastest = (of: Motion, points: readonly Vec3[]) =>
-    Math.max(0, ...points.map((p) => topSpeed(inTempo(of, tempo), p)));
+    of.kind === 'way'
+      ? topSpeed(inTempo(of, tempo), [0, 0, 0])
+      : Math.max(0, ...points.map((p) => topSpeed(inTempo(of, tempo), p)));
   return (
     (motion ? fastest(motion, corners(true)) : 0) +
     whole.reduce((sum, one) => sum + fastest(one, corners(false)), 0)
@@ -157,33 +170,33 @@ const speed: Check = ({ pieces, tempo }) =>
   });
 
 const cairnNumbers: Check = ({ pieces }) => {
-  const seen = new Set<number>();
-  return pieces.flatMap((piece) => {
-    if (piece.family !== 'cairn') return [];
-    const number = cairnNumber(piece);
-    if (!seen.has(number)) {
-      seen.add(number);
-      return [];
-    }
-    return [about(piece, 'cairn-numbers', 'notice', `Two cairns carry the number ${number}.`)];
-  });
+  const seen = new Set<string>();
+  return pieces
+    .filter((piece) => {
+      if (piece.family !== 'cairn') return false;
+      const place = `${legOf(piece)} ${cairnNumber(piece)}`;
+      return seen.size === seen.add(place).size;
+    })
+    .slice(0, MOST)
+    .map((piece) =>
+      about(piece, 'cairn-numbers', 'notice', `Two cairns carry the number ${cairnNumber(piece)}.`),
+    );
 };
 
 const twins: Check = ({ pieces }) => {
   const seen = new Set<string>();
-  return pieces.flatMap((piece) => {
-    const place = `${piece.family} ${piece.at.map((v) => v.toFixed(2))}`;
-    if (!seen.has(place)) {
-      seen.add(place);
-      return [];
-    }
-    return [
+  return pieces
+    .filter((piece) => {
+      const place = `${piece.family} ${piece.at.map((v) => v.toFixed(2))}`;
+      return seen.size === seen.add(place).size;
+    })
+    .slice(0, MOST)
+    .map((piece) =>
       about(piece, 'twins', 'notice', 'Two alike pieces lie in the same place.', {
         label: 'Take one away',
         edit: { do: 'remove', id: piece.id },
       }),
-    ];
-  });
+    );
 };
 
 const belowTide: Check = (course) => {
@@ -211,21 +224,29 @@ const laps: Check = ({ kind, pieces }) =>
 const pairs: Check = ({ pieces }) => {
   const numberOf = (piece: Piece) => specOf(familyOf(piece.family), piece).number('pair');
   const of = (family: string) => pieces.filter((piece) => piece.family === family);
-  const alone = (piece: Piece, others: readonly Piece[], message: string): Finding[] =>
-    others.some((other) => other !== piece && numberOf(other) === numberOf(piece))
-      ? []
-      : [about(piece, 'pairs', 'notice', message)];
+  /** Those whose number fewer of the others have than they need. */
+  const alone = (
+    list: readonly Piece[],
+    others: readonly Piece[],
+    needs: number,
+    message: (number: number) => string,
+  ): Finding[] => {
+    const counts = new Map<number, number>();
+    for (const other of others) counts.set(numberOf(other), (counts.get(numberOf(other)) ?? 0) + 1);
+    return list
+      .filter((piece) => (counts.get(numberOf(piece)) ?? 0) < needs)
+      .slice(0, MOST)
+      .map((piece) => about(piece, 'pairs', 'notice', message(numberOf(piece))));
+  };
   const [portals, gates, switches] = [of('portal'), of('gate'), of('switch')];
+  // A gate that is opened otherwise needs no switch.
+  const paired = gates.filter(
+    (piece) => specOf(familyOf(piece.family), piece).choice('opens') === 'pair',
+  );
   return [
-    ...portals.flatMap((piece) =>
-      alone(piece, portals, `No other portal has the number ${numberOf(piece)}; it leads nowhere.`),
-    ),
-    ...gates.flatMap((piece) =>
-      alone(piece, switches, `No switch has the number ${numberOf(piece)}; this gate never opens.`),
-    ),
-    ...switches.flatMap((piece) =>
-      alone(piece, gates, `No gate has the number ${numberOf(piece)}; this switch opens nothing.`),
-    ),
+    ...alone(portals, portals, 2, (n) => `No other portal has the number ${n}; it leads nowhere.`),
+    ...alone(paired, switches, 1, (n) => `No switch has the number ${n}; this gate never opens.`),
+    ...alone(switches, gates, 1, (n) => `No gate has the number ${n}; this switch opens nothing.`),
   ];
 };
 
@@ -242,6 +263,8 @@ const RULES: readonly Check[] = [
   laps,
   pairs,
   ...TUNED,
+  heavyRun,
+  crowds,
   ...JOINTS,
   steps,
 ];

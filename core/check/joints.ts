@@ -21,6 +21,7 @@ import {
   type PieceGeometry,
 } from '../pieces';
 import { intendedWay } from '../route';
+import { MOST_PAIRS, sparseOf } from './crowd';
 import { about, type Check, type Finding } from './finding';
 
 /** Findings of one rule that are told; more of the same kind add nothing. */
@@ -35,7 +36,8 @@ const BY_THE_WAY = 6;
 const outOf = ({ turn }: End): Vec3 => [turn[0], turn[3], turn[6]];
 
 /** Ends that nearly meet: a hairline between neighbours on the way. */
-export const gaps: Check = (course) => {
+export const gaps: Check = (whole) => {
+  const course = { ...whole, pieces: sparseOf(whole).pieces };
   const index = endIndex(course);
   const { way } = intendedWay(course);
   const found: Finding[] = [];
@@ -84,7 +86,8 @@ const byTheWay = (way: readonly Vec3[], [x, , z]: Vec3): boolean =>
   });
 
 /** Track ends that lead nowhere: to no other end, nor to anything to go on over. */
-export const openEnds: Check = (course) => {
+export const openEnds: Check = (whole) => {
+  const course = sparseOf(whole);
   const index = endIndex(course);
   const marks = course.pieces.filter(({ family }) => family === 'start' || family === 'lantern');
   return index
@@ -108,7 +111,8 @@ export const openEnds: Check = (course) => {
 const PATTERNED = new Set(['boards', 'setts']);
 
 /** Patterned floors turned against the neighbour they join. */
-export const patterns: Check = (course) => {
+export const patterns: Check = (whole) => {
+  const course = sparseOf(whole);
   const index = endIndex(course);
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
   const found: Finding[] = [];
@@ -186,13 +190,17 @@ const IN_PLANE = 2e-3;
 const PARALLEL = 0.99999;
 
 /** Faces of two pieces that lie in one plane, look the same way and overlap: they flicker. */
-export const flicker: Check = ({ pieces }) => {
+export const flicker: Check = (course) => {
+  const { pieces } = sparseOf(course);
   const found: Finding[] = [];
   const told = new Set<string>();
+  let pairs = 0;
   for (const piece of pieces) {
-    if (found.length >= MOST) break;
+    if (found.length >= MOST || pairs > MOST_PAIRS) break;
     const { low, high } = pieceBounds(piece);
-    for (const other of piecesOver(pieces, low[0], low[2], high[0], high[2])) {
+    const over = piecesOver(pieces, low[0], low[2], high[0], high[2]);
+    pairs += over.length;
+    for (const other of over) {
       if (other.id <= piece.id || told.has(other.id)) continue;
       const box = pieceBounds(other);
       if (!boxesMeet({ low, high }, box, IN_PLANE)) continue;
@@ -264,11 +272,16 @@ function overlap(a: Flat, b: Flat): boolean {
 }
 
 /** Solid pieces that lie wholly within another: nobody will ever see or touch them. */
-export const inside: Check = ({ pieces }) => {
+export const inside: Check = (course) => {
+  const { pieces } = sparseOf(course);
   const found: Finding[] = [];
+  let pairs = 0;
   for (const outer of pieces) {
+    if (pairs > MOST_PAIRS) break;
     const { low, high } = pieceBounds(outer);
-    for (const inner of piecesOver(pieces, low[0], low[2], high[0], high[2])) {
+    const over = piecesOver(pieces, low[0], low[2], high[0], high[2]);
+    pairs += over.length;
+    for (const inner of over) {
       const box = pieceBounds(inner);
       const within = [0, 1, 2].every(
         (axis) => box.low[axis] > low[axis] && box.high[axis] < high[axis],

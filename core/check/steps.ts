@@ -1,6 +1,7 @@
 import { endIndex, endsOf, type End } from '../assemble';
 import type { Piece } from '../course';
 import { familyOf, topOver } from '../pieces';
+import { sparseOf } from './crowd';
 import { about, type Check, type Finding } from './finding';
 
 /** Findings that are told; more of the same kind add nothing. */
@@ -16,7 +17,8 @@ const INSIDE = 0.004;
 const SLOPE = 1.2;
 
 /** Track ends that meet and whose beds do not: what rolls there runs against an edge. */
-export const steps: Check = (course) => {
+export const steps: Check = (whole) => {
+  const course = { ...whole, pieces: sparseOf(whole).pieces };
   const index = endIndex(course);
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
   const found: Finding[] = [];

@@ -1,7 +1,16 @@
-import { CUES_OF_PIECES, EFFECTS_ON_PIECES, MOST_LOOSE, pathPlaces } from '../assemble';
-import { BOUNDS, type Course, type Link } from '../course';
+import { CUES_OF_PIECES, EFFECTS_ON_PIECES, pathPlaces } from '../assemble';
+import { BOUNDS, MOST_CARRIED, type Course, type Piece } from '../course';
 import { distance } from '../geometry';
-import { contactRoles, differenceOf, findFamily, legOf, mayBeLoose, hasOwnMotion } from '../pieces';
+import {
+  cairnNumber,
+  contactRoles,
+  differenceOf,
+  findFamily,
+  hasOwnMotion,
+  legOf,
+  mayBeLoose,
+} from '../pieces';
+import { stronglyConnected } from './components';
 import { about, type Check, type Finding } from './finding';
 
 // What tuning can get wrong: motions that go nowhere, links without an end, shapes unlike their pictures.
@@ -82,14 +91,54 @@ const attached: Check = ({ pieces }) => {
   );
 };
 
-/** What is loose can fall, and there are not so many that a run falters. */
+/** What goes along with something is not carried by too many movers, one on the other, nor in a ring. */
+const carried: Check = ({ pieces }) => {
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const depth = new Map<string, number>();
+  const found: Finding[] = [];
+  for (const piece of pieces) {
+    const row: Piece[] = [];
+    const onRow = new Set<string>();
+    let next: Piece | undefined = piece;
+    while (next && !depth.has(next.id) && !onRow.has(next.id)) {
+      row.push(next);
+      onRow.add(next.id);
+      next = next.attach === undefined ? undefined : byId.get(next.attach);
+    }
+    if (next && onRow.has(next.id) && found.length < MOST_CARRIED_TOLD) {
+      found.push(
+        about(next, 'attach', 'error', 'It goes along with what goes along with it.', {
+          label: 'Let go',
+          edit: { do: 'untune', id: next.id, key: 'attach' },
+        }),
+      );
+    }
+    let deep = next ? (depth.get(next.id) ?? 0) : 0;
+    for (const one of row.reverse()) {
+      if (one.motion !== undefined || hasOwnMotion(one)) deep++;
+      depth.set(one.id, deep);
+      if (deep !== MOST_CARRIED + 2 || found.length >= MOST_CARRIED_TOLD) continue;
+      const words = `It is carried by more than ${MOST_CARRIED} movers, one on the other, and stays where it is.`;
+      found.push(
+        about(one, 'attach', 'error', words, {
+          label: 'Let go',
+          edit: { do: 'untune', id: one.id, key: 'attach' },
+        }),
+      );
+    }
+  }
+  return found;
+};
+const MOST_CARRIED_TOLD = 6;
+
+/** What is loose can fall and be touched. */
 const looseOnes: Check = (course) => {
   const loose = course.pieces.filter((piece) => piece.loose);
   const fix = (id: string) => ({
     label: 'Fix it in its place',
     edit: { do: 'untune' as const, id, key: 'loose' as const },
   });
-  const wrong = loose.flatMap((piece): Finding[] => {
+  return loose.flatMap((piece): Finding[] => {
     if (!mayBeLoose(piece)) {
       const words = 'It is loose and moves by itself or acts: it stays as if it were not loose.';
       return [about(piece, 'loose', 'notice', words, fix(piece.id))];
@@ -99,9 +148,6 @@ const looseOnes: Check = (course) => {
       about(piece, 'loose', 'notice', 'It is loose and nothing of it touches.', fix(piece.id)),
     ];
   });
-  if (loose.length <= MOST_LOOSE) return wrong;
-  const words = `There are ${loose.length} loose pieces; more than ${MOST_LOOSE} slow a run down.`;
-  return [...wrong, about(loose[0], 'loose', 'notice', words)];
 };
 
 /** Throwers send out something that is no thrower, of a family there is. */
@@ -145,59 +191,67 @@ const links: Check = (course) => {
   });
 };
 
-/** Links that break each other's pieces in a ring would act for ever within one tick. */
+/** Links that break each other's pieces in a ring, and show them again, would act for ever within one tick. */
 const loops: Check = (course) => {
   const all = course.links ?? [];
-  const follows = ({ effects }: Link): Link[] =>
-    all.filter(
-      ({ cue }) =>
-        cue.kind === 'broken' &&
-        effects.some(
-          ({ kind, pieces }) => kind === 'break' && pieces?.some((id) => cue.pieces?.includes(id)),
-        ),
-    );
-  const found: Finding[] = [];
-  for (const start of all) {
-    const way: Link[] = [];
-    const search = (link: Link): boolean => {
-      way.push(link);
-      for (const next of follows(link)) {
-        if (next === start) return true;
-        if (!way.includes(next) && search(next)) return true;
-      }
-      way.pop();
-      return false;
-    };
-    const shows = (link: Link) => link.effects.some(({ kind }) => kind === 'show');
-    if (!search(start) || !way.some(shows)) continue;
-    const broken = way.flatMap(({ cue }) => cue.pieces ?? []).map((id) => name(course, id));
-    found.push({
+  // Links lead to the pieces they break, and those to the links that wait for them to be broken.
+  const pieces = [
+    ...new Set(all.flatMap(({ cue }) => (cue.kind === 'broken' ? (cue.pieces ?? []) : []))),
+  ];
+  const nodes = new Map(pieces.map((id, i) => [id, all.length + i]));
+  const ways: number[][] = Array.from({ length: all.length + pieces.length }, () => []);
+  all.forEach(({ cue, effects }, i) => {
+    if (cue.kind !== 'broken') return;
+    for (const id of new Set(cue.pieces)) ways[nodes.get(id)!].push(i);
+    for (const effect of effects) {
+      if (effect.kind !== 'break') continue;
+      for (const id of effect.pieces ?? []) if (nodes.has(id)) ways[i].push(nodes.get(id)!);
+    }
+  });
+  const ring = stronglyConnected(ways.length, (node) => ways[node])
+    .filter((group) => group.length > 1)
+    .map((group) => group.filter((node) => node < all.length).sort((a, b) => a - b))
+    .find((links) => links.some((i) => all[i].effects.some(({ kind }) => kind === 'show')));
+  if (!ring) return [];
+  const broken = [...new Set(ring.flatMap((i) => all[i].cue.pieces ?? []))];
+  const told = broken.slice(0, MOST_NAMED).map((id) => name(course, id));
+  const more = broken.length > MOST_NAMED ? ` and ${broken.length - MOST_NAMED} more` : '';
+  const [first] = ring;
+  return [
+    {
       rule: 'link-loop',
       weight: 'error',
-      message: `Links bring each other about without end: ${[...new Set(broken)].join(', ')}.`,
-      piece: start.cue.pieces?.[0],
-      fix: { label: 'Take one of them away', edit: { do: 'unlink', id: start.id } },
-    });
-    break;
-  }
-  return found;
+      message: `Links bring each other about without end: ${[...new Set(told)].join(', ')}${more}.`,
+      piece: all[first].cue.pieces?.[0],
+      fix: { label: 'Take one of them away', edit: { do: 'unlink', id: all[first].id } },
+    },
+  ];
 };
+/** Most pieces of a ring of links that are named. */
+const MOST_NAMED = 5;
 
 /** Checkpoints in turn leave out no number. */
 const checkpointGaps: Check = ({ pieces, order }) => {
   if (order === 'free') return [];
-  const cairns = pieces.filter(({ family }) => family === 'cairn');
-  const numbers = new Set(cairns.map(({ params }) => Number(params?.number ?? 1)));
-  return [...numbers]
-    .filter((number) => number > 1 && !numbers.has(number - 1))
-    .map((number) =>
+  const first = new Map<string, Piece>();
+  const place = (leg: number, number: number) => `${leg} ${number}`;
+  for (const piece of pieces) {
+    if (piece.family !== 'cairn') continue;
+    const key = place(legOf(piece), cairnNumber(piece));
+    if (!first.has(key)) first.set(key, piece);
+  }
+  return [...first.values()].flatMap((piece) => {
+    const number = cairnNumber(piece);
+    if (number === 1 || first.has(place(legOf(piece), number - 1))) return [];
+    return [
       about(
-        cairns.find(({ params }) => Number(params?.number ?? 1) === number)!,
+        piece,
         'cairn-gap',
         'notice',
         `There is no cairn ${number - 1} before cairn ${number}.`,
       ),
-    );
+    ];
+  });
 };
 
 /** Every leg has a start and a goal. */
@@ -239,6 +293,7 @@ export const TUNED: readonly Check[] = [
   ranges,
   wakesByTouch,
   attached,
+  carried,
   looseOnes,
   throwers,
   links,

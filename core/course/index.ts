@@ -1,4 +1,5 @@
 export * from './values';
+export * from './limits';
 export * from './schema';
 export * from './motion';
 export * from './contact';

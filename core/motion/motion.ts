@@ -165,10 +165,15 @@ export function topSpeed(motion: Motion, p: Vec3): number {
       const rate = (motion.ease === 'even' ? 4 : 2 * Math.PI) / motion.period;
       return radians * rate * fromAxis(motion, p);
     }
-    default:
+    case 'way':
+      // All of it goes as fast.
+      return measured(motion, ORIGIN);
+    case 'poses':
       return measured(motion, p);
   }
 }
+
+const ORIGIN: Vec3 = [0, 0, 0];
 
 /** Metres from a point to a turning motion's axis. */
 const fromAxis = ({ pivot, axis }: Swing | Spin, p: Vec3): number => {
@@ -184,9 +189,11 @@ function measured(motion: Motion, p: Vec3): number {
   const ticks = Math.ceil(periodOf(motion) * TICKS_PER_SECOND);
   const step = Math.max(1, Math.floor(ticks / MOST_TICKS));
   let most = 0;
+  let last = applyPose(poseAt(motion, 0), p);
   for (let tick = 0; tick < ticks; tick += step) {
-    const [a, b] = [applyPose(poseAt(motion, tick), p), applyPose(poseAt(motion, tick + 1), p)];
-    most = Math.max(most, distance(a, b));
+    const from = step === 1 || tick === 0 ? last : applyPose(poseAt(motion, tick), p);
+    last = applyPose(poseAt(motion, tick + 1), p);
+    most = Math.max(most, distance(from, last));
   }
   return most * TICKS_PER_SECOND;
 }

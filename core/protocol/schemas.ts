@@ -63,7 +63,13 @@ export const KitsAnswer = v.object({ kits: v.array(KitEntry) });
 export const KitBody = v.object({ kit: KitSchema });
 export const KitAnswer = KitEntry;
 
-export const BestTime = v.object({ player: v.string(), time: v.number(), own: v.boolean() });
+export const BestTime = v.object({
+  player: v.string(),
+  time: v.number(),
+  /** Where the fewest win. */
+  strokes: v.optional(v.number()),
+  own: v.boolean(),
+});
 
 export const PublishedAnswer = v.object({
   slug: v.string(),

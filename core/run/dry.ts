@@ -1,6 +1,7 @@
 import type { Course } from '../course';
 import { goneFrom } from './look';
-import { actOnLinks, dueAt, leave, nothingHappened, placesOf, type Happened } from './link';
+import { nothingHappened, type Happened } from './happened';
+import { actOnLinks, dueAt, leave } from './link';
 import { runPosing, setUsualDrives, type Posing } from './lively';
 import { startState } from './begin';
 import type { RunState } from './state';
@@ -92,7 +93,7 @@ export class DryRun {
     const at = world.links.findIndex((link) => link.id === id);
     if (at < 0) return;
     const { cue, delay = 0 } = world.links[at];
-    const places = (cue.pieces ?? []).flatMap((piece) => placesOf(world).get(piece) ?? []);
+    const places = (cue.pieces ?? []).flatMap((piece) => world.placeOf.get(piece) ?? []);
     if (cue.kind === 'touched') happened.touched.push(...places);
     else if (cue.kind === 'broken') happened.broken.push(...places);
     else if (cue.kind === 'checkpoint' && places.length > 0) happened.checkpoints.push(...places);

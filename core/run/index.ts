@@ -26,4 +26,6 @@ export { USUAL_RANGE } from './drive';
 export * from './hash';
 export * from './record';
 export * from './replay';
+export * from './rank';
+export { ReplayRefused, verifyRun } from './verify';
 export { hasLoose, isLoaded, loadPhysics } from './physics';

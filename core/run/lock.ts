@@ -68,6 +68,8 @@ export function standOn(world: World, s: RunState): void {
 
 /** What a switch does: the locks of its number, and whether they shut again. */
 export interface Switch {
+  /** The place of its number among those that switches carry. */
+  readonly pair: number;
   readonly locks: readonly number[];
   readonly shuts: boolean;
 }
@@ -85,10 +87,13 @@ export function switchesOf(
     else byPair.set(lock.pair, [i]);
   });
   const switches = new Map<number, Switch>();
+  const numbers: number[] = [];
   pieces.forEach((piece, i) => {
     if (piece.family !== 'switch') return;
     const { number, choice } = specOf(familyOf(piece.family), piece);
+    if (!numbers.includes(number('pair'))) numbers.push(number('pair'));
     switches.set(i, {
+      pair: numbers.indexOf(number('pair')),
       locks: byPair.get(number('pair')) ?? [],
       shuts: choice('after') === 'shut',
     });
@@ -101,6 +106,11 @@ export function openGates(world: World, s: RunState, piece: number): boolean {
   const told = world.switches.get(piece);
   if (!told) return false;
   const until = told.shuts ? s.tick + OPEN_FOR : FOR_GOOD;
+  // However many switches of one number are stood on at once, its gates are opened once.
+  const at = 2 * told.pair;
+  if (s.pairs[at] === s.tick && s.pairs[at + 1] >= until) return false;
+  s.pairs[at] = s.tick;
+  s.pairs[at + 1] = until;
   let opened = false;
   for (const i of told.locks) {
     opened ||= s.locks[i] <= s.tick;

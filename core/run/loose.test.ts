@@ -72,7 +72,7 @@ test('it falls as anything falls', () => {
 
 test('a runner stands on what is loose, and pushes it by walking into it', () => {
   const onto = new Trial(freely('hopper', block([0, 0, 0])));
-  Object.assign(onto.state, { y: 1.2 });
+  Object.assign(onto.state, { x: 0, y: 1.2, z: 0 });
   onto.go(undefined, 120);
   expect(onto.state.y).toBeCloseTo(1, 1);
 

@@ -1,7 +1,6 @@
-import { BOUNDS, type Course, type Piece, type Wake } from '../course';
+import { BOUNDS, MOST_CARRIED, type Course, type Piece, type Wake } from '../course';
 import { add, matrixOf, NO_TURN, rotate, scale, sub, type Matrix3, type Vec3 } from '../geometry';
 import {
-  applyPose,
   composePoses,
   inTempo,
   isDriven,
@@ -89,8 +88,9 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
   const part = new Int32Array(pieces.length).fill(-1);
   const byId = new Map(pieces.map(({ id }, i) => [id, i]));
   let drives = 0;
-  const open = new Set<number>();
-  const done = new Set<number>();
+  const depths: number[] = [];
+  const open = new Uint8Array(pieces.length);
+  const done = new Uint8Array(pieces.length);
   const addMover = (
     piece: number,
     motions: readonly Motion[],
@@ -120,26 +120,29 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
     });
     if (driven) drives += 6;
     if (loose) drives += LOOSE_SIZE;
+    depths.push(parent < 0 ? 0 : depths[parent] + 1);
     return list.length - 1;
   };
+  const hostOf = (i: number): number => {
+    const { attach, loose } = pieces[i];
+    const host = attach === undefined || (loose && mayBeLoose(pieces[i])) ? -1 : byId.get(attach);
+    return host === undefined || host === i ? -1 : host;
+  };
+  /** What carries a piece by what it goes along with, or -1: of a ring, and too high up, it stays where it is. */
+  const carrierOf = (i: number): number => {
+    const host = hostOf(i);
+    if (host < 0 || !done[host]) return -1;
+    const carrier = part[host] >= 0 ? part[host] : whole[host];
+    return carrier >= 0 && depths[carrier] >= MOST_CARRIED ? -1 : carrier;
+  };
   const settle = (i: number): void => {
-    if (done.has(i) || open.has(i)) return;
-    open.add(i);
     const piece = pieces[i];
     if (piece.loose && mayBeLoose(piece)) {
       whole[i] = addMover(i, [], -1, null, true);
-      open.delete(i);
-      done.add(i);
       return;
     }
+    const parent = carrierOf(i);
     const turn = turnOf(piece);
-    let parent = -1;
-    const host = piece.attach === undefined ? undefined : byId.get(piece.attach);
-    if (host !== undefined && host !== i) {
-      settle(host);
-      // Two that are attached to each other stay where they are.
-      if (!open.has(host)) parent = part[host] >= 0 ? part[host] : whole[host];
-    }
     const told = piece.motion ?? [];
     const driven = told.find(isDriven) ?? null;
     const motions = told.flatMap((motion) =>
@@ -150,17 +153,22 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
     whole[i] = motions.length > 0 || driven ? addMover(i, motions, parent, driven) : parent;
     const own = localGeometry(piece).motion;
     if (own) {
-      part[i] = addMover(
-        i,
-        [placeMotion(inTempo(own, course.tempo), turn, piece.at)],
-        whole[i],
-        null,
-      );
+      const motion = placeMotion(inTempo(own, course.tempo), turn, piece.at);
+      part[i] = addMover(i, [motion], whole[i], null);
     }
-    open.delete(i);
-    done.add(i);
   };
-  pieces.forEach((_, i) => settle(i));
+  // Whatever carries a piece is settled before it, however long the row of them is.
+  const row: number[] = [];
+  for (let i = 0; i < pieces.length; i++) {
+    for (let k = i; k >= 0 && !done[k] && !open[k]; k = hostOf(k)) {
+      open[k] = 1;
+      row.push(k);
+    }
+    for (let k = row.pop(); k !== undefined; k = row.pop()) {
+      settle(k);
+      done[k] = 1;
+    }
+  }
   return { list, whole, part, drives };
 }
 
@@ -301,7 +309,7 @@ export function reachOf(
   for (let i = index; i >= 0; i = list[i].parent) {
     const m = list[i];
     for (const motion of [...m.motions].reverse())
-      ({ low, high } = swept(samplePoses(motion), low, high, turnsAbout(motion)));
+      ({ low, high } = swept(sampled(motion), low, high, turnsAbout(motion)));
     if (m.driven) ({ low, high } = driven(m, low, high));
     // It may be pushed anywhere.
     if (m.loose)
@@ -316,7 +324,7 @@ export function sinkOf(list: readonly Mover[], index: number): number {
   for (let i = index; i >= 0; i = list[i].parent) {
     for (const motion of list[i].motions) {
       if (turnsAbout(motion)) continue;
-      low += Math.min(0, ...samplePoses(motion).map(({ shift }) => shift[1]));
+      low += Math.min(0, ...sampled(motion).map(({ shift }) => shift[1]));
     }
   }
   return -low;
@@ -327,21 +335,32 @@ const ANYWHERE = 1e6;
 const turnsAbout = ({ kind }: Motion): boolean =>
   kind !== 'slide' && kind !== 'hop' && kind !== 'way';
 
+const samples = new WeakMap<Motion, readonly Pose[]>();
+
+/** Poses all over a motion; known as long as the motion is. */
+function sampled(motion: Motion): readonly Pose[] {
+  let known = samples.get(motion);
+  if (!known) {
+    known = samplePoses(motion);
+    samples.set(motion, known);
+  }
+  return known;
+}
+
 /** The box about a box in all of some poses; between two of those that turn it strays by under 2 %. */
 function swept(poses: readonly Pose[], low: Vec3, high: Vec3, turning: boolean) {
-  const l = [Infinity, Infinity, Infinity];
-  const h = [-Infinity, -Infinity, -Infinity];
-  for (const pose of poses) {
-    for (let corner = 0; corner < 8; corner++) {
-      const p = applyPose(pose, [
-        corner & 1 ? high[0] : low[0],
-        corner & 2 ? high[1] : low[1],
-        corner & 4 ? high[2] : low[2],
-      ]);
-      for (let axis = 0; axis < 3; axis++) {
-        l[axis] = Math.min(l[axis], p[axis]);
-        h[axis] = Math.max(h[axis], p[axis]);
-      }
+  const l: [number, number, number] = [Infinity, Infinity, Infinity];
+  const h: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+  // A turned box reaches from its middle as far as the sizes of its turn's numbers say.
+  const middle: Vec3 = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
+  const half: Vec3 = [(high[0] - low[0]) / 2, (high[1] - low[1]) / 2, (high[2] - low[2]) / 2];
+  for (const { turn: m, shift, size } of poses) {
+    for (let axis = 0; axis < 3; axis++) {
+      const [a, b, c] = [m[3 * axis], m[3 * axis + 1], m[3 * axis + 2]];
+      const at = (a * middle[0] + b * middle[1] + c * middle[2]) * size + shift[axis];
+      const reach = (Math.abs(a) * half[0] + Math.abs(b) * half[1] + Math.abs(c) * half[2]) * size;
+      if (at - reach < l[axis]) l[axis] = at - reach;
+      if (at + reach > h[axis]) h[axis] = at + reach;
     }
   }
   const span = Math.max(h[0] - l[0], h[1] - l[1], h[2] - l[2]);

@@ -1,10 +1,9 @@
 import type { Course } from '../course';
 import type { RunEvent } from './event';
-import { courseHash } from './hash';
-import { CORE_VERSION, MAX_RUN_TICKS, type Run } from './record';
+import type { Run } from './record';
 import { startState } from './begin';
 import type { RunState } from './state';
-import { tick } from './tick';
+import { playInputs, ticksOfRun } from './verify';
 import { buildWorld, type World } from './world';
 
 /** When a checkpoint was first reached. */
@@ -39,49 +38,28 @@ export interface RunResult {
   readonly poses: string;
 }
 
-/** Why a run cannot be replayed on a course. */
-export class ReplayRefused extends Error {
-  constructor(
-    readonly reason: 'other-course' | 'other-core' | 'too-long',
-    message: string,
-  ) {
-    super(message);
-    this.name = 'ReplayRefused';
-  }
-}
-
 /**
  * Plays a run's inputs on a course again.
  * @param world the course made ready, if the caller has it already
  * @throws ReplayRefused when the run was made on another course or by another simulation
  */
 export function replay(course: Course, run: Run, world: World = buildWorld(course)): RunResult {
-  if (run.core !== CORE_VERSION) {
-    throw new ReplayRefused(
-      'other-core',
-      `The run was made by simulation ${run.core}; this is ${CORE_VERSION}.`,
-    );
-  }
-  if (run.course !== courseHash(course)) {
-    throw new ReplayRefused('other-course', 'The run was made on another version of the course.');
-  }
-  const total = run.inputs.reduce((sum, [ticks]) => sum + ticks, 0);
-  if (total > MAX_RUN_TICKS) {
-    throw new ReplayRefused('too-long', 'The run is longer than half an hour.');
-  }
+  const total = ticksOfRun(course, run);
   const state = startState(world, run.seed);
   const events: RunEvent[] = [];
   const path = new Float64Array(3 * (total + 1));
   path.set([state.x, state.y, state.z]);
-  for (const [ticks, x, z, jump] of run.inputs) {
-    const input = { x, z, jump: jump === 1 };
-    for (let i = 0; i < ticks && state.finish < 0 && !state.over; i++) {
-      tick(world, state, input, (event) => events.push(event));
-      path[3 * state.tick] = state.x;
-      path[3 * state.tick + 1] = state.y;
-      path[3 * state.tick + 2] = state.z;
-    }
-  }
+  playInputs(
+    world,
+    state,
+    run,
+    (event) => events.push(event),
+    ({ tick, x, y, z }) => {
+      path[3 * tick] = x;
+      path[3 * tick + 1] = y;
+      path[3 * tick + 2] = z;
+    },
+  );
   return summarise(world, state, events, path.subarray(0, 3 * (state.tick + 1)));
 }
 

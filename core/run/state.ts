@@ -97,8 +97,10 @@ export interface RunState {
   away: Uint8Array;
   touched: Int32Array;
   hits: Int16Array;
-  /** Tick at which anything was last touched that a link waits for to be left or stood in. */
-  heeded: number;
+  /** Pieces touched of late that a link waits for to be left or stood in. */
+  watched: number[];
+  /** Of each number that switches carry: the tick one last opened its gates, and until when. */
+  pairs: Int32Array;
   /** See Clocks. */
   moverFrom: Int32Array;
   moverAt: Int32Array;
@@ -120,7 +122,7 @@ export interface RunState {
   sizeUntil: number;
   stillUntil: number;
   slowUntil: number;
-  /** Of each link: how often it acted, the tick it last did, the tick it will, ticks stood in it. */
+  /** Of each link: how often it acted, when it last did and when it will, and how long it was stood in; see link. */
   links: Int32Array;
   /** The first tick at which any of them may be due. */
   due: number;
@@ -154,7 +156,7 @@ export type Kept = Pick<
 /** Clearance kept from every surface, m. */
 export const SKIN = 1e-3;
 /** Numbers kept of each link and each copy. */
-export const LINK_SIZE = 4;
+export const LINK_SIZE = 5;
 export const COPY_SIZE = 11;
 
 /** A copy that shares nothing with the state that could change. */
@@ -167,6 +169,8 @@ export const cloneState = (s: RunState): RunState => ({
   away: s.away.slice(),
   touched: s.touched.slice(),
   hits: s.hits.slice(),
+  watched: s.watched.slice(),
+  pairs: s.pairs.slice(),
   moverFrom: s.moverFrom.slice(),
   moverAt: s.moverAt.slice(),
   drives: s.drives.slice(),
@@ -204,7 +208,6 @@ export function restoreThings(s: RunState): void {
   s.hits.set(kept.hits);
   s.moverFrom.set(kept.moverFrom.map(later));
   s.moverAt.set(kept.moverAt);
-  s.heeded = s.tick;
   s.due = s.tick;
   if (kept.bodies && kept.drives) {
     s.bodies = kept.bodies.copy();

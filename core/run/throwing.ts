@@ -1,4 +1,4 @@
-import { beatSeconds, type Course, type Piece, type Thrower } from '../course';
+import { beatSeconds, USUAL_COPIES, type Course, type Piece, type Thrower } from '../course';
 import type { Hurt } from './collider';
 import type { Rounded } from './form';
 
@@ -24,8 +24,6 @@ export interface Throwing {
   readonly ahead: number;
 }
 
-/** Copies at once when the maker says nothing. */
-export const USUAL_MOST = 6;
 /** A thrower as its piece tells it. `index` is that of the size its copies' bodies are kept for. */
 export function throwingOf(
   course: Course,
@@ -42,7 +40,7 @@ export function throwingOf(
   return {
     piece: place,
     first,
-    most: told.most ?? USUAL_MOST,
+    most: told.most ?? USUAL_COPIES,
     told,
     body: { index, radius: told.size / 2, half: 0 },
     interval,

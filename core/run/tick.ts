@@ -3,7 +3,9 @@ import { drive, wakeMovers, wakeTouched } from './drive';
 import type { Emit } from './event';
 import { F, feelRegion, restField } from './field';
 import { tickHopper } from './hopper';
-import { actOnLinks, breakPiece, forget, nothingHappened, type Happened } from './link';
+import { breakPiece } from './effects';
+import { forget, nothingHappened, type Happened } from './happened';
+import { actOnLinks, watchPiece } from './link';
 import { standOn } from './lock';
 import { LooseBodies } from './loose';
 import { watchRound } from './goal';
@@ -177,7 +179,7 @@ function sense(
 }
 
 function noteTouch(world: World, s: RunState, piece: number, happened: Happened): void {
-  if (world.heeded[piece]) s.heeded = s.tick;
+  if (world.heeded[piece]) watchPiece(s, piece);
   if (s.tick - s.touched[piece] > ANEW) happened.touched.push(piece);
   s.touched[piece] = s.tick;
 }

@@ -1,4 +1,4 @@
-import type { Course, CourseKind, Link, Piece } from '../course';
+import { USUAL_COPIES, type Course, type CourseKind, type Link, type Piece } from '../course';
 import { cosDeg, distance, mapPoints, rotate, sinDeg, type Vec3 } from '../geometry';
 import {
   cairnNumber,
@@ -20,7 +20,7 @@ import { moversOf, reachOf, reachOut, type Mover } from './mover';
 import { Neighbourhoods } from './near';
 import { portalsOf, type Portal } from './portal';
 import { runnerOf, type Runner } from './runner';
-import { throwingOf, USUAL_MOST, type Throwing } from './throwing';
+import { throwingOf, type Throwing } from './throwing';
 import { tideLine } from './tide';
 
 /** Where a run begins or goes on: the foot's place, the heading in degrees about y, and the way ahead. */
@@ -73,6 +73,10 @@ export interface World {
   readonly portalAt: Int32Array;
   /** Switches by their piece. */
   readonly switches: ReadonlyMap<number, Switch>;
+  /** How many numbers switches carry. */
+  readonly pairs: number;
+  /** Places of pieces by their ids. */
+  readonly placeOf: ReadonlyMap<string, number>;
   readonly locks: readonly Lock[];
   /** For each piece its lock, or -1. */
   readonly pieceLocks: Int32Array;
@@ -232,13 +236,14 @@ export function buildWorld(course: Course): World {
     const extents = { up: h * 0.75, ahead: w / 2 + piece.thrower.size / 2 };
     const clock = movers.whole[index];
     throwers.push(throwingOf(course, piece, index, copies, clock, bodies.length, extents));
-    copies += piece.thrower.most ?? USUAL_MOST;
+    copies += piece.thrower.most ?? USUAL_COPIES;
   });
 
   const moved = [...bodies, ...throwers.map(({ body }) => body)];
   const over = Math.max(...moved.map(({ radius }) => radius)) + STEP_ROOM;
   const up = Math.max(...moved.map(liftOf)) + STEP_ROOM;
 
+  const switches = switchesOf(pieces, locks);
   const legs = course.legs ? Math.min(course.legs.length, starts.length) : 0;
   const goals = colliders
     .filter(({ role }) => role === 'goal')
@@ -272,7 +277,9 @@ export function buildWorld(course: Course): World {
     ),
     portals: portalsOf(pieces, portals),
     portalAt: placesIn(pieces.length, portals),
-    switches: switchesOf(pieces, locks),
+    switches,
+    pairs: new Set([...switches.values()].map(({ pair }) => pair)).size,
+    placeOf: byId,
     locks,
     pieceLocks,
     movers: movers.list,

@@ -16,7 +16,7 @@ import {
   SavedAnswer,
   type CourseOnServer,
 } from '@/core/protocol';
-import { courseHash, type Run } from '@/core/run';
+import { courseHash, ranksBefore, type Run } from '@/core/run';
 import { slugOf } from '@/core/formats';
 import type { CourseRow, PublishedRow, RevisionRow } from '../db/rows';
 import { toThin } from '../db/thin';
@@ -66,6 +66,7 @@ export function courses(context: Context): Router {
           proof: null,
           proof_hash: null,
           proof_time: null,
+          proof_strokes: null,
           created: now,
           changed: now,
           deleted: null,
@@ -165,7 +166,12 @@ export function courses(context: Context): Router {
       handler({ body: RunBody, answer: ProofAnswer }, async ({ run }, req) => {
         const row = await own(req);
         const result = await context.verifier.verify(row.document, run);
-        const best = row.proof_hash !== row.hash || result.time < (row.proof_time ?? Infinity);
+        const { kind } = toCourse(JSON.parse(row.document));
+        const kept =
+          row.proof_hash === row.hash && row.proof_time !== null
+            ? { time: row.proof_time, strokes: row.proof_strokes ?? 0 }
+            : null;
+        const best = !kept || ranksBefore(kind, result, kept);
         if (best) {
           await db<CourseRow>('courses')
             .where('id', row.id)
@@ -173,6 +179,7 @@ export function courses(context: Context): Router {
               proof: JSON.stringify({ ...run, claim: result.time }),
               proof_hash: run.course,
               proof_time: result.time,
+              proof_strokes: result.strokes,
             });
         }
         return { time: result.time, best };

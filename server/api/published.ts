@@ -78,7 +78,8 @@ export function published(context: Context): Router {
               'The course has changed since this run began. Load it again and run the new one.',
             );
           }
-          const { time } = await context.verifier.verify(row.document, run);
+          const { time, strokes: made } = await context.verifier.verify(row.document, run);
+          const strokes = toCourse(JSON.parse(row.document)).kind === 'strokes' ? made : 0;
           const maker = await makerOrNew(context, req, res);
           await db<RunRow>('runs').insert({
             slug: row.slug,
@@ -86,12 +87,17 @@ export function published(context: Context): Router {
             maker: maker.id,
             player: maker.name ?? player ?? UNNAMED,
             time,
+            strokes,
             run: JSON.stringify({ ...run, claim: time }),
             made: Date.now(),
           });
           const faster = await db('runs')
             .where({ slug: row.slug, hash: row.hash })
-            .andWhere('time', '<', time)
+            .andWhere((better) =>
+              better
+                .where('strokes', '<', strokes)
+                .orWhere((equal) => equal.where({ strokes }).andWhere('time', '<', time)),
+            )
             .countDistinct('maker as n')
             .first();
           res.status(201);
@@ -105,18 +111,26 @@ export function published(context: Context): Router {
     );
 }
 
-/** Each player's best on the course as it is published now, the fastest first. */
+/** Each player's best on the course as it is published now, the first in rank first. */
 async function bestTimes(db: Knex, { slug, hash }: PublishedRow, viewer: string | undefined) {
-  const rows = await db('runs')
+  const ranked = db('runs')
     .where({ slug, hash })
-    .groupBy('maker')
-    .select('player', 'maker')
-    .min('time as best')
-    .orderBy('best')
-    .limit(SHOWN);
-  return (rows as { player: string; maker: string; best: number }[]).map((row) => ({
-    player: row.player,
-    time: row.best,
-    own: row.maker === viewer,
+    .select('player', 'maker', 'time', 'strokes')
+    .rowNumber('rank', (over) =>
+      over
+        .partitionBy('maker')
+        .orderBy([{ column: 'strokes' }, { column: 'time' }, { column: 'made' }]),
+    );
+  const rows = await db
+    .from(ranked.as('ranked'))
+    .where('rank', 1)
+    .orderBy([{ column: 'strokes' }, { column: 'time' }])
+    .limit(SHOWN)
+    .select<Pick<RunRow, 'player' | 'maker' | 'time' | 'strokes'>[]>('*');
+  return rows.map(({ player, maker, time, strokes }) => ({
+    player,
+    time,
+    ...(strokes > 0 ? { strokes } : {}),
+    own: maker === viewer,
   }));
 }

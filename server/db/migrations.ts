@@ -105,6 +105,20 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.dropTable('recordings');
     },
   },
+  '006_strokes': {
+    async up(knex) {
+      await knex.schema.alterTable('runs', (t) => {
+        t.integer('strokes').notNullable().defaultTo(0);
+      });
+      await knex.schema.alterTable('courses', (t) => {
+        t.integer('proof_strokes');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('runs', (t) => t.dropColumn('strokes'));
+      await knex.schema.alterTable('courses', (t) => t.dropColumn('proof_strokes'));
+    },
+  },
 };
 
 /** The migrations as code, so that their names are the same bundled or not. */

@@ -13,6 +13,8 @@ export interface CourseRow {
   proof: string | null;
   proof_hash: string | null;
   proof_time: number | null;
+  /** Strokes of the proof. */
+  proof_strokes: number | null;
   created: number;
   changed: number;
   deleted: number | null;
@@ -37,6 +39,8 @@ export interface RunRow {
   maker: string;
   player: string;
   time: number;
+  /** Strokes where fewest of them win, else 0: runs are ranked by these first. */
+  strokes: number;
   run: string;
   made: number;
 }

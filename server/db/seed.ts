@@ -1,10 +1,15 @@
 import type { Knex } from 'knex';
-import { courseHash, type Run } from '@/core/run';
+import type { Course } from '@/core/course';
+import { courseHash, replay, type Run } from '@/core/run';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 
 /** How the ids of the demo's makers begin. */
 export const DEMO_MAKER = 'demo-';
+
+/** Strokes of a recorded run, where the fewest win. */
+const strokesOf = (course: Course, run: Run): number =>
+  course.kind === 'strokes' ? replay(course, run).jumps : 0;
 
 /** Lays the demo courses into an empty database: made, proved, published and run. */
 export async function seedDemo(db: Knex): Promise<void> {
@@ -29,6 +34,7 @@ export async function seedDemo(db: Knex): Promise<void> {
         proof: JSON.stringify(proof.run),
         proof_hash: hash,
         proof_time: proof.run.claim,
+        proof_strokes: strokesOf(course, proof.run),
         created: now,
         changed: now,
       });
@@ -40,6 +46,7 @@ export async function seedDemo(db: Knex): Promise<void> {
           maker: await maker(player),
           player,
           time: run.claim,
+          strokes: strokesOf(course, run),
           run: JSON.stringify(run),
           made: now,
         });

@@ -2,11 +2,13 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import type { CourseKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
+import { ranksBefore } from '@/core/run';
 import { Button, Fault, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { effortOf, FinishPanel } from '../run/FinishPanel';
-import { RunView, type Finished } from '../run/RunView';
+import { RunView, type Best, type Finished } from '../run/RunView';
 import { useView } from '../scene';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
@@ -73,8 +75,9 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
           best={finished.fromStart ? finished.best : undefined}
           targets={course.targets}
           effort={effortOf(course)}
+          kind={course.kind}
         >
-          <Keep id={id} finished={finished} best={finished.best?.time} />
+          <Keep id={id} kind={course.kind} finished={finished} best={finished.best} />
           <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />
         </FinishPanel>
       )}
@@ -85,12 +88,14 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
 /** Keeps a finished run as the proof; the server replays it before it believes it. */
 function Keep({
   id,
+  kind,
   finished,
   best,
 }: {
   id: string;
+  kind: CourseKind;
   finished: Finished;
-  best: number | undefined;
+  best: Best | undefined;
 }) {
   const client = useQueryClient();
   const keep = useMutation({
@@ -117,10 +122,12 @@ function Keep({
   if (keep.data) {
     return <Words testID="run-kept">Kept as your proof: {runTime(keep.data.time)}.</Words>;
   }
-  if (best !== undefined && finished.result.time >= best) {
+  const { time, jumps } = finished.result;
+  if (best && !ranksBefore(kind, { time, strokes: jumps }, { ...best, strokes: best.jumps })) {
     return (
       <Words as="small" tint="slate">
-        Your kept run of {runTime(best)} stays the best.
+        Your kept run of {kind === 'strokes' ? `${best.jumps} strokes in ` : ''}
+        {runTime(best.time)} stays the best.
       </Words>
     );
   }

@@ -1,18 +1,18 @@
 import { View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
 import { runTime, Words } from '../parts';
-import { useColours } from '../theme';
+import { SPACE, useColours } from '../theme';
 
-/** The best times on a course, the fastest first. */
+/** The best runs of a course, the first in rank first. */
 export function BestTimes({ best }: { best: PublishedCourse['best'] }) {
   const colours = useColours();
   return (
     <View testID="best-times">
-      <Words as="heading">Best times</Words>
+      <Words as="heading">{best[0]?.strokes === undefined ? 'Best times' : 'Fewest strokes'}</Words>
       {best.length === 0 && (
         <Words tint="slate">Nobody has finished it yet. Yours would be the first.</Words>
       )}
-      {best.map(({ player, time, own }, i) => (
+      {best.map(({ player, time, strokes, own }, i) => (
         <View
           key={`${player} ${time}`}
           style={{
@@ -30,6 +30,11 @@ export function BestTimes({ best }: { best: PublishedCourse['best'] }) {
             {player}
             {own ? ' (you)' : ''}
           </Words>
+          {strokes !== undefined && (
+            <Words as="figures" tint="slate" style={{ marginRight: SPACE.m }}>
+              {strokes} {strokes === 1 ? 'stroke' : 'strokes'}
+            </Words>
+          )}
           <Words as="figures">{runTime(time)}</Words>
         </View>
       ))}

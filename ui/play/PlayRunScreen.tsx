@@ -37,6 +37,7 @@ export function PlayRunScreen({ slug }: { slug: string }) {
           result={finished.result}
           targets={data.course.targets}
           effort={effortOf(data.course)}
+          kind={data.course.kind}
         >
           <SendRun key={finished.run.claim} slug={slug} finished={finished} />
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />

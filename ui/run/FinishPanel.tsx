@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
-import type { Course, Targets } from '@/core/course';
-import type { RunResult } from '@/core/run';
+import type { Course, CourseKind, Targets } from '@/core/course';
+import { ranksBefore, type RunResult } from '@/core/run';
 import { Card, runTime, timeGap, Words } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
 import type { Best } from './RunView';
@@ -12,6 +12,7 @@ interface FinishPanelProps {
   readonly targets?: Targets;
   /** What the runner makes: jumps or strokes. */
   readonly effort: 'jump' | 'stroke';
+  readonly kind: CourseKind;
   readonly children: ReactNode;
 }
 
@@ -20,7 +21,7 @@ export const effortOf = ({ kind, runner }: Pick<Course, 'kind' | 'runner'>): 'ju
   kind === 'strokes' || runner.kind === 'flick' ? 'stroke' : 'jump';
 
 /** The time of a finished run, its splits against the best and the targets, and what to do next. */
-export function FinishPanel({ result, best, targets, effort, children }: FinishPanelProps) {
+export function FinishPanel({ result, best, targets, effort, kind, children }: FinishPanelProps) {
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -64,8 +65,10 @@ export function FinishPanel({ result, best, targets, effort, children }: FinishP
               {runTime(result.time)}
             </Words>
             {best && (
-              <Words as="figures" tint={result.time <= best.time ? 'moss' : 'rust'}>
-                {timeGap(result.time - best.time)}
+              <Words as="figures" tint={isBehind(kind, result, best) ? 'rust' : 'moss'}>
+                {kind === 'strokes' && result.jumps !== best.jumps
+                  ? strokeGap(result.jumps - best.jumps)
+                  : timeGap(result.time - best.time)}
               </Words>
             )}
           </View>
@@ -113,6 +116,14 @@ export function FinishPanel({ result, best, targets, effort, children }: FinishP
     </View>
   );
 }
+
+/** Whether a result ranks after the best. */
+const isBehind = (kind: CourseKind, { jumps, time }: RunResult, best: Best): boolean =>
+  ranksBefore(kind, { strokes: best.jumps, time: best.time }, { strokes: jumps, time });
+
+/** By how many strokes a run is off another, in words. */
+const strokeGap = (by: number): string =>
+  `${by > 0 ? '+' : '−'}${Math.abs(by)} ${Math.abs(by) === 1 ? 'stroke' : 'strokes'}`;
 
 /** The best target that was met, or how far off the easiest one was. */
 function targetWord(time: number, { steady, brisk, swift }: Targets): string {

@@ -57,6 +57,8 @@ export interface Finished {
 /** What a run is held against. */
 export interface Best {
   readonly time: number;
+  /** Jumps or strokes made. */
+  readonly jumps: number;
   readonly splits: readonly Split[];
 }
 

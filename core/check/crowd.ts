@@ -1,0 +1,53 @@
+import type { Course, Piece } from '../course';
+import type { Vec3 } from '../geometry';
+import type { Finding } from './finding';
+
+/** Side of the cubes that pieces are counted in, m. */
+const CELL = 4;
+/** Pieces in one of them beyond which nobody laid them one by one, and how they join is not looked at. */
+export const CROWD = 250;
+/** Pairs of pieces that one rule looks at: more would take seconds. */
+export const MOST_PAIRS = 400_000;
+
+const cellOf = ({ at }: Piece): string => at.map((v) => Math.floor(v / CELL)).join(' ');
+
+/** The pieces that do not stand in a crowd, and the places of the crowds. */
+export interface Sparse {
+  readonly pieces: Course['pieces'];
+  readonly crowds: readonly { readonly at: Vec3; readonly count: number; readonly piece: string }[];
+}
+const known = new WeakMap<readonly Piece[], Sparse>();
+
+/** What of a course's pieces rules that hold each against its neighbours look at. */
+export function sparseOf({ pieces }: Pick<Course, 'pieces'>): Sparse {
+  let sparse = known.get(pieces);
+  if (!sparse) {
+    const cells = new Map<string, Piece[]>();
+    for (const piece of pieces) {
+      const cell = cellOf(piece);
+      const list = cells.get(cell);
+      if (list) list.push(piece);
+      else cells.set(cell, [piece]);
+    }
+    const crowded = [...cells.values()].filter((list) => list.length > CROWD);
+    const left = new Set(crowded.flat());
+    sparse = {
+      pieces: left.size === 0 ? pieces : pieces.filter((piece) => !left.has(piece)),
+      crowds: crowded.map(([{ id, at }, ...more]) => ({ at, count: more.length + 1, piece: id })),
+    };
+    known.set(pieces, sparse);
+  }
+  return sparse;
+}
+
+/** Crowds, told of once each: what is in them lies in one place. */
+export const crowds = (course: Course): Finding[] =>
+  sparseOf(course)
+    .crowds.slice(0, 3)
+    .map(({ at, count, piece }) => ({
+      rule: 'crowd',
+      weight: 'notice',
+      message: `${count} pieces lie within ${CELL} m here; how they join is looked at up to ${CROWD}.`,
+      piece,
+      at,
+    }));

@@ -1,0 +1,27 @@
+/** What happened within a tick that links wait for: pieces by their places. */
+export interface Happened {
+  readonly touched: number[];
+  readonly broken: number[];
+  readonly checkpoints: number[];
+  gathered: boolean;
+}
+
+export const nothingHappened = (): Happened => ({
+  touched: [],
+  broken: [],
+  checkpoints: [],
+  gathered: false,
+});
+
+/** Has nothing have happened any more, for the next tick. */
+export function forget(happened: Happened): Happened {
+  // Setting a length costs more than looking at it.
+  for (const list of [happened.touched, happened.broken, happened.checkpoints]) {
+    if (list.length > 0) list.length = 0;
+  }
+  happened.gathered = false;
+  return happened;
+}
+
+export const isQuiet = ({ touched, broken, checkpoints, gathered }: Happened): boolean =>
+  touched.length + broken.length + checkpoints.length === 0 && !gathered;
