@@ -1,8 +1,10 @@
 import { MAX_PIECES, type Course, type Piece } from '../course';
 import { add, type Vec3 } from '../geometry';
-import { mirrorPiece, turnAbout, type MirrorPlane } from './images';
+import { mirrorPiece, turnAbout, turnedVector, type MirrorPlane } from './images';
 import { layPieces, type PieceInHand } from './lay';
 import { freshGroup } from './group';
+import { mirroredVector } from './mirrored';
+import { freshPairs, pairOf, tieCopies, withPair } from './ties';
 
 /** Most copies one command makes. */
 export const MOST_COPIES = 2000;
@@ -42,23 +44,42 @@ function copyOf({ id: _, twin: __, params, ...piece }: Piece): PieceInHand {
   return { ...piece, ...(kept && Object.keys(kept).length > 0 ? { params: kept } : {}) };
 }
 
-/** Lays several sets of copies; what was a group becomes a group of its own in each set. */
-function laySets(course: Course, sets: readonly (readonly PieceInHand[])[]): Copied {
+/** One copy of all that was chosen: what becomes of a piece, and of a direction of the world. */
+interface CopySet {
+  readonly piece: (piece: PieceInHand) => PieceInHand;
+  readonly vector: (v: Vec3) => [number, number, number];
+}
+
+/**
+ * Lays several sets of copies. In each, what was a group becomes a group of its own, what acted together does
+ * so among the copies, what went along with a copied piece goes along with its copy, and links among them are
+ * copied with them.
+ */
+function laySets(course: Course, chosen: readonly Piece[], sets: readonly CopySet[]): Copied {
   let next = course;
-  for (const set of sets) {
+  for (const { piece: changed, vector } of sets) {
     const groups = new Map<string, string>();
     const fresh = freshGroup(next);
-    const renamed = set.map((piece) => {
-      if (!piece.group) return piece;
-      const [outer, inner] = piece.group.split('/');
+    const pairs = freshPairs(next, chosen);
+    const set = chosen.map((piece) => {
+      const copy = changed(copyOf(piece));
+      const pair = pairs.get(pairOf(copy) ?? -1);
+      const own = pair === undefined ? copy : withPair(copy, pair);
+      if (!own.group) return own;
+      const [outer, inner] = own.group.split('/');
       const name = groups.get(outer) ?? fresh();
       groups.set(outer, name);
-      return { ...piece, group: inner ? `${name}/${inner}` : name };
+      return { ...own, group: inner ? `${name}/${inner}` : name };
     });
-    next = layPieces(next, renamed);
+    const from = next.pieces.length;
+    next = layPieces(next, set);
+    const ids = new Map(chosen.map(({ id }, i) => [id, next.pieces[from + i].id]));
+    next = tieCopies(next, ids, vector);
   }
   return { course: next, copies: next.pieces.slice(course.pieces.length).map(({ id }) => id) };
 }
+
+const asItIs = ([x, y, z]: Vec3): [number, number, number] => [x, y, z];
 
 /** Copies of the chosen pieces, moved by an offset in metres. */
 export function duplicatePieces(course: Course, choice: ReadonlySet<string>, by: Vec3): Copied {
@@ -81,13 +102,14 @@ export function stepCopies(
   if (count > 1 && by.every((v) => v === 0)) {
     throw new RangeError('The copies would all lie in one place: give them a step.');
   }
-  const sets = Array.from({ length: count }, (_, i) =>
-    chosen.map((piece) => ({
-      ...copyOf(piece),
+  const sets = Array.from({ length: count }, (_, i): CopySet => ({
+    piece: (piece) => ({
+      ...piece,
       at: add(piece.at, [by[0] * (i + 1), by[1] * (i + 1), by[2] * (i + 1)]) as Piece['at'],
-    })),
-  );
-  return laySets(course, sets);
+    }),
+    vector: asItIs,
+  }));
+  return laySets(course, chosen, sets);
 }
 
 /** How many copies a row over a length has, with at most `spacing` metres from one to the next. */
@@ -112,13 +134,14 @@ export function ringCopies(
   checkCount(course, count - 1, chosen.length);
   if (!Number.isFinite(sweep) || sweep === 0) throw new RangeError('The ring needs an angle.');
   const step = Math.abs(sweep) >= 360 ? sweep / count : sweep / (count - 1);
-  const sets = Array.from({ length: count - 1 }, (_, i) =>
-    chosen.map((piece) => {
-      const copy = turnAbout({ ...copyOf(piece) }, pivot, step * (i + 1));
+  const sets = Array.from({ length: count - 1 }, (_, i): CopySet => ({
+    piece: (piece) => {
+      const copy = turnAbout(piece, pivot, step * (i + 1));
       return { ...copy, at: add(copy.at, [0, rise * (i + 1), 0]) as Piece['at'] };
-    }),
-  );
-  return laySets(course, sets);
+    },
+    vector: (v) => turnedVector(v, step * (i + 1)),
+  }));
+  return laySets(course, chosen, sets);
 }
 
 /** A mirrored copy over an upright plane, for the other side. */
@@ -129,5 +152,10 @@ export function mirrorCopies(
 ): Copied {
   const chosen = chosenOf(course, choice);
   checkCount(course, 1, chosen.length);
-  return laySets(course, [chosen.map((piece) => mirrorPiece(copyOf(piece), plane))]);
+  return laySets(course, chosen, [
+    {
+      piece: (piece) => mirrorPiece(piece, plane, course.shapes),
+      vector: (v) => mirroredVector(v, plane.axis),
+    },
+  ]);
 }

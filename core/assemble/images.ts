@@ -1,7 +1,8 @@
-import type { Piece } from '../course';
+import type { Course, Piece } from '../course';
 import { cosDeg, multiply, sinDeg, turnMatrix, type Matrix3, type Vec3 } from '../geometry';
 import { flipped, localGeometry, type PieceGeometry } from '../pieces';
 import type { PieceInHand } from './lay';
+import { isLopsided, mirroredBehaviour } from './mirrored';
 import { setTurn, tidy, wrapTurn } from './place';
 
 /** An upright plane to mirror over: square to x or z, through a value of it. */
@@ -42,8 +43,15 @@ export function isSideless(form: PieceGeometry): boolean {
   return known;
 }
 
-/** The piece seen in a mirror. */
-export function mirrorPiece<T extends PieceInHand>(piece: T, { axis, at }: MirrorPlane): T {
+/**
+ * The piece seen in a mirror, and what it does with it.
+ * @param shapes the course's collision shapes by family
+ */
+export function mirrorPiece<T extends PieceInHand>(
+  piece: T,
+  { axis, at }: MirrorPlane,
+  shapes?: Course['shapes'],
+): T {
   const over = (v: number) => tidy(2 * at - v);
   const [x, y, z] = piece.at;
   const m = turnMatrix(piece.turn ?? [0, 0, 0]);
@@ -53,11 +61,12 @@ export function mirrorPiece<T extends PieceInHand>(piece: T, { axis, at }: Mirro
       ? [-m[0], -m[1], m[2], m[3], m[4], -m[5], m[6], m[7], -m[8]]
       : [m[0], m[1], -m[2], m[3], m[4], -m[5], -m[6], -m[7], m[8]];
   const image: T = {
-    ...piece,
+    ...mirroredBehaviour(piece),
     at: axis === 'x' ? [over(x), y, z] : [x, y, over(z)],
   };
   setTurn(image as unknown as Piece, turnOfMatrix(turn));
-  if (!isSideless(localGeometry(piece))) {
+  const drawn = piece.shape ?? shapes?.[piece.family];
+  if (!isSideless(localGeometry(piece)) || isLopsided(drawn)) {
     if (piece.flip) delete image.flip;
     else image.flip = true;
   }
@@ -79,6 +88,12 @@ export function turnAbout<T extends PieceInHand>(
   const [tx, ty, tz] = piece.turn ?? [0, 0, 0];
   setTurn(image as unknown as Piece, [tx, wrapTurn(ty + degrees), tz]);
   return image;
+}
+
+/** A direction of the world turned by degrees about an upright. */
+export function turnedVector([x, y, z]: Vec3, degrees: number): [number, number, number] {
+  const [c, s] = [cosDeg(degrees), sinDeg(degrees)];
+  return [tidy(c * x + s * z), y, tidy(c * z - s * x)];
 }
 
 /** The rotation of a piece after another rotation. */

@@ -1,10 +1,19 @@
 import * as v from 'valibot';
-import { PieceSchema, type Course, type Piece } from '../course';
+import { LinkSchema, ModelSchema, PieceSchema, type Course, type Piece } from '../course';
 import { unionBounds, type Vec3 } from '../geometry';
 import { findFamily, pieceBounds } from '../pieces';
 import { layPieces, type PieceInHand } from './lay';
 import { freshGroup } from './group';
 import { tidy } from './place';
+import {
+  copiedLink,
+  freshPairs,
+  linksAmong,
+  MOST_LINKS,
+  pairOf,
+  withLinks,
+  withPair,
+} from './ties';
 
 export const KIT_FORMAT = 'stone-hop-kit';
 export const KIT_VERSION = 1;
@@ -17,6 +26,9 @@ export const KitSchema = v.looseObject({
   version: v.number(),
   name: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60)),
   pieces: v.pipe(v.array(PieceSchema), v.minLength(1), v.maxLength(MOST_KIT_PIECES)),
+  /** Links among the pieces, and the models they are made of. */
+  links: v.optional(v.pipe(v.array(LinkSchema), v.maxLength(MOST_LINKS))),
+  models: v.optional(v.record(v.string(), ModelSchema)),
 });
 /** A saved assembly: pieces about the middle of their foot. */
 export type Kit = v.InferOutput<typeof KitSchema>;
@@ -34,14 +46,42 @@ export function toKit(course: Course, choice: ReadonlySet<string>, name: string)
   if (!name.trim()) throw new RangeError('The assembly needs a name.');
   const { low, high } = unionBounds(chosen.map(pieceBounds));
   const foot: Vec3 = [(low[0] + high[0]) / 2, low[1], (low[2] + high[2]) / 2];
+  const ids = new Set(chosen.map(({ id }) => id));
+  const links = linksAmong(course, ids);
+  const used = chosen.flatMap(({ params }) => (params?.model ? [String(params.model)] : []));
+  const models = Object.entries(course.models ?? {}).filter(([id]) => used.includes(id));
   return {
     format: KIT_FORMAT,
     version: KIT_VERSION,
     name: name.trim().slice(0, 60),
-    pieces: chosen.map(({ twin: _, layer: __, locked: ___, hidden: ____, ...piece }) => ({
-      ...piece,
+    pieces: chosen.map((piece) => ({
+      ...withFamilyRules(course, keptFields(piece, ids)),
       at: piece.at.map((value, axis) => tidy(value - foot[axis])) as Piece['at'],
     })),
+    ...(links.length > 0 ? { links } : {}),
+    ...(models.length > 0 ? { models: Object.fromEntries(models) } : {}),
+  };
+}
+
+/** What is kept of a piece: not what ties it to its course, nor to a piece that does not come along. */
+function keptFields(piece: Piece, ids: ReadonlySet<string>): Piece {
+  const { twin: _, layer: __, locked: ___, hidden: ____, attach, ...rest } = piece;
+  return attach !== undefined && ids.has(attach) ? { ...rest, attach } : rest;
+}
+
+/** A piece that brings along what its course says of all of its family: how it touches, and where. */
+function withFamilyRules({ shapes, allowances, collides }: Course, piece: Piece): Piece {
+  const { family } = piece;
+  const shape = piece.shape ?? shapes?.[family];
+  const allowance = piece.allowance ?? allowances?.families?.[family];
+  const collision =
+    piece.collision ??
+    (collides?.[family] === undefined ? undefined : collides[family] ? 'on' : 'off');
+  return {
+    ...piece,
+    ...(shape ? { shape } : {}),
+    ...(allowance ? { allowance } : {}),
+    ...(collision ? { collision } : {}),
   };
 }
 
@@ -81,19 +121,45 @@ export function readKit(text: string): Kit {
   return result.output;
 }
 
-/** Lays an assembly with the middle of its foot at a place, as one group. */
+/**
+ * Lays an assembly with the middle of its foot at a place, as one group; what it brings is tied among itself
+ * alone.
+ */
 export function layKit(course: Course, kit: Kit, at: Vec3): { course: Course; laid: string[] } {
   const group = freshGroup(course)();
   const hasStart = course.pieces.some(({ family }) => family === 'start');
-  const pieces = kit.pieces
-    .filter(({ family }) => !(hasStart && family === 'start'))
-    .map(({ id: _, group: inner, ...piece }): PieceInHand => ({
-      ...piece,
+  const brought = kit.pieces.filter(({ family }) => !(hasStart && family === 'start'));
+  const pairs = freshPairs(course, brought);
+  const own = new Set(brought.map(({ id }) => id));
+  const pieces = brought.map((piece): PieceInHand => {
+    const { id: _, group: inner, attach, ...rest } = piece;
+    const pair = pairs.get(pairOf(piece) ?? -1);
+    return {
+      ...(pair === undefined ? rest : withPair(rest, pair)),
+      ...(attach !== undefined && own.has(attach) ? { attach } : {}),
       at: piece.at.map((value, axis) => tidy(value + at[axis])) as Piece['at'],
       ...(kit.pieces.length > 1
         ? { group: inner ? `${group}/${inner.split('/')[0]}` : group }
         : {}),
-    }));
-  const next = layPieces(course, pieces);
-  return { course: next, laid: next.pieces.slice(course.pieces.length).map(({ id }) => id) };
+    };
+  });
+  const models = { ...kit.models, ...course.models };
+  const next = layPieces(Object.keys(models).length > 0 ? { ...course, models } : course, pieces);
+  const laid = next.pieces.slice(course.pieces.length).map(({ id }) => id);
+  const ids = new Map(brought.map(({ id }, i) => [id, laid[i]]));
+  const tied = {
+    ...next,
+    pieces: next.pieces.map((piece, i) => {
+      const host = i < course.pieces.length ? undefined : ids.get(piece.attach ?? '');
+      return host === undefined ? piece : { ...piece, attach: host };
+    }),
+  };
+  const links = linksAmong(kit, own).map((link) =>
+    copiedLink(
+      link,
+      (id) => ids.get(id)!,
+      ([x, y, z]) => [x, y, z],
+    ),
+  );
+  return { course: withLinks(tied, links), laid };
 }

@@ -1,19 +1,27 @@
 import type { Course, Piece, Symmetry } from '../course';
-import { distance } from '../geometry';
+import { distance, type Vec3 } from '../geometry';
 import { freshIds } from './ids';
 import { removePieces } from './lay';
-import { mirrorPiece, turnAbout } from './images';
+import { mirrorPiece, turnAbout, turnedVector } from './images';
+import { mirroredVector } from './mirrored';
+import { copiedLink, namedBy, pairOf, withLinks, withPair } from './ties';
 
 /** How many images a symmetry makes of a piece, itself among them. */
 export const imageCount = ({ kind }: Symmetry): number =>
   kind === 'turn-3' ? 3 : kind === 'turn-4' ? 4 : 2;
 
 /** The piece moved on from one image to another. */
-function imageOf<T extends Piece>(symmetry: Symmetry, piece: T, from: number, to: number): T {
+function imageOf<T extends Piece>(
+  symmetry: Symmetry,
+  piece: T,
+  from: number,
+  to: number,
+  shapes: Course['shapes'],
+): T {
   const { kind, at } = symmetry;
   if (from === to) return piece;
-  if (kind === 'mirror-x') return mirrorPiece(piece, { axis: 'x', at: at[0] });
-  if (kind === 'mirror-z') return mirrorPiece(piece, { axis: 'z', at: at[1] });
+  if (kind === 'mirror-x') return mirrorPiece(piece, { axis: 'x', at: at[0] }, shapes);
+  if (kind === 'mirror-z') return mirrorPiece(piece, { axis: 'z', at: at[1] }, shapes);
   const n = imageCount(symmetry);
   return turnAbout(piece, [at[0], at[1]], (360 * (to - from)) / n);
 }
@@ -24,7 +32,7 @@ function imageOf<T extends Piece>(symmetry: Symmetry, piece: T, from: number, to
  */
 export function keepSymmetry(before: Course, after: Course): Course {
   const { symmetry } = after;
-  if (!symmetry || before.pieces === after.pieces) return after;
+  if (!symmetry || (before.pieces === after.pieces && before.links === after.links)) return after;
   const was = new Map(before.pieces.map((piece) => [piece.id, piece]));
   const now = new Map(after.pieces.map((piece) => [piece.id, piece]));
   const gone = new Set<string>();
@@ -41,7 +49,7 @@ export function keepSymmetry(before: Course, after: Course): Course {
     if (!was.has(piece.id) && !piece.twin) {
       const first: Piece = { ...piece, twin: { link: nextLink(), image: 0 } };
       const others = Array.from({ length: count - 1 }, (_, i) => ({
-        ...imageOf(symmetry, first, 0, i + 1),
+        ...imageOf(symmetry, first, 0, i + 1, after.shapes),
         id: nextId(),
         twin: { link: first.twin!.link, image: i + 1 },
       }));
@@ -56,8 +64,11 @@ export function keepSymmetry(before: Course, after: Course): Course {
       done.add(link);
       for (const other of after.pieces) {
         if (other.twin?.link !== link || other.id === piece.id) continue;
+        const next = imageOf(symmetry, piece, image, other.twin.image, after.shapes);
+        const pair = pairOf(other);
         changed.set(other.id, {
-          ...imageOf(symmetry, piece, image, other.twin.image),
+          // Each image keeps the number it acts by.
+          ...(pair === null ? next : withPair(next, pair)),
           id: other.id,
           twin: other.twin,
         });
@@ -67,7 +78,80 @@ export function keepSymmetry(before: Course, after: Course): Course {
   const pieces = after.pieces
     .filter(({ twin }) => !twin || !gone.has(twin.link))
     .map((piece) => changed.get(piece.id) ?? piece);
-  return { ...after, pieces: [...pieces, ...images] };
+  return tieImages(before, { ...after, pieces: [...pieces, ...images] }, images);
+}
+
+/**
+ * Ties images among themselves as what they are images of is: they go along with the image of its host, act
+ * together by numbers of their own, and are linked by a link's images.
+ * @param fresh images made by this edit
+ */
+function tieImages(before: Course, course: Course, fresh: readonly Piece[]): Course {
+  const { symmetry } = course;
+  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
+  const byTwin = new Map(
+    course.pieces.flatMap((piece) =>
+      piece.twin ? [[`${piece.twin.link} ${piece.twin.image}`, piece] as const] : [],
+    ),
+  );
+  /** The image of a piece that stands where another stands, or the piece itself where it has none. */
+  const counterpart = (id: string, image: number): string => {
+    const twin = byId.get(id)?.twin;
+    return (twin && byTwin.get(`${twin.link} ${image}`)?.id) ?? id;
+  };
+  // Numbers that images of a number carry: as those made before do, else new ones.
+  const made = new Set(fresh.map(({ id }) => id));
+  const numbers = new Map<string, number>();
+  for (const piece of course.pieces) {
+    const pair = pairOf(piece);
+    if (pair === null || !piece.twin || piece.twin.image === 0 || made.has(piece.id)) continue;
+    const first = byTwin.get(`${piece.twin.link} 0`);
+    if (first) numbers.set(`${pairOf(first)} ${piece.twin.image}`, pair);
+  }
+  const numberOf = (pair: number, image: number): number => {
+    const key = `${pair} ${image}`;
+    let number = numbers.get(key);
+    if (number === undefined) {
+      const taken = new Set([...course.pieces.map(pairOf), ...numbers.values()]);
+      number = 1;
+      while (taken.has(number)) number++;
+      if (number > 30) number = pair;
+      numbers.set(key, number);
+    }
+    return number;
+  };
+  const pieces = course.pieces.map((piece) => {
+    const { twin, attach } = piece;
+    if (!twin) return piece;
+    const host = attach === undefined ? undefined : counterpart(attach, twin.image);
+    const tied = host === attach ? piece : { ...piece, attach: host };
+    const pair = made.has(piece.id) ? pairOf(piece) : null;
+    return pair === null ? tied : withPair(tied, numberOf(pair, twin.image));
+  });
+  const known = new Set(before.links?.map(({ id }) => id));
+  const links = (course.links ?? []).flatMap((link) => {
+    if (known.has(link.id)) return [];
+    const images = namedBy(link).map((id) => byId.get(id)?.twin?.image);
+    const [own] = images;
+    if (own === undefined || images.some((image) => image !== own)) return [];
+    return Array.from({ length: imageCount(symmetry!) }, (_, image) => image)
+      .filter((image) => image !== own)
+      .map((image) =>
+        copiedLink(
+          link,
+          (id) => counterpart(id, image),
+          (v) => vectorOf(symmetry!, v, own, image),
+        ),
+      );
+  });
+  return withLinks({ ...course, pieces }, links);
+}
+
+/** A direction of the world moved on from one image to another. */
+function vectorOf(symmetry: Symmetry, v: Vec3, from: number, to: number): [number, number, number] {
+  if (symmetry.kind === 'mirror-x') return mirroredVector(v, 'x');
+  if (symmetry.kind === 'mirror-z') return mirroredVector(v, 'z');
+  return turnedVector(v, (360 * (to - from)) / imageCount(symmetry));
 }
 
 /** Takes the chosen pieces, or all, out of their links; the copies stay where they are. */
