@@ -43,7 +43,12 @@ module.exports = {
       displayName: 'ui',
       setupFiles: [...(expoPreset.setupFiles ?? []), '<rootDir>/ui/testing/storage.js'],
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
-      moduleNameMapper: { ...expoPreset.moduleNameMapper, ...alias },
+      moduleNameMapper: {
+        ...expoPreset.moduleNameMapper,
+        // There are no workers here.
+        '^@/workers/check$': '<rootDir>/ui/testing/check.ts',
+        ...alias,
+      },
       transform: { ...expoPreset.transform, ...node.transform },
       transformIgnorePatterns: expoPreset.transformIgnorePatterns.map((pattern) =>
         pattern.replace('(?!(', `(?!(@rneui|d3-[a-z]+|internmap|${modules.join('|')}|`),

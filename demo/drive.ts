@@ -115,7 +115,7 @@ function pedals(s: RunState, dx: number, dz: number, push: number): Input[] {
   const side = s.fx * dz - s.fz * dx;
   const ahead = s.fx * dx + s.fz * dz;
   const wanted = Math.max(-1, Math.min(1, Math.atan2(side, ahead) * 2));
-  return [wanted, wanted * 0.5, Math.sign(wanted)].flatMap((steer) =>
+  return [wanted, wanted * 0.5, Math.sign(wanted), 0].flatMap((steer) =>
     [-push, -0.3, 0.6].map((pedal) => ({ x: padSteps(steer), z: padSteps(pedal), jump: false })),
   );
 }

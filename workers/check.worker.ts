@@ -4,7 +4,7 @@ import type { Course } from '@/core/course';
 
 /** What can be asked of the worker. */
 export interface Checker {
-  check: (course: Course) => Finding[];
+  check: (course: Course, progress: (part: number) => void) => Finding[];
 }
 
 expose({ check: checkCourse } satisfies Checker);

@@ -1,6 +1,7 @@
 import type { DemoCourse } from './demoCourse';
 import { beaconStair } from './beaconStair';
 import { kilnYard } from './kilnYard';
+import { limeTramway } from './limeTramway';
 import { netLoftLinks } from './netLoftLinks';
 import { lowTideSteps } from './lowTideSteps';
 import { saltPanHop } from './saltPanHop';
@@ -13,6 +14,7 @@ export const DEMO_COURSES: readonly DemoCourse[] = [
   lowTideSteps,
   saltPanHop,
   saltPanSlalom,
+  limeTramway,
   beaconStair,
   kilnYard,
   netLoftLinks,

@@ -1,6 +1,7 @@
 import type { Run } from '@/core/run';
 import beaconStair from './beacon-stair.json';
 import kilnYard from './kiln-yard.json';
+import limeTramway from './lime-tramway.json';
 import lowTideSteps from './low-tide-steps.json';
 import netLoftLinks from './net-loft-links.json';
 import saltPanHop from './salt-pan-hop.json';
@@ -17,6 +18,7 @@ export const DEMO_RUNS: Record<string, readonly DemoRun[]> = {
   'low-tide-steps': lowTideSteps as unknown as DemoRun[],
   'salt-pan-hop': saltPanHop as unknown as DemoRun[],
   'salt-pan-slalom': saltPanSlalom as unknown as DemoRun[],
+  'lime-tramway': limeTramway as unknown as DemoRun[],
   'beacon-stair': beaconStair as unknown as DemoRun[],
   'kiln-yard': kilnYard as unknown as DemoRun[],
   'net-loft-links': netLoftLinks as unknown as DemoRun[],

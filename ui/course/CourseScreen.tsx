@@ -33,7 +33,7 @@ import { ShapeSheet } from './tune/ShapeSheet';
 import { endTuning } from './tune/tuneStore';
 import { Ambience } from './Ambience';
 import { useBuildKeys } from './useBuildKeys';
-import { useFindings } from './useFindings';
+import { useCheckOf, useFindings } from './useFindings';
 import { ViewTools } from './ViewTools';
 
 interface CourseScreenProps {
@@ -240,7 +240,8 @@ const Progress = memo(function Progress({
     if (proof && !useLastRun.getState().way) useLastRun.getState().keep(proof);
   }, [proof]);
   const planned = told.name.trim().length >= 3 && told.pieces.length > 0;
-  const laid = !useFindings(told).some(({ weight }) => weight === 'error');
+  const checked = useCheckOf(told).known;
+  const laid = !useFindings(told).some(({ weight }) => weight === 'error') && checked;
   const proved = proof?.finished === true;
   const shared = data?.published?.current === true;
   return useMemo(() => {

@@ -1,9 +1,12 @@
+import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { applyFix, type Finding } from '@/core/check';
 import { Button, Feather, Sheet, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
+import { useTold } from '../state/told';
 import { SPACE, TARGET, useColours } from '../theme';
+import { useCheckOf } from './useFindings';
 
 interface FindingsSheetProps {
   readonly open: boolean;
@@ -11,10 +14,38 @@ interface FindingsSheetProps {
   readonly onClose: () => void;
 }
 
+/** How long a check may take before it is said how far it is, ms. */
+const PATIENCE = 500;
+
+/** How far the check has got, where that takes a while; and a way on when it broke off. */
+export function CheckState() {
+  const { done, part, failed, again } = useCheckOf(useTold());
+  const [slow, setSlow] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setSlow(!done), done ? 0 : PATIENCE);
+    return () => clearTimeout(timer);
+  }, [done]);
+  if (failed) {
+    return (
+      <View style={{ gap: SPACE.s }}>
+        <Words tint="rust">The check broke off. Your course is kept; check it again.</Words>
+        <Button title="Check again" icon="refresh-cw" onPress={again} />
+      </View>
+    );
+  }
+  if (done || !slow) return null;
+  return (
+    <Words tint="slate" accessibilityLiveRegion="polite">
+      Checking, {Math.round(part * 100)} % done …
+    </Words>
+  );
+}
+
 /** What the check found: each with a way to its place and a fix where there is one. */
 export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
   const colours = useColours();
   const { edit, choose } = useCourse.getState();
+  const { done } = useCheckOf(useTold());
   const show = ({ at, piece }: Finding) => {
     if (at) useView.getState().look({ target: at });
     if (piece) choose([piece]);
@@ -22,7 +53,8 @@ export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
   };
   return (
     <Sheet title="Findings" open={open} onClose={onClose}>
-      {findings.length === 0 && (
+      <CheckState />
+      {findings.length === 0 && done && (
         <Words tint="slate">Nothing found. The course has what a run needs.</Words>
       )}
       {findings.map((finding, i) => (

@@ -8,7 +8,8 @@ import { useHash } from '../state/useBest';
 import { useCourseOnServer } from '../state/queries';
 import { whenSaved } from '../state/useOpenCourse';
 import { SPACE, useColours } from '../theme';
-import { useFindings } from './useFindings';
+import { CheckState } from './FindingsSheet';
+import { useCheckOf, useFindings } from './useFindings';
 
 /** Copies text, and says so. */
 export async function copyText(text: string, what: string): Promise<void> {
@@ -33,6 +34,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const proof = data?.proof;
   const fresh = proof?.run.course === hash;
   const errors = useFindings(course).filter(({ weight }) => weight === 'error');
+  const checked = useCheckOf(course).done;
   const link = data?.published && `${window.location.origin}/play/${data.published.slug}`;
 
   const publish = useMutation({
@@ -71,6 +73,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
               : 'Before you publish, finish the course yourself, start to goal.'}
           </Words>
         )}
+        <CheckState />
         {errors.map(({ message }) => (
           <Words key={message} tint="rust">
             {message}
@@ -93,7 +96,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
           kind={current ? 'plain' : 'main'}
           icon="upload"
           title={link ? (current ? 'Published as it is now' : 'Publish the changes') : 'Publish'}
-          disabled={!!current || errors.length > 0}
+          disabled={!!current || errors.length > 0 || !checked}
           busy={publish.isPending}
           onPress={() => publish.mutate()}
           testID="publish"
