@@ -20,6 +20,7 @@ import { anyRun, runAny } from '@/core/run/fuzz.testing';
 import { RUNNERS, type RunnerKind } from '@/core/course';
 import { keepsForward, measuringCourse, measuringField, paceInput, roundInput } from './courses';
 import { median, timesOf, type Figure } from './figures';
+import { heaviest } from './heavy';
 import { laying } from './laying';
 import { inPage } from './page';
 
@@ -33,6 +34,7 @@ const PARTS: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
   verification: () => [verification()],
   building: () => [building()],
   ghost: () => [ghost()],
+  heavy: heaviest,
   laying,
   page: inPage,
   load: firstLoad,

@@ -1,19 +1,18 @@
 import * as v from 'valibot';
-import { LinkSchema, ModelSchema, PieceSchema, type Course, type Piece } from '../course';
+import {
+  LinkSchema,
+  ModelSchema,
+  MOST_LINKS,
+  PieceSchema,
+  type Course,
+  type Piece,
+} from '../course';
 import { unionBounds, type Vec3 } from '../geometry';
 import { findFamily, pieceBounds } from '../pieces';
 import { layPieces, type PieceInHand } from './lay';
 import { freshGroup } from './group';
 import { tidy } from './place';
-import {
-  copiedLink,
-  freshPairs,
-  linksAmong,
-  MOST_LINKS,
-  pairOf,
-  withLinks,
-  withPair,
-} from './ties';
+import { copiedLink, freshPairs, linksAmong, pairOf, withLinks, withPair } from './ties';
 
 export const KIT_FORMAT = 'stone-hop-kit';
 export const KIT_VERSION = 1;

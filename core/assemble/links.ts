@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import {
   LinkSchema,
+  MOST_LINKS,
   type Course,
   type CueKind,
   type Effect,
@@ -55,12 +56,18 @@ export const newEffect = (kind: EffectKind, pieces: readonly string[] = []): Eff
   )[kind],
 });
 
-/** Adds a link. Returns the course and the link's id. */
+/**
+ * Adds a link. Returns the course and the link's id.
+ * @throws RangeError in words when there are as many as there may be
+ */
 export function addLink(
   course: Course,
   link: Pick<Link, 'cue' | 'effects'>,
 ): { course: Course; id: string } {
   const links = course.links ?? [];
+  if (links.length >= MOST_LINKS) {
+    throw new RangeError(`A course has at most ${MOST_LINKS} links.`);
+  }
   const most = Math.max(0, ...links.map(({ id }) => Number(/^l(\d+)$/.exec(id)?.[1] ?? 0)));
   const id = `l${most + 1}`;
   return { course: { ...course, links: [...links, { id, ...link }] }, id };

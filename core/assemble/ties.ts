@@ -1,12 +1,10 @@
-import type { Course, Link, Piece } from '../course';
+import { MOST_LINKS, type Course, type Link, type Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { familyOf, specOf } from '../pieces';
 
 // What ties pieces to one another, and how copies of them are tied among themselves: what goes along with
 // what, the numbers that act together, and links.
 
-/** Most links of a course. */
-export const MOST_LINKS = 500;
 /** Highest number that pieces which act together may carry. */
 const MOST_PAIR = 30;
 

@@ -1,4 +1,11 @@
-import { MOST_LOOSE, emptyCourse, toCourse, type Course, type ShapePart } from '../course';
+import {
+  MOST_LINKS,
+  MOST_LOOSE,
+  emptyCourse,
+  toCourse,
+  type Course,
+  type ShapePart,
+} from '../course';
 import { fromShareCode, toShareCode } from '../formats';
 import { contactShapes, DENSITY, differenceOf, familyOf, massOf } from '../pieces';
 import {
@@ -258,4 +265,25 @@ test('what a piece weighs follows from its size and what it is made of', () => {
   expect(weight([1, 1, 1])).toBeCloseTo(600, 6);
   expect(weight([2, 1, 0.5])).toBeCloseTo(600, 6);
   expect(weight([1, 1, 1], 'metal') / weight([1, 1, 1])).toBeCloseTo(DENSITY.metal / 600, 9);
+});
+
+test('what no run could bear is refused when it is set, with the figure', () => {
+  const boulders = layPieces(
+    emptyCourse('Many', 'free'),
+    Array.from({ length: 13 }, (_, i) => ({ family: 'boulder', at: [3 * i, 0, 0] as never })),
+  );
+  const all = new Set(boulders.pieces.map(({ id }) => id));
+  const thrower = { what: 'boulder', size: 0.5, interval: 1, speed: 5, life: 3, most: 20 };
+  expect(() => setTuned(boulders, all, 'thrower', thrower)).toThrow(/260 copies .* at most 240/);
+  const fewer = setTuned(boulders, all, 'thrower', { ...thrower, most: 18 });
+  expect(fewer.pieces.every((piece) => piece.thrower)).toBe(true);
+  // Less of what is too much already is no worse.
+  const over = { ...fewer, pieces: fewer.pieces.map((p) => ({ ...p, thrower })) };
+  expect(setTuned(over, all, 'thrower', { ...thrower, most: 19 }).pieces).toHaveLength(13);
+  const links = Array.from({ length: MOST_LINKS }, (_, i) => ({
+    id: `l${i}`,
+    cue: { kind: 'start' as const },
+    effects: [{ kind: 'win' as const }],
+  }));
+  expect(() => addLink({ ...boulders, links }, links[0])).toThrow(/at most 500 links/);
 });

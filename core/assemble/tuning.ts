@@ -1,6 +1,9 @@
 import * as v from 'valibot';
 import {
+  MOST_COPIES_ABOUT,
   MOST_LOOSE,
+  MOST_MOVERS,
+  USUAL_COPIES,
   MotionSchema,
   PieceSchema,
   type Course,
@@ -53,10 +56,25 @@ export function setTuned<K extends TunedKey>(
   value: Piece[K] | undefined,
 ): Course {
   if (value !== undefined) checked(PieceSchema.entries[key] as v.GenericSchema, value);
-  return changePieces(course, choice, (piece) => {
+  const next = changePieces(course, choice, (piece) => {
     if (value === undefined) delete piece[key];
     else (piece as Record<string, unknown>)[key] = structuredClone(value);
   });
+  if (value !== undefined && key === 'thrower') checkCopies(course, next);
+  return next;
+}
+
+/** Copies that all throwers of a course may have about at once. */
+const copiesAbout = ({ pieces }: Course): number =>
+  pieces.reduce((sum, { thrower }) => sum + (thrower ? (thrower.most ?? USUAL_COPIES) : 0), 0);
+
+/** @throws RangeError in words when an edit has more copies about at once than a run can bear */
+function checkCopies(before: Course, after: Course): void {
+  const copies = copiesAbout(after);
+  if (copies <= MOST_COPIES_ABOUT || copies <= copiesAbout(before)) return;
+  throw new RangeError(
+    `Throwers would have ${copies} copies about at once; all together at most ${MOST_COPIES_ABOUT}.`,
+  );
 }
 
 /**
@@ -113,6 +131,10 @@ export function addMotion(course: Course, choice: ReadonlySet<string>, kind: Mot
     if (DRIVEN.includes(kind) && has.some((motion) => DRIVEN.includes(motion.kind))) {
       throw new RangeError('It already follows the runner or drifts; only one of these at a time.');
     }
+  }
+  const movers = course.pieces.filter(({ id, motion }) => motion || choice.has(id)).length;
+  if (movers > MOST_MOVERS) {
+    throw new RangeError(`A course has at most ${MOST_MOVERS} pieces that move.`);
   }
   return changePieces(course, choice, (piece) => {
     piece.motion = [...(piece.motion ?? []), structuredClone(NEW_MOTIONS[kind])];

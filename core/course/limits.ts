@@ -11,5 +11,7 @@ export const USUAL_COPIES = 6;
 export const MOST_MOVERS = 2000;
 /** Movers that one mover may be carried by, one on the other. */
 export const MOST_CARRIED = 24;
+/** Links. */
+export const MOST_LINKS = 500;
 /** Links that timers and beats may have act within a second. */
 export const MOST_TIMED = 120;

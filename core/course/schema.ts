@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { CameraSchema, PictureSchema } from './camera';
 import { AllowanceSchema, contactFields, ROLES, ShapeSchema } from './contact';
+import { MOST_LINKS } from './limits';
 import { LinkSchema } from './links';
 import { MotionSchema, ThrowerSchema, WakeSchema } from './motion';
 import { RunnerSchema } from './runner';
@@ -217,7 +218,9 @@ export const CourseSchema = v.looseObject({
       v.maxLength(18, 'has more than 18 legs'),
     ),
   ),
-  links: v.optional(v.pipe(v.array(LinkSchema), v.maxLength(500, 'has more than 500 links'))),
+  links: v.optional(
+    v.pipe(v.array(LinkSchema), v.maxLength(MOST_LINKS, `has more than ${MOST_LINKS} links`)),
+  ),
   tempo: v.optional(TempoSchema),
   camera: v.optional(CameraSchema),
   picture: v.optional(PictureSchema),
