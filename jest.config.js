@@ -31,7 +31,7 @@ const node = {
 
 module.exports = {
   projects: [
-    { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,cli,demo}/**/*.test.ts'] },
+    { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,cli,demo,workers}/**/*.test.ts'] },
     {
       ...node,
       displayName: 'server',
