@@ -22,6 +22,3 @@ export function forget(happened: Happened): Happened {
   happened.gathered = false;
   return happened;
 }
-
-export const isQuiet = ({ touched, broken, checkpoints, gathered }: Happened): boolean =>
-  touched.length + broken.length + checkpoints.length === 0 && !gathered;

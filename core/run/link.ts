@@ -1,6 +1,6 @@
 import { chance } from './chance';
 import { takeEffect } from './effects';
-import { isQuiet, type Happened } from './happened';
+import type { Happened } from './happened';
 import { linkIndex, type LinkIndex, type ReadyLink } from './linkIndex';
 import { FOR_GOOD } from './lock';
 import { LINK_SIZE, type RunState } from './state';
@@ -30,6 +30,9 @@ interface Acting {
   ends: boolean;
 }
 
+/** Numbers of the links heard of; made anew for each round, and reused. */
+const heard: number[] = [];
+
 /**
  * Has every link act whose cue was given in this tick, and what is due. What effects themselves bring
  * about is heard in the same tick; a loop of them ends the links' acting with a word that names them.
@@ -37,17 +40,24 @@ interface Acting {
  */
 export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
   const index = linkIndex(world);
-  const quiet = isQuiet(happened);
-  if (s.tick < s.due && quiet && index.clock.length === 0 && s.watched.length === 0) return false;
+  const due = s.tick >= s.due;
+  hearFirst(world, s, index, happened);
+  // Most ticks bring nothing about.
+  if (!due && heard.length === 0) {
+    if (happened.broken.length > 0) happened.broken.length = 0;
+    return false;
+  }
+  const first = inOrder(heard);
   const acted: string[] = [];
   const acting: Acting = { world, s, index, happened, say: fewWords(say), acted, ends: false };
-  if (s.tick >= s.due) actOnDue(acting);
   // What broke is heard in rounds: what one of them breaks is for the next.
-  let broken = happened.broken.splice(0);
-  follow(acting, heardFirst(acting, broken), true);
+  happened.broken.length = 0;
+  if (due) actOnDue(acting);
+  follow(acting, first, true);
   while (happened.broken.length > 0 && acted.length < MOST_ACTS) {
-    broken = happened.broken.splice(0);
-    follow(acting, inOrder(broken.map((piece) => index.broken.get(piece))), false);
+    heard.length = 0;
+    for (const piece of happened.broken.splice(0)) hear(index.broken.get(piece));
+    follow(acting, inOrder(heard), false);
   }
   if (happened.broken.length > 0) {
     happened.broken.length = 0;
@@ -91,37 +101,45 @@ function act(acting: Acting, i: number): void {
   }
 }
 
-/** Links whose cue may have been given in this tick before any acted, in their order. */
-function heardFirst({ s, index, happened }: Acting, broken: readonly number[]): number[] {
-  const { touched, checkpoints, gathered } = happened;
-  return inOrder([
-    index.clock,
-    ...touched.map((piece) => index.touched.get(piece)),
-    ...broken.map((piece) => index.broken.get(piece)),
-    ...checkpoints.map((piece) => index.checkpoint.get(piece)),
-    checkpoints.length > 0 ? index.anyCheckpoint : undefined,
-    gathered ? index.gathered : undefined,
-    ...watch(s, index),
-  ]);
+/** Notes links whose cue may have been given. */
+function hear(links: readonly number[] | undefined): void {
+  if (links) for (let k = 0; k < links.length; k++) heard.push(links[k]);
 }
 
-/** The links that wait for pieces to be left, or to be stood in; forgets the pieces that were left. */
-function watch(s: RunState, index: LinkIndex): (readonly number[] | undefined)[] {
-  const heard: (readonly number[] | undefined)[] = [];
-  s.watched = s.watched.filter((piece) => {
+/** Notes the links whose cue may have been given in this tick before any acted. */
+function hearFirst(world: World, s: RunState, index: LinkIndex, happened: Happened): void {
+  const { touched, broken, checkpoints, gathered } = happened;
+  const { clock, links } = index;
+  // Setting a length costs more than looking at it.
+  if (heard.length > 0) heard.length = 0;
+  for (let k = 0; k < clock.length; k++) {
+    if (isTime(world, s, links[clock[k]])) heard.push(clock[k]);
+  }
+  for (let k = 0; k < touched.length; k++) hear(index.touched.get(touched[k]));
+  for (let k = 0; k < broken.length; k++) hear(index.broken.get(broken[k]));
+  for (let k = 0; k < checkpoints.length; k++) hear(index.checkpoint.get(checkpoints[k]));
+  if (checkpoints.length > 0) hear(index.anyCheckpoint);
+  if (gathered) hear(index.gathered);
+  if (s.watched.length > 0) watch(s, index);
+}
+
+/** Notes the links that wait for pieces to be left, or to be stood in; forgets the pieces that were left. */
+function watch(s: RunState, index: LinkIndex): void {
+  const { watched } = s;
+  let kept = 0;
+  for (const piece of watched) {
     const since = s.tick - s.touched[piece];
-    if (since < LEFT_TICKS) heard.push(index.stood.get(piece));
-    else if (since === LEFT_TICKS) heard.push(index.left.get(piece));
-    return since < LEFT_TICKS;
-  });
-  return heard;
+    if (since < LEFT_TICKS) {
+      watched[kept++] = piece;
+      hear(index.stood.get(piece));
+    } else if (since === LEFT_TICKS) hear(index.left.get(piece));
+  }
+  if (kept < watched.length) watched.length = kept;
 }
 
-/** Numbers of several lists, each once, in rising order. */
-function inOrder(lists: readonly (readonly number[] | undefined)[]): number[] {
-  const all = lists.flatMap((list) => list ?? []);
-  return all.length < 2 ? all : [...new Set(all)].sort((a, b) => a - b);
-}
+/** The numbers of a list, each once, in rising order. */
+const inOrder = (list: readonly number[]): number[] =>
+  list.length < 2 ? [...list] : [...new Set(list)].sort((a, b) => a - b);
 
 /** Has links act whose cue was given. */
 function follow(acting: Acting, heard: readonly number[], first: boolean): void {
@@ -199,13 +217,18 @@ function isCued(
         })
       );
     case 'start':
-      return s.tick === 1;
-    case 'beat': {
-      const beat = world.beat.seconds * count;
-      const beats = (tick: number) => Math.floor((tick / 120 - world.beat.offset) / beat + 1e-9);
-      return s.tick / 120 >= world.beat.offset - 1e-9 && beats(s.tick) !== beats(s.tick - 1);
-    }
+    case 'beat':
     case 'timer':
-      return s.tick % seconds === 0;
+      return true;
   }
+}
+
+/** Whether the clock gives a link its cue in this tick: at the start, by the beat, or by its timer. */
+function isTime(world: World, s: RunState, { link, seconds }: ReadyLink): boolean {
+  const { kind, count = 1 } = link.cue;
+  if (kind === 'start') return s.tick === 1;
+  if (kind === 'timer') return s.tick % seconds === 0;
+  const { offset, seconds: beat } = world.beat;
+  const beats = (tick: number) => Math.floor((tick / 120 - offset) / (beat * count) + 1e-9);
+  return s.tick / 120 >= offset - 1e-9 && beats(s.tick) !== beats(s.tick - 1);
 }

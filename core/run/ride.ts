@@ -1,4 +1,5 @@
 import { newTouch } from '../collision';
+import type { Pose } from '../motion';
 import { carriedAlong, type Collider } from './collider';
 import { liftOf } from './form';
 import { isAway } from './lock';
@@ -30,6 +31,22 @@ export function carry(world: World, s: RunState, path: Path): void {
 /** Part of its radius by which a mover may go past a body within a tick and still be met where it stands. */
 const SLOW = 0.5;
 const met = newTouch();
+const carried = { x: 0, y: 0, z: 0 };
+
+/** Has `carried` be where the runner would be had it gone along with something; made without garbage. */
+function carriedTo(before: Pose, pose: Pose, { x, y, z }: RunState): void {
+  const [b, p] = [before.turn, pose.turn];
+  const u = x - before.shift[0];
+  const v = y - before.shift[1];
+  const w = z - before.shift[2];
+  const k = pose.size / before.size;
+  const i = (b[0] * u + b[3] * v + b[6] * w) * k;
+  const j = (b[1] * u + b[4] * v + b[7] * w) * k;
+  const l = (b[2] * u + b[5] * v + b[8] * w) * k;
+  carried.x = p[0] * i + p[1] * j + p[2] * l + pose.shift[0];
+  carried.y = p[3] * i + p[4] * j + p[5] * l + pose.shift[1];
+  carried.z = p[6] * i + p[7] * j + p[8] * l + pose.shift[2];
+}
 
 /**
  * Takes the runner along with a mover that went through the place where it stands within the tick: one that
@@ -39,12 +56,15 @@ const met = newTouch();
 function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Path): boolean {
   if (m.pose === m.before || m.loose || s.ground === c.index) return false;
   const body = world.bodies[s.size];
-  const from = carriedAlong(m, s.x, s.y, s.z);
-  const [dx, dy, dz] = [s.x - from[0], s.y - from[1], s.z - from[2]];
+  carriedTo(m.before, m.pose, s);
+  const dx = s.x - carried.x;
+  const dy = s.y - carried.y;
+  const dz = s.z - carried.z;
   const least = SLOW * body.radius;
   if (dx * dx + dy * dy + dz * dz < least * least) return false;
   met.t = 1;
-  if (!sweepCollider(world, s, body, c, from[0], from[1], from[2], dx, dy, dz, met)) return false;
+  const { x, y, z: depth } = carried;
+  if (!sweepCollider(world, s, body, c, x, y, depth, dx, dy, dz, met)) return false;
   const back = 1 - met.t;
   const z = world.lane === null ? -dz * back : 0;
   shove(world, s, -dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny, z, c.index, path);
