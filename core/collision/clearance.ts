@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { faced, faceOver, lookAtFaces } from './face';
+import { faced, insideFace, lookAtFaces, tiedFace } from './face';
 
 const clamp01 = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
 
@@ -43,7 +43,14 @@ export function clearance(
     out.distance = deepest - radius;
     return out;
   }
-  const over = face < 0 || deepest <= 0 ? face : faceOver(body, face, x, y, z);
+  if (face >= 0 && (deepest <= 0 || insideFace(body, face, x, y, z))) {
+    out.distance = deepest - radius;
+    out.nx = normals[3 * face];
+    out.ny = normals[3 * face + 1];
+    out.nz = normals[3 * face + 2];
+    return out;
+  }
+  const over = face < 0 ? face : tiedFace(body, face, x, y, z);
   if (over >= 0) {
     out.nx = normals[3 * over];
     out.ny = normals[3 * over + 1];

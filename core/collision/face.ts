@@ -21,11 +21,11 @@ const TIE = 1e-6;
 
 /**
  * The face that a place lies over, of those whose planes are as far from it as that of the face given, which
- * is the farthest: where faces share a plane, or all but share it, any of them may be told as the farthest.
+ * is the farthest and beside which it lies: where faces share a plane, or all but share it, any of them may be
+ * told as the farthest. Asked after `insideFace`, which mostly answers.
  * @returns a face, or -1 when the place lies beside all of them
  */
-export function faceOver(body: Body, face: number, x: number, y: number, z: number): number {
-  if (insideFace(body, face, x, y, z)) return face;
+export function tiedFace(body: Body, face: number, x: number, y: number, z: number): number {
   const { normals, offsets } = body;
   const gapTo = (f: number) =>
     normals[3 * f] * x + normals[3 * f + 1] * y + normals[3 * f + 2] * z - offsets[f];

@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { faced, faceOver, lookAtFaces } from './face';
+import { faced, insideFace, lookAtFaces, tiedFace } from './face';
 
 /** The first touch of a sweep; reused by the caller so that sweeping makes no garbage. */
 export interface Touch {
@@ -74,7 +74,19 @@ export function sweep(
     if (enter > leave || enter >= out.t || leave < 0) return false;
   }
   if (face >= 0 && enter >= 0) {
-    const over = faceOver(body, face, x + dx * enter, y + dy * enter, z + dz * enter);
+    const px = x + dx * enter;
+    const py = y + dy * enter;
+    const pz = z + dz * enter;
+    if (insideFace(body, face, px, py, pz)) {
+      out.t = enter;
+      out.nx = normals[3 * face];
+      out.ny = normals[3 * face + 1];
+      out.nz = normals[3 * face + 2];
+      out.top = out.ny;
+      out.edge = false;
+      return true;
+    }
+    const over = tiedFace(body, face, px, py, pz);
     if (over >= 0) return touchFace(body, over, x, y, z, dx, dy, dz, radius, out);
   } else if (faces > 0 && touchWithin(body, x, y, z, dx, dy, dz, radius, out)) {
     return true;
@@ -110,7 +122,8 @@ function touchWithin(
     }
   }
   if (nearest > radius) return false;
-  const over = nearest > 0 ? faceOver(body, face, x, y, z) : face;
+  const over =
+    nearest <= 0 || insideFace(body, face, x, y, z) ? face : tiedFace(body, face, x, y, z);
   return over >= 0 && touchFace(body, over, x, y, z, dx, dy, dz, radius, out);
 }
 
