@@ -1,7 +1,7 @@
 import { chance } from './chance';
 import { takeEffect } from './effects';
 import type { Happened } from './happened';
-import { linkIndex, type LinkIndex, type ReadyLink } from './linkIndex';
+import type { LinkIndex, ReadyLink } from './linkIndex';
 import { FOR_GOOD } from './lock';
 import { LINK_SIZE, type RunState } from './state';
 import type { Say } from './tell';
@@ -39,7 +39,7 @@ const heard: number[] = [];
  * @returns whether the tick ends with what a link did
  */
 export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
-  const index = linkIndex(world);
+  const index = world.linkIndex;
   const due = s.tick >= s.due;
   hearFirst(world, s, index, happened);
   // Most ticks bring nothing about.

@@ -1,5 +1,5 @@
 import type { Effect, Link } from '../course';
-import type { World } from './world';
+import type { Mover } from './mover';
 
 /** A link with its pieces by their places, and its times in ticks. */
 export interface ReadyLink {
@@ -34,22 +34,17 @@ export interface LinkIndex {
 
 const ticks = (seconds: number): number => Math.round(seconds * 120);
 
-const indices = new WeakMap<World['links'], LinkIndex>();
-
-/** The index of a world's links, made when first asked for. */
-export function linkIndex(world: World): LinkIndex {
-  let index = indices.get(world.links);
-  if (!index) {
-    index = indexed(world);
-    indices.set(world.links, index);
-  }
-  return index;
-}
-
-function indexed(world: World): LinkIndex {
-  const { placeOf } = world;
+/**
+ * The index of a course's links.
+ * @param placeOf places of pieces by their ids
+ */
+export function indexLinks(
+  told: readonly Link[],
+  placeOf: ReadonlyMap<string, number>,
+  movers: readonly Mover[],
+): LinkIndex {
   const places = (ids: readonly string[] = []) => ids.flatMap((id) => placeOf.get(id) ?? []);
-  const links = world.links.map((link): ReadyLink => ({
+  const links = told.map((link): ReadyLink => ({
     link,
     pieces: places(link.cue.pieces),
     effects: link.effects.map((effect) => ({ effect, pieces: places(effect.pieces) })),
@@ -71,7 +66,7 @@ function indexed(world: World): LinkIndex {
     anyCheckpoint: of('checkpoint').filter((i) => links[i].pieces.length === 0),
     gathered: of('gathered', 'all-gathered'),
     clock: of('start', 'beat', 'timer'),
-    movers: grouped(world.movers.map(({ piece, index }) => [piece, index])),
+    movers: grouped(movers.map(({ piece, index }) => [piece, index])),
   };
 }
 

@@ -56,7 +56,15 @@ function carriedTo(before: Pose, pose: Pose, { x, y, z }: RunState): void {
 function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Path): boolean {
   if (m.pose === m.before || m.loose || s.ground === c.index) return false;
   const body = world.bodies[s.size];
-  carriedTo(m.before, m.pose, s);
+  const { before, pose } = m;
+  if (before.turn === pose.turn && before.size === pose.size) {
+    // What only shifts is seen at once to be slow, as most is.
+    const u = pose.shift[0] - before.shift[0];
+    const v = pose.shift[1] - before.shift[1];
+    const w = pose.shift[2] - before.shift[2];
+    if (u * u + v * v + w * w < SLOW * SLOW * body.radius * body.radius) return false;
+  }
+  carriedTo(before, pose, s);
   const dx = s.x - carried.x;
   const dy = s.y - carried.y;
   const dz = s.z - carried.z;

@@ -15,6 +15,7 @@ import { MARGIN, type Collider, type Hurt, type OneWay } from './collider';
 import { Bodies, formBounds, liftOf, type Rounded } from './form';
 import { Grid } from './grid';
 import { legsNear } from './legs';
+import { indexLinks, type LinkIndex } from './linkIndex';
 import { lockOf, switchesOf, type Lock, type Switch } from './lock';
 import { moversOf, reachOf, reachOut, type Mover } from './mover';
 import { Neighbourhoods } from './near';
@@ -96,6 +97,8 @@ export interface World {
   /** Copies there may be at once. */
   readonly copies: number;
   readonly links: readonly Link[];
+  /** The links, each to be found by what gives its cue. */
+  readonly linkIndex: LinkIndex;
   /** For each piece whether a link waits for it to be left or stood in. */
   readonly heeded: Uint8Array;
   /** Whether anything breaks. */
@@ -292,6 +295,7 @@ export function buildWorld(course: Course): World {
     throwers,
     copies,
     links,
+    linkIndex: indexLinks(links, byId, movers.list),
     heeded,
     breaking: pieces.some(({ breaks }) => breaks),
     beat: { seconds: 60 / (course.tempo?.beats ?? 120), offset: course.tempo?.offset ?? 0 },
