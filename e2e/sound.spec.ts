@@ -37,7 +37,7 @@ test('a step where track joins is found, shown and mended', async ({ open }) => 
   ]);
   const page = await open('/', 'phone');
   await openCode(page, toShareCode(course));
-  const findings = page.getByLabel('Findings', { exact: true });
+  const findings = page.getByRole('button', { name: 'Findings' });
   await findings.tap();
   const step = page.getByText(/stands 7 cm lower than the track it joins/);
   await expect(step).toBeVisible();
