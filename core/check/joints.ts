@@ -64,7 +64,7 @@ export const gaps: Check = (whole) => {
           byId.get(other.piece)!,
           'gap',
           'notice',
-          `${label} stands ${(wide * 100).toFixed(1)} cm off its neighbour.`,
+          `${label} stands ${wide < 0.0005 ? 'under a millimetre' : `${(wide * 100).toFixed(1)} cm`} off its neighbour.`,
           { label: 'Close the gap', edit: { do: 'move', id: other.piece, by } },
         ),
         at: end.at,

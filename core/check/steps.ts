@@ -1,5 +1,6 @@
 import { endIndex, endsOf, type End } from '../assemble';
 import type { Piece } from '../course';
+import { sub, type Vec3 } from '../geometry';
 import { familyOf, topOver } from '../pieces';
 import { sparseOf } from './crowd';
 import { about, type Check, type Finding } from './finding';
@@ -31,19 +32,22 @@ export const steps: Check = (whole) => {
       if (end.kind !== 'track') continue;
       const other = index.near(end.at, OVER).find((near) => meets(end, near));
       const its = other && byId.get(other.piece);
-      if (!its || told.has(`${its.id} ${piece.id}`)) continue;
+      if (!other || !its || told.has(`${its.id} ${piece.id}`)) continue;
       told.add(`${piece.id} ${its.id}`);
       const [own, next] = [top(piece, end, -INSIDE), top(its, end, INSIDE)];
       const step = Math.abs(own - next);
       if (!Number.isFinite(step) || step < STEP + 2 * INSIDE * SLOPE) continue;
       const label = familyOf(its.family).label;
+      // Where it is the ends that stand apart, they are brought together exactly.
+      const apart = sub(end.at, other.at);
+      const by: Vec3 = Math.abs(apart[1] - (own - next)) < STEP / 2 ? apart : [0, own - next, 0];
       found.push({
         ...about(
           its,
           'step',
           'notice',
           `${label} stands ${Math.round(step * 100)} cm ${next > own ? 'higher' : 'lower'} than the track it joins: what rolls is stopped or thrown there.`,
-          { label: 'Bring it level', edit: { do: 'move', id: its.id, by: [0, own - next, 0] } },
+          { label: 'Bring it level', edit: { do: 'move', id: its.id, by } },
         ),
         at: end.at,
       });

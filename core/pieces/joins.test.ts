@@ -1,5 +1,5 @@
 import { endsOf, joinTo, layPieces, type PieceInHand } from '../assemble';
-import { checkCourse } from '../check';
+import { applyFix, checkCourse } from '../check';
 import { emptyCourse, type Course, type Piece, type RunnerKind } from '../course';
 import { beginAt, buildWorld, DEFAULT_GRAVITY, NO_INPUT, tick } from '../run';
 import { FAMILIES, topOver, type Family } from '.';
@@ -134,6 +134,8 @@ test('the check finds a step at a join, and none where the application joined', 
   );
   const [found] = steps(courseOf(raised, 'cart'));
   expect(found.message).toContain('6 cm');
+  const mended = applyFix(courseOf(raised, 'cart'), found.fix!);
+  expect(checkCourse(mended).filter(({ rule }) => rule === 'step' || rule === 'gap')).toEqual([]);
   const hair = dip.map((piece, i) =>
     i === 2
       ? { ...piece, at: [piece.at[0], piece.at[1] + 0.015, piece.at[2]] as Piece['at'] }
