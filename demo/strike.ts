@@ -65,7 +65,9 @@ export function strike(course: Course, route: readonly Vec3[], manner: Manner): 
       const to = route[ball.next];
       const towards = Math.atan2(to[2] - z, to[0] - x);
       for (const turn of TURNS) {
-        for (const strength of STRENGTHS) {
+        for (const full of STRENGTHS) {
+          // Who pushes less hard strikes less hard, and takes another way.
+          const strength = full * (0.55 + 0.45 * manner.push);
           const a = towards + (turn * Math.PI) / 180;
           const stroke: Input = {
             x: Math.round(Math.cos(a) * strength * FULL_AIM),
