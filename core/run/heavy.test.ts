@@ -96,6 +96,24 @@ test('a start that a hundred links wait for has all of them act, in their order,
   expect(trial.state.worth).toBe(150);
 });
 
+test('what breaks while very many links act is heard all the same, and is no loop', () => {
+  const wall = many(1, () => ({ family: 'slab', at: [0, 4, 0] }));
+  const links: Link[] = [
+    ...Array.from({ length: 64 }, (_, i) =>
+      chatter(i, { cue: { kind: 'start' }, effects: [{ kind: 'points', value: 1 }] }),
+    ),
+  ];
+  links[63] = { ...links[63], effects: [{ kind: 'break', pieces: ['m0'] }] };
+  const after: Link = {
+    id: 'after',
+    cue: { kind: 'broken', pieces: ['m0'] },
+    effects: [{ kind: 'points', value: 100 }],
+  };
+  const trial = new Trial(withPieces(wall, { links: [...links, after] })).go(NO_INPUT, 3);
+  expect(trial.state.worth).toBe(163);
+  expect(trial.happened('loop')).toHaveLength(0);
+});
+
 test('a link that is left or stood in hears it among hundreds of pieces', () => {
   const pads = many(200, (i) => ({ family: 'touch', at: [2 + i * 0.02, 0, 0] }));
   const ids = pads.map(({ id }) => id);

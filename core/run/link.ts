@@ -27,6 +27,8 @@ interface Acting {
   readonly say: Say;
   /** Ids of the links that acted, in order. */
   readonly acted: string[];
+  /** How many may have acted before the rest has to wait, or counts as a loop. */
+  most: number;
   ends: boolean;
 }
 
@@ -49,12 +51,19 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
   }
   const first = inOrder(heard);
   const acted: string[] = [];
-  const acting: Acting = { world, s, index, happened, say: fewWords(say), acted, ends: false };
+  const acting: Acting = {
+    ...{ world, s, index, happened, acted },
+    say: fewWords(say),
+    most: MOST_ACTS,
+    ends: false,
+  };
   // What broke is heard in rounds: what one of them breaks is for the next.
   happened.broken.length = 0;
   if (due) actOnDue(acting);
   follow(acting, first, true);
-  while (happened.broken.length > 0 && acted.length < MOST_ACTS) {
+  // What follows from what broke is counted apart: very many at once are no loop.
+  acting.most = acted.length + MOST_ACTS;
+  while (happened.broken.length > 0 && acted.length < acting.most) {
     heard.length = 0;
     for (const piece of happened.broken.splice(0)) hear(index.broken.get(piece));
     follow(acting, inOrder(heard), false);
@@ -85,7 +94,7 @@ function actOnDue(acting: Acting): void {
   for (let i = 0; i < index.links.length; i++) {
     const due = s.links[i * LINK_SIZE + DUE];
     if (due < 0) continue;
-    if (due <= s.tick && acting.acted.length < MOST_ACTS) act(acting, i);
+    if (due <= s.tick && acting.acted.length < acting.most) act(acting, i);
     else s.due = Math.min(s.due, Math.max(due, s.tick + 1));
   }
 }
@@ -147,13 +156,13 @@ function follow(acting: Acting, heard: readonly number[], first: boolean): void 
   for (const i of heard) {
     const ready = index.links[i];
     if (!isCued(world, s, ready, i) || !mayAct(s, ready, i)) continue;
-    if (!first && acted.length >= MOST_ACTS) return;
+    if (!first && acted.length >= acting.most) return;
     s.links[i * LINK_SIZE + ACTED]++;
     s.links[i * LINK_SIZE + LAST] = s.tick;
     const { chance: odds } = ready.link;
     if (odds !== undefined && chance(s) >= odds) continue;
     // Of very many at once the rest wait for the next tick.
-    const delay = ready.delay > 0 || acted.length < MOST_ACTS ? ready.delay : 1;
+    const delay = ready.delay > 0 || acted.length < acting.most ? ready.delay : 1;
     if (delay > 0) dueAt(s, i, s.tick + delay);
     else act(acting, i);
   }
