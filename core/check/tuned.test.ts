@@ -96,5 +96,5 @@ test('what is loose and cannot be, or touches nothing, is found and mended', () 
       loose: true,
     })),
   );
-  expect(rules(many)).toContain('loose');
+  expect(rules(many)).toContain('heavy-run');
 });
