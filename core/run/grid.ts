@@ -3,7 +3,7 @@ import type { Vec3 } from '../geometry';
 /** Side of a cell, m. */
 const CELL = 4;
 /** Boxes over more cells than this are listed once for everywhere. */
-const MOST_CELLS = 512;
+const MOST_CELLS = 128;
 const SPAN = 2048;
 
 interface Boxed {
