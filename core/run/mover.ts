@@ -309,7 +309,7 @@ export function reachOf(
   for (let i = index; i >= 0; i = list[i].parent) {
     const m = list[i];
     for (const motion of [...m.motions].reverse())
-      ({ low, high } = swept(sampled(motion), low, high, turnsAbout(motion)));
+      ({ low, high } = swept(samplePoses(motion), low, high, turnsAbout(motion)));
     if (m.driven) ({ low, high } = driven(m, low, high));
     // It may be pushed anywhere.
     if (m.loose)
@@ -324,7 +324,7 @@ export function sinkOf(list: readonly Mover[], index: number): number {
   for (let i = index; i >= 0; i = list[i].parent) {
     for (const motion of list[i].motions) {
       if (turnsAbout(motion)) continue;
-      low += Math.min(0, ...sampled(motion).map(({ shift }) => shift[1]));
+      low += Math.min(0, ...samplePoses(motion).map(({ shift }) => shift[1]));
     }
   }
   return -low;
@@ -334,18 +334,6 @@ const ANYWHERE = 1e6;
 
 const turnsAbout = ({ kind }: Motion): boolean =>
   kind !== 'slide' && kind !== 'hop' && kind !== 'way';
-
-const samples = new WeakMap<Motion, readonly Pose[]>();
-
-/** Poses all over a motion; known as long as the motion is. */
-function sampled(motion: Motion): readonly Pose[] {
-  let known = samples.get(motion);
-  if (!known) {
-    known = samplePoses(motion);
-    samples.set(motion, known);
-  }
-  return known;
-}
 
 /** The box about a box in all of some poses; between two of those that turn it strays by under 2 %. */
 function swept(poses: readonly Pose[], low: Vec3, high: Vec3, turning: boolean) {
