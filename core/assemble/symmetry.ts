@@ -4,7 +4,7 @@ import { freshIds } from './ids';
 import { removePieces } from './lay';
 import { mirrorPiece, turnAbout, turnedVector } from './images';
 import { mirroredVector } from './mirrored';
-import { copiedLink, namedBy, pairOf, withLinks, withPair } from './ties';
+import { copiedLink, MOST_PAIR, namedBy, pairOf, withLinks, withPair } from './ties';
 
 /** How many images a symmetry makes of a piece, itself among them. */
 export const imageCount = ({ kind }: Symmetry): number =>
@@ -115,7 +115,7 @@ function tieImages(before: Course, course: Course, fresh: readonly Piece[]): Cou
       const taken = new Set([...course.pieces.map(pairOf), ...numbers.values()]);
       number = 1;
       while (taken.has(number)) number++;
-      if (number > 30) number = pair;
+      if (number > MOST_PAIR) number = pair;
       numbers.set(key, number);
     }
     return number;

@@ -6,7 +6,7 @@ import { familyOf, specOf } from '../pieces';
 // what, the numbers that act together, and links.
 
 /** Highest number that pieces which act together may carry. */
-const MOST_PAIR = 30;
+export const MOST_PAIR = 30;
 
 type Tied = Pick<Piece, 'family' | 'params'>;
 const isPaired = ({ family }: Tied): boolean =>

@@ -65,7 +65,7 @@ export function setTuned<K extends TunedKey>(
 }
 
 /** Copies that all throwers of a course may have about at once. */
-const copiesAbout = ({ pieces }: Course): number =>
+export const copiesAbout = ({ pieces }: Pick<Course, 'pieces'>): number =>
   pieces.reduce((sum, { thrower }) => sum + (thrower ? (thrower.most ?? USUAL_COPIES) : 0), 0);
 
 /** @throws RangeError in words when an edit has more copies about at once than a run can bear */

@@ -1,10 +1,10 @@
+import { copiesAbout } from '../assemble';
 import {
   beatSeconds,
   MOST_COPIES_ABOUT,
   MOST_LOOSE,
   MOST_MOVERS,
   MOST_TIMED,
-  USUAL_COPIES,
   type Course,
   type Link,
   type Piece,
@@ -32,13 +32,12 @@ export const heavyRun: Check = (course) => {
       ),
     );
   }
-  const throwers = pieces.filter(({ thrower }) => thrower);
-  const copies = throwers.reduce((sum, { thrower }) => sum + (thrower!.most ?? USUAL_COPIES), 0);
+  const copies = copiesAbout(course);
   if (copies > MOST_COPIES_ABOUT) {
     found.push(
       heavy(
         `Throwers may have ${copies} copies about at once; all together at most ${MOST_COPIES_ABOUT}.`,
-        throwers[0],
+        pieces.find(({ thrower }) => thrower),
       ),
     );
   }

@@ -75,29 +75,12 @@ function planesOf(solid: Polyhedron): Float64Array {
   const planes = new Float64Array(4 * faces.length);
   faces.forEach((face, f) => {
     const i = 4 * f;
-    setFaceNormal(solid, face, planes, i);
+    const area = setFaceNormal(solid, face, planes, i);
     const [x, y, z] = points[face[0]];
     planes[i + 3] =
-      areaOf(solid, face) < NO_AREA
-        ? Infinity
-        : planes[i] * x + planes[i + 1] * y + planes[i + 2] * z;
+      area < NO_AREA ? Infinity : planes[i] * x + planes[i + 1] * y + planes[i + 2] * z;
   });
   return planes;
-}
-
-/** Twice the area of a face, m². */
-function areaOf({ points }: Polyhedron, face: readonly number[]): number {
-  const o = points[face[0]];
-  let [x, y, z] = [0, 0, 0];
-  for (let i = 1; i + 1 < face.length; i++) {
-    const [p, q] = [points[face[i]], points[face[i + 1]]];
-    const [ax, ay, az] = [p[0] - o[0], p[1] - o[1], p[2] - o[2]];
-    const [bx, by, bz] = [q[0] - o[0], q[1] - o[1], q[2] - o[2]];
-    x += ay * bz - az * by;
-    y += az * bx - ax * bz;
-    z += ax * by - ay * bx;
-  }
-  return Math.sqrt(x * x + y * y + z * z);
 }
 
 /** Whether a face lies in the plane of another and looks the same way. */

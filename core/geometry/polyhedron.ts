@@ -17,13 +17,16 @@ export function faceNormal(solid: Polyhedron, face: readonly number[]): Vec3 {
   return n;
 }
 
-/** Puts a face's unit normal into three places of a list; made without garbage, as turned bodies ask often. */
+/**
+ * Puts a face's unit normal into three places of a list; made without garbage, as turned bodies ask often.
+ * @returns twice the face's area, m²
+ */
 export function setFaceNormal(
   { points }: Polyhedron,
   face: readonly number[],
   out: { [place: number]: number },
   at: number,
-): void {
+): number {
   const o = points[face[0]];
   let [x, y, z] = [0, 0, 0];
   for (let i = 1; i + 1 < face.length; i++) {
@@ -40,6 +43,7 @@ export function setFaceNormal(
   out[at] = x * k;
   out[at + 1] = y * k;
   out[at + 2] = z * k;
+  return l;
 }
 
 /** Volume of a solid in cubic metres, by the divergence theorem over its faces. */
