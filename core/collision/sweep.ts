@@ -140,7 +140,9 @@ function touchFace(
   radius: number,
   out: Touch,
 ): boolean {
-  const [nx, ny, nz] = [normals[3 * face], normals[3 * face + 1], normals[3 * face + 2]];
+  const nx = normals[3 * face];
+  const ny = normals[3 * face + 1];
+  const nz = normals[3 * face + 2];
   const pace = nx * dx + ny * dy + nz * dz;
   if (pace >= -CLOSING) return false;
   const gap = nx * x + ny * y + nz * z - offsets[face] - radius;

@@ -16,9 +16,10 @@ export const nothingHappened = (): Happened => ({
 /** Has nothing have happened any more, for the next tick. */
 export function forget(happened: Happened): Happened {
   // Setting a length costs more than looking at it.
-  for (const list of [happened.touched, happened.broken, happened.checkpoints]) {
-    if (list.length > 0) list.length = 0;
-  }
+  const { touched, broken, checkpoints } = happened;
+  if (touched.length > 0) touched.length = 0;
+  if (broken.length > 0) broken.length = 0;
+  if (checkpoints.length > 0) checkpoints.length = 0;
   happened.gathered = false;
   return happened;
 }

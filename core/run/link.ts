@@ -25,6 +25,8 @@ interface Acting {
   readonly index: LinkIndex;
   readonly happened: Happened;
   readonly say: Say;
+  /** The same, made at the first act, that tells no more than a few words. */
+  few: Say | null;
   /** Ids of the links that acted, in order. */
   readonly acted: string[];
   /** How many may have acted before the rest has to wait, or counts as a loop. */
@@ -51,14 +53,11 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
   }
   const first = inOrder(heard);
   const acted: string[] = [];
-  const acting: Acting = {
-    ...{ world, s, index, happened, acted },
-    say: fewWords(say),
-    most: MOST_ACTS,
-    ends: false,
-  };
+  // Of what is heard most does not act: so nothing is made here that only acting needs.
+  const most = MOST_ACTS;
+  const acting: Acting = { world, s, index, happened, say, few: null, acted, most, ends: false };
   // What broke is heard in rounds: what one of them breaks is for the next.
-  happened.broken.length = 0;
+  if (happened.broken.length > 0) happened.broken.length = 0;
   if (due) actOnDue(acting);
   follow(acting, first, true);
   // What follows from what broke is counted apart: very many at once are no loop.
@@ -100,7 +99,8 @@ function actOnDue(acting: Acting): void {
 }
 
 function act(acting: Acting, i: number): void {
-  const { world, s, index, happened, say, acted } = acting;
+  const { world, s, index, happened, acted } = acting;
+  const say = (acting.few ??= fewWords(acting.say));
   const { link, effects } = index.links[i];
   acted.push(link.id);
   s.links[i * LINK_SIZE + DUE] = -1;
@@ -147,8 +147,8 @@ function watch(s: RunState, index: LinkIndex): void {
 }
 
 /** The numbers of a list, each once, in rising order. */
-const inOrder = (list: readonly number[]): number[] =>
-  list.length < 2 ? [...list] : [...new Set(list)].sort((a, b) => a - b);
+const inOrder = (list: readonly number[]): readonly number[] =>
+  list.length < 2 ? list : [...new Set(list)].sort((a, b) => a - b);
 
 /** Has links act whose cue was given. */
 function follow(acting: Acting, heard: readonly number[], first: boolean): void {

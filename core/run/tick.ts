@@ -99,7 +99,9 @@ const MOST_SPEED = 1000;
 
 /** Whether the runner is nowhere any more, or was taken along faster than any course can: no run goes on so. */
 function isLost({ x, y, z, vx, vy, vz }: RunState, { points }: Path): boolean {
-  const [dx, dy, dz] = [x - points[0], y - points[1], z - points[2]];
+  const dx = x - points[0];
+  const dy = y - points[1];
+  const dz = z - points[2];
   const way = dx * dx + dy * dy + dz * dz;
   const speed = vx * vx + vy * vy + vz * vz;
   // What is no number is not below anything either.
