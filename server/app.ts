@@ -1,25 +1,29 @@
 import path from 'node:path';
+import compression from 'compression';
 import cookieParser from 'cookie-parser';
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import rateLimit from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Context } from './api/context';
+import { bin } from './api/bin';
 import { courses } from './api/courses';
 import { kits } from './api/kits';
 import { makers } from './api/makers';
+import { proofs } from './api/proofs';
 import { published } from './api/published';
 import { recordings } from './api/recordings';
+import { runs } from './api/runs';
+import { versions } from './api/versions';
 import { HttpError } from './http';
-
-/** Most bytes a request may carry. */
-const BODY_LIMIT = '8mb';
+import { requestLimits } from './limits';
+import { busy } from './work/pool';
 
 /** The whole server as an Express application; nothing listens yet. */
 export function createApp(context: Context, logger: Logger): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', context.config.proxies);
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));
   app.use(
     helmet({
@@ -42,6 +46,7 @@ export function createApp(context: Context, logger: Logger): Express {
       originAgentCluster: false,
     }),
   );
+  app.use(compression());
   app.use('/api', api(context));
   if (context.config.webDir) serveWeb(app, context.config.webDir);
   app.use(() => {
@@ -52,24 +57,15 @@ export function createApp(context: Context, logger: Logger): Express {
 }
 
 function api(context: Context) {
-  const { readsPerMinute, writesPerMinute } = context.config;
-  const limit = (most: number, skipReads: boolean) =>
-    rateLimit({
-      windowMs: 60_000,
-      limit: most,
-      standardHeaders: 'draft-8',
-      legacyHeaders: false,
-      skip: (req) => (req.method === 'GET') === skipReads,
-      handler: () => {
-        throw new HttpError(429, 'too-many', 'Too many requests; wait a minute and try again.');
-      },
-    });
   return express
     .Router()
-    .use(limit(readsPerMinute, false), limit(writesPerMinute, true))
+    .use(...requestLimits(context.config))
     .use(cookieParser())
-    .use(express.json({ limit: BODY_LIMIT }))
-    .use(makers(context), courses(context), kits(context), recordings(context), published(context))
+    .use(
+      ...[makers, courses, versions, proofs, kits, recordings, bin, published, runs].map(
+        (resource) => resource(context),
+      ),
+    )
     .use(() => {
       throw new HttpError(404, 'not-found', 'There is nothing at this address.');
     });
@@ -96,7 +92,9 @@ function serveWeb(app: Express, webDir: string): void {
 
 const answerErrors: ErrorRequestHandler = (error, req, res, _next) => {
   const known = toHttpError(error);
-  if (known.status >= 500 && known.status !== 503) req.log.error(error);
+  // Whoever left hears nothing.
+  if (known.status === 499 || res.headersSent) return void res.end();
+  if (known.status === 500) req.log.error(error);
   res.status(known.status).set(known.headers);
   res.json({ error: { code: known.code, message: known.message, details: known.details } });
 };
@@ -113,6 +111,16 @@ function toHttpError(error: unknown): HttpError {
   }
   if (type === 'entity.parse.failed') {
     return new HttpError(400, 'broken', 'The request is cut off or is not JSON.');
+  }
+  if (/^SQLITE_(BUSY|LOCKED)/.test((error as { code?: string }).code ?? '')) {
+    return busy('Very much is being kept just now. Send it again in a moment.');
+  }
+  if ((error as { code?: string }).code === 'SQLITE_FULL') {
+    return new HttpError(507, 'disk-full', 'The server has no room left. Nothing was changed.');
+  }
+  const status = (error as { status?: number }).status;
+  if (status !== undefined && status >= 400 && status < 500) {
+    return new HttpError(status, 'broken', 'The request is not one that is understood.');
   }
   return new HttpError(500, 'fault', 'Something went wrong on the server. Nothing was changed.');
 }

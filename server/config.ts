@@ -7,17 +7,31 @@ export interface Config {
   readonly dataDir: string;
   /** Folder of the built pages, or null to serve the interface of programs only. */
   readonly webDir: string | null;
-  /** The bundled worker that replays runs. */
+  /** The bundled worker. */
   readonly workerFile: string;
-  /** Most worker threads, and most runs that may wait for one. */
+  /** Most threads that replay runs, and most tasks of a kind that may wait for a thread. */
   readonly workers: number;
   readonly queue: number;
-  /** Seconds and MB that replaying one run may take. */
+  /** Seconds that replaying one run may take, and MB that a thread may. */
   readonly verifySeconds: number;
   readonly verifyMegabytes: number;
   /** Requests a minute from one address, for reading and for writing. */
   readonly readsPerMinute: number;
   readonly writesPerMinute: number;
+  /** Tries to sign in a minute, from one address under one name. */
+  readonly signInsPerMinute: number;
+  /** Attempts at published courses a minute, from one address. */
+  readonly attemptsPerMinute: number;
+  /** New makers an hour, and MB sent in a day, from one address. */
+  readonly makersPerHour: number;
+  readonly addressMegabytes: number;
+  /** MB of courses, kits and recordings that one maker keeps, and how many courses. */
+  readonly makerMegabytes: number;
+  readonly makerCourses: number;
+  /** MB of the disk that are left free. */
+  readonly freeMegabytes: number;
+  /** Proxies in front, whose word on addresses is taken. */
+  readonly proxies: number;
   /** Whether cookies may travel over plain HTTP only when the page did. */
   readonly secureCookies: boolean;
   readonly logLevel: string;
@@ -34,13 +48,21 @@ export function configFromEnvironment(env: NodeJS.ProcessEnv, root: string): Con
     port: number('PORT', 8080),
     dataDir: path.resolve(env.STONEHOP_DATA ?? path.join(root, 'data')),
     webDir: path.join(root, 'dist', 'web'),
-    workerFile: path.join(root, 'dist', 'verify-worker.cjs'),
+    workerFile: path.join(root, 'dist', 'worker.cjs'),
     workers: number('STONEHOP_WORKERS', 1),
     queue: number('STONEHOP_QUEUE', 32),
     verifySeconds: number('STONEHOP_VERIFY_SECONDS', 20),
     verifyMegabytes: number('STONEHOP_VERIFY_MB', 512),
     readsPerMinute: number('STONEHOP_READS', 1200),
     writesPerMinute: number('STONEHOP_WRITES', 240),
+    signInsPerMinute: number('STONEHOP_SIGN_INS', 10),
+    attemptsPerMinute: number('STONEHOP_ATTEMPTS', 40),
+    makersPerHour: number('STONEHOP_MAKERS', 120),
+    addressMegabytes: number('STONEHOP_ADDRESS_MB', 500),
+    makerMegabytes: number('STONEHOP_MAKER_MB', 200),
+    makerCourses: number('STONEHOP_MAKER_COURSES', 500),
+    freeMegabytes: number('STONEHOP_FREE_MB', 200),
+    proxies: number('STONEHOP_PROXIES', 0),
     secureCookies: env.STONEHOP_SECURE === '1',
     logLevel: env.STONEHOP_LOG ?? 'warn',
   };

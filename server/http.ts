@@ -1,4 +1,4 @@
-import type { Request, RequestHandler, Response } from 'express';
+import express, { type Request, type RequestHandler, type Response } from 'express';
 import * as v from 'valibot';
 
 /** An answer other than success, with words for whoever asked. */
@@ -46,3 +46,43 @@ export const NoBody = v.any();
 
 /** A path parameter that stands for one thing. */
 export const param = (req: Request, name: string): string => String(req.params[name]);
+
+/** Most bytes a request may carry. */
+const BODY_LIMIT = '8mb';
+
+/** Reads a body as JSON. */
+export const readJson = express.json({ limit: BODY_LIMIT });
+
+/** Leaves a body as it was sent: one so large that another thread reads it. */
+export const readText = express.text({ type: 'application/json', limit: BODY_LIMIT });
+
+/** The text a request brought. */
+export const textOf = (req: Request): string => (typeof req.body === 'string' ? req.body : '');
+
+/**
+ * Answers with JSON into which texts that are JSON already are put as they are: documents are long, and were
+ * read when they were taken in.
+ */
+export function sendJson(
+  res: Response,
+  fields: Record<string, unknown>,
+  texts: Record<string, string>,
+): void {
+  const parts = [
+    ...Object.entries(fields).map(
+      ([key, value]) => `${JSON.stringify(key)}:${JSON.stringify(value)}`,
+    ),
+    ...Object.entries(texts).map(([key, text]) => `${JSON.stringify(key)}:${text}`),
+  ];
+  res.type('application/json').send(`{${parts.join(',')}}`);
+}
+
+/** Answers with a picture as SVG text; its address changes with what it shows. */
+export function sendPicture(res: Response, svg: string, everyone: boolean): void {
+  res.set({
+    'Cache-Control': `${everyone ? 'public' : 'private'}, max-age=31536000, immutable`,
+    // Opened by itself it is a picture and nothing else.
+    'Content-Security-Policy': "default-src 'none'",
+  });
+  res.type('image/svg+xml').send(svg);
+}

@@ -1,12 +1,10 @@
-import { layPieces, toKit } from '@/core/assemble';
-import { emptyCourse } from '@/core/course';
+import { toKit } from '@/core/assemble';
+import { modelId, packMesh } from '@/core/course';
 import { Somebody, testServer } from './testing/client';
+import { walk } from './testing/courses';
 
-const course = layPieces(emptyCourse('Quay'), [
-  { family: 'slab', at: [3, -0.5, 0] },
-  { family: 'crate', at: [3, 0, 0] },
-]);
-const kit = toKit(course, new Set(['p1', 'p2']), 'Crated slab');
+const course = walk({ family: 'crate', at: [3, 0, 0] });
+const kit = toKit(course, new Set(['p1', 'p4']), 'Crated slab');
 
 let server: Awaited<ReturnType<typeof testServer>>;
 beforeAll(async () => {
@@ -15,34 +13,48 @@ beforeAll(async () => {
 afterAll(() => server.remove());
 const somebody = () => new Somebody(server.running.port);
 
-test('a kit is kept, renamed, laid out for its maker alone, and deleted', async () => {
+test('a kit is kept, told of, read whole, renamed, and deleted into the bin', async () => {
   const isla = somebody();
   expect((await isla.ask('GET', '/kits')).body).toEqual({ kits: [] });
   const kept = await isla.ask('POST', '/kits', { kit });
-  expect(kept.status).toBe(201);
+  expect([kept.status, kept.body.kit]).toEqual([201, kit]);
   const { id } = kept.body;
-  expect((await isla.ask('PUT', `/kits/${id}`, { kit: { ...kit, name: 'Jump' } })).status).toBe(
-    200,
-  );
+  await isla.ask('PUT', `/kits/${id}`, { kit: { ...kit, name: 'Jump' } });
   const [entry] = (await isla.ask('GET', '/kits')).body.kits;
-  expect(entry).toEqual({ id, kit: { ...kit, name: 'Jump' } });
-  const corran = somebody();
-  await corran.ask('POST', '/kits', { kit });
-  expect((await corran.ask('PUT', `/kits/${id}`, { kit })).status).toBe(404);
-  expect((await corran.ask('DELETE', `/kits/${id}`)).status).toBe(404);
-  expect((await somebody().ask('DELETE', `/kits/${id}`)).status).toBe(401);
+  expect(entry).toMatchObject({ id, name: 'Jump', pieces: 2 });
+  expect((await isla.ask('GET', `/kits/${id}`)).body.kit).toEqual({ ...kit, name: 'Jump' });
+  const picture = await isla.ask('GET', `/kits/${id}/picture`);
+  expect(picture.headers.get('content-type')).toMatch('image/svg+xml');
+  expect(picture.body).toMatch(/^<svg .*<polygon/);
   expect((await isla.ask('DELETE', `/kits/${id}`)).body).toEqual({ done: true });
   expect((await isla.ask('GET', '/kits')).body).toEqual({ kits: [] });
+  expect((await isla.ask('GET', '/bin')).body.kits).toMatchObject([{ id, name: 'Jump' }]);
+  await isla.ask('POST', `/kits/${id}/restore`);
+  expect((await isla.ask('GET', '/kits')).body.kits).toHaveLength(1);
 });
 
-test('a kit with pieces that are not known, or none, is refused and nothing is kept', async () => {
+test('a kit with what is not known, or nothing, is refused and nothing is kept', async () => {
   const isla = somebody();
   await isla.ask('POST', '/kits', { kit });
-  const strange = { ...kit, pieces: [{ id: 'a', family: 'rocket', at: [0, 0, 0] }] };
-  const refused = await isla.ask('POST', '/kits', { kit: strange });
-  expect(refused.status).toBe(422);
-  expect(refused.body.error.message).toContain('rocket');
-  expect((await isla.ask('POST', '/kits', { kit: { ...kit, version: 2 } })).status).toBe(422);
-  expect((await isla.ask('POST', '/kits', { kit: { ...kit, pieces: [] } })).status).toBe(400);
+  const mesh = packMesh([0, 0, 0, 1, 0, 0, 0, 1, 0], [0, 1, 2]);
+  const refused = async (change: object) => {
+    const { status, body } = await isla.ask('POST', '/kits', { kit: { ...kit, ...change } });
+    expect(status).toBe(422);
+    return body.error.message as string;
+  };
+  expect(await refused({ pieces: [{ id: 'a', family: 'rocket', at: [0, 0, 0] }] })).toMatch(
+    'rocket',
+  );
+  expect(await refused({ version: 2 })).toMatch('newer');
+  expect(await refused({ pieces: [] })).toBeTruthy();
+  const model = { id: 'a', family: 'model', at: [0, 0, 0], params: { model: modelId(mesh) } };
+  expect(await refused({ pieces: [model] })).toMatch('lacks the model');
+  expect(await refused({ pieces: [model], models: { rock: { name: 'Rock', ...mesh } } })).toMatch(
+    'not its own',
+  );
+  expect((await isla.ask('POST', '/kits', '{"kit":')).status).toBe(400);
+  expect(
+    (await isla.ask('POST', '/kits', { kit: { ...kit, more: 'x'.repeat(30_000) } })).status,
+  ).toBe(400);
   expect((await isla.ask('GET', '/kits')).body.kits).toHaveLength(1);
 });

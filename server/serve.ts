@@ -1,11 +1,14 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import pino from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
 import { openDatabase } from './db/open';
 import { seedDemo } from './db/seed';
-import { Verifier } from './verify/verifier';
+import { sweep } from './db/sweep';
+import { Limits } from './limits';
+import { createLogger } from './log';
+import { Pool } from './work/pool';
+import { Verifier } from './work/verifier';
 
 /** A server that listens. */
 export interface Running {
@@ -13,30 +16,37 @@ export interface Running {
   close(): Promise<void>;
 }
 
+/** Time between two sweeps, and that a request may take to arrive, ms. */
+const [SWEEP_EVERY, REQUEST_TIME] = [3_600_000, 60_000];
+
 /** Opens the database, lays in the demo where it is empty, and listens. */
 export async function serve(config: Config): Promise<Running> {
-  const logger = pino({ level: config.logLevel });
+  const logger = createLogger(config.logLevel);
   const db = await openDatabase(config.dataDir);
   await seedDemo(db);
-  const verifier = new Verifier(
-    config.workerFile,
-    config.workers,
-    config.queue,
-    config.verifySeconds,
-    config.verifyMegabytes,
-  );
-  const app = createApp({ db, config, verifier }, logger);
+  await sweep(db);
+  const { workerFile, workers, queue, verifyMegabytes } = config;
+  // Replaying runs takes long; what is taken in and drawn does not wait for it.
+  const pool = new Pool(workerFile, 1, 4 * queue, verifyMegabytes);
+  const replays = new Pool(workerFile, workers, queue, verifyMegabytes);
+  const verifier = new Verifier(replays, config.verifySeconds);
+  const app = createApp({ db, config, limits: new Limits(config), pool, verifier }, logger);
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(config.port, (error) =>
       error ? reject(error) : resolve(listening),
     );
   });
+  server.requestTimeout = REQUEST_TIME;
+  const sweeping = setInterval(() => {
+    sweep(db).catch((error) => logger.error(error));
+  }, SWEEP_EVERY);
   return {
     port: (server.address() as AddressInfo).port,
     close: async () => {
+      clearInterval(sweeping);
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await verifier.close();
+      await Promise.all([pool.close(), replays.close()]);
       await db.destroy();
     },
   };

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { emptyCourse, type Course, type Link, type Piece, type RunnerKind } from '../course';
+import {
+  emptyCourse,
+  modelId,
+  packMesh,
+  type Course,
+  type Link,
+  type Piece,
+  type RunnerKind,
+} from '../course';
 import { applyPose } from '../motion';
 import { buildWorld, poseMover, startState, tick, type Input } from '../run';
 import { anyMotion } from '../run/fuzz.testing';
@@ -123,24 +131,26 @@ test('built in symmetry, images go along with images, and have numbers and links
 });
 
 test('a kit keeps its links, models and how its families touch, and names nothing it did not bring', () => {
+  const meshes = [1, 2].map((x) => packMesh([0, 0, 0, x, 0, 0, 0, x, 0], [0, 1, 2]));
+  const rock = modelId(meshes[0]);
   const own: Course = {
     ...bit(),
     models: {
-      rock: { name: 'Rock', positions: '', triangles: '' },
-      boat: { name: 'Boat', positions: '', triangles: '' },
+      [rock]: { name: 'Rock', ...meshes[0] },
+      [modelId(meshes[1])]: { name: 'Boat', ...meshes[1] },
     },
     shapes: { crate: { size: [1, 1, 1], parts: [{ kind: 'ball', at: [0, 0.5, 0], radius: 0.4 }] } },
     allowances: { families: { slab: { by: 'cm', value: 3 } } },
     collides: { gate: false },
   };
   const withModel = layPieces(own, [
-    { family: 'model', at: [2, 0, 2], params: { model: 'rock' } },
+    { family: 'model', at: [2, 0, 2], params: { model: rock } },
     { family: 'block', at: [3, 0, 3], attach: 'p1' },
   ]);
   const kit = readKit(
     JSON.stringify(toKit(withModel, new Set([...bitIds, 'p8', 'p9']), 'All of it')),
   );
-  expect(Object.keys(kit.models!)).toEqual(['rock']);
+  expect(Object.keys(kit.models!)).toEqual([rock]);
   expect(kit.links).toHaveLength(1);
   expect(kit.pieces.find(({ family }) => family === 'block')!.attach).toBeUndefined();
   const host = layPieces(emptyCourse('Host', 'free'), [
@@ -150,7 +160,7 @@ test('a kit keeps its links, models and how its families touch, and names nothin
   ]);
   const { course, laid } = layKit(host, kit, [0, 0, 40]);
   expectTied(course, laid.slice(0, 6), [3, 1, 2]);
-  expect(course.models!.rock.name).toBe('Rock');
+  expect(course.models![rock].name).toBe('Rock');
   const [slab, crate, , , , gate] = laid.map((id) => pieceOf(course, id));
   expect(crate.shape!.parts[0].kind).toBe('ball');
   expect(slab.allowance).toEqual({ by: 'cm', value: 3 });

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import {
   LinkSchema,
-  ModelSchema,
+  ModelsSchema,
   MOST_LINKS,
   PieceSchema,
   type Course,
@@ -27,7 +27,7 @@ export const KitSchema = v.looseObject({
   pieces: v.pipe(v.array(PieceSchema), v.minLength(1), v.maxLength(MOST_KIT_PIECES)),
   /** Links among the pieces, and the models they are made of. */
   links: v.optional(v.pipe(v.array(LinkSchema), v.maxLength(MOST_LINKS))),
-  models: v.optional(v.record(v.string(), ModelSchema)),
+  models: v.optional(ModelsSchema),
 });
 /** A saved assembly: pieces about the middle of their foot. */
 export type Kit = v.InferOutput<typeof KitSchema>;
@@ -115,8 +115,13 @@ export function readKit(text: string): Kit {
     const path = v.getDotPath(issue);
     throw new KitError(path ? `The kit is broken at ${path}: ${issue.message}.` : issue.message);
   }
-  const unknown = result.output.pieces.find(({ family }) => !findFamily(family));
+  const { pieces, models = {} } = result.output;
+  const unknown = pieces.find(({ family }) => !findFamily(family));
   if (unknown) throw new KitError(`The kit has a piece of no known family: "${unknown.family}".`);
+  const lacking = pieces.find(
+    ({ params }) => params?.model && !Object.hasOwn(models, String(params.model)),
+  );
+  if (lacking) throw new KitError(`The kit lacks the model of its piece "${lacking.id}".`);
   return result.output;
 }
 

@@ -1,5 +1,6 @@
 export * from './values';
 export * from './limits';
+export * from './model';
 export * from './schema';
 export * from './motion';
 export * from './contact';
@@ -7,6 +8,8 @@ export * from './links';
 export * from './runner';
 export * from './camera';
 export * from './tempo';
+export * from './private';
 export * from './read';
 export * from './canonical';
 export * from './create';
+export * from './unused';

@@ -65,13 +65,22 @@ export function toCourse(data: unknown): Course {
     const more = problems.length > 1 ? `, and ${problems.length - 1} more` : '';
     throw new CourseError('broken', `${first.path} ${first.message}${more}.`, problems);
   }
-  const seen = new Set<string>();
-  result.output.pieces.forEach(({ id }, i) => {
-    if (seen.has(id)) {
-      const problem = { path: `pieces.${i}.id`, message: `"${id}" stands for two pieces` };
-      throw new CourseError('broken', `${problem.path} ${problem.message}.`, [problem]);
-    }
-    seen.add(id);
-  });
+  const problem = wrongAmong(result.output);
+  if (problem) throw new CourseError('broken', `${problem.path} ${problem.message}.`, [problem]);
   return result.output;
+}
+
+/** What is wrong with how a course's parts name each other: the first such place, or null. */
+function wrongAmong({ pieces, models = {} }: Course): Problem | null {
+  const seen = new Set<string>();
+  for (const [i, { id, params }] of pieces.entries()) {
+    if (seen.has(id)) return { path: `pieces.${i}.id`, message: `"${id}" stands for two pieces` };
+    seen.add(id);
+    // What is not brought along would be one thing here and another there.
+    const model = params?.model;
+    if (model !== undefined && model !== '' && !Object.hasOwn(models, String(model))) {
+      return { path: `pieces.${i}.params.model`, message: `"${model}" is no model of the course` };
+    }
+  }
+  return null;
 }

@@ -3,6 +3,7 @@ import { CameraSchema, PictureSchema } from './camera';
 import { AllowanceSchema, contactFields, ROLES, ShapeSchema } from './contact';
 import { MOST_LINKS } from './limits';
 import { LinkSchema } from './links';
+import { ModelsSchema } from './model';
 import { MotionSchema, ThrowerSchema, WakeSchema } from './motion';
 import { RunnerSchema } from './runner';
 import { TempoSchema } from './tempo';
@@ -180,16 +181,6 @@ export const SymmetrySchema = v.looseObject({
   at: planPoint,
 });
 
-/** A mesh brought in as scenery, packed; see formats. */
-export const ModelSchema = v.looseObject({
-  name: text(60),
-  /** Corners as little-endian 32-bit floats, three a corner, in base 64. */
-  positions: text(4_000_000),
-  /** Corners of triangles as little-endian 32-bit numbers, in base 64. */
-  triangles: text(4_000_000),
-  colour: v.optional(colour),
-});
-
 export const CourseSchema = v.looseObject({
   format: v.literal(COURSE_FORMAT, `is not "${COURSE_FORMAT}"`),
   version: v.literal(COURSE_VERSION, `is not ${COURSE_VERSION}`),
@@ -255,7 +246,7 @@ export const CourseSchema = v.looseObject({
   ),
   /** Families whose pieces touch, or do not, other than usual in this course. */
   collides: v.optional(v.record(text(64), v.boolean())),
-  models: v.optional(v.record(identifier, ModelSchema)),
+  models: v.optional(ModelsSchema),
   pieces: v.pipe(
     v.array(PieceSchema, 'is not a list'),
     v.maxLength(MAX_PIECES, `has more than ${MAX_PIECES} pieces`),
@@ -272,7 +263,6 @@ export type Sketch = v.InferOutput<typeof SketchSchema>;
 export type Sky = v.InferOutput<typeof SkySchema>;
 export type Symmetry = v.InferOutput<typeof SymmetrySchema>;
 export type SymmetryKind = Symmetry['kind'];
-export type Model = v.InferOutput<typeof ModelSchema>;
 export type CourseKind = Course['kind'];
 export type CourseSpace = Course['space'];
 export type Targets = v.InferOutput<typeof TargetsSchema>;

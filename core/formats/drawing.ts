@@ -215,9 +215,20 @@ function paint(parts: readonly Part[], { depth, faces, flat }: Projection): Draw
   });
 }
 
+/** The area of a polygon (the shoelace formula). */
+function areaOf(points: readonly Place[]): number {
+  let sum = 0;
+  for (let i = 0; i < points.length; i++) {
+    const [a, b] = [points[i], points[(i + 1) % points.length]];
+    sum += a[0] * b[1] - b[0] * a[1];
+  }
+  return Math.abs(sum) / 2;
+}
+
 /**
  * The drawing as SVG text, fitted into a frame with a margin.
  * @param line width of the ink lines, pixels; 0 for none
+ * @param least what covers less than this is left out, square pixels
  */
 export function toSvg(
   drawing: Drawing,
@@ -225,13 +236,18 @@ export function toSvg(
   height: number,
   margin: number,
   line: number,
+  least = 0,
 ): string {
   const scale = drawing.fills
     ? height / drawing.height
     : Math.min((width - 2 * margin) / drawing.width, (height - 2 * margin) / drawing.height);
   const left = (width - drawing.width * scale) / 2;
   const top = (height - drawing.height * scale) / 2;
-  const polygons = drawing.faces.map(({ points, fill, ink }) => {
+  const seen =
+    least > 0
+      ? drawing.faces.filter(({ points }) => areaOf(points) * scale * scale >= least)
+      : drawing.faces;
+  const polygons = seen.map(({ points, fill, ink }) => {
     const corners = points.map(
       ([x, y]) => `${(left + x * scale).toFixed(1)},${(top + y * scale).toFixed(1)}`,
     );

@@ -1,8 +1,8 @@
 import { Document, WebIO } from '@gltf-transform/core';
-import { emptyCourse, toCourse } from '../course';
+import { emptyCourse, MAX_TRIANGLES, toCourse } from '../course';
 import { layPieces } from '../assemble';
 import { localGeometry, registerModels, touches } from '../pieces';
-import { MAX_TRIANGLES, readModel } from './model';
+import { readModel } from './model';
 
 /** A ball of many triangles, or few, as a binary glTF. */
 async function ball(rings: number): Promise<Uint8Array> {

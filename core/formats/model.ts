@@ -1,13 +1,8 @@
 import { getBounds, Primitive, WebIO, type Document } from '@gltf-transform/core';
-import { sha256 } from '@noble/hashes/sha2';
-import { bytesToHex } from '@noble/hashes/utils';
-import { base64 } from '@scure/base';
 import { MeshoptSimplifier } from 'meshoptimizer';
-import type { Model } from '../course';
+import { MAX_TRIANGLES, modelId, packMesh, type Model } from '../course';
 
 export const MAX_MODEL_BYTES = 10 * 1024 * 1024;
-/** Triangles beyond which a model is made lighter. */
-export const MAX_TRIANGLES = 3000;
 
 /** A file that is no model, or one that cannot be used; the message is for the maker. */
 export class ModelError extends Error {
@@ -47,15 +42,12 @@ export async function readModel(bytes: Uint8Array, name: string): Promise<ReadMo
   const lighter = before > MAX_TRIANGLES ? await simplified(mesh) : mesh;
   const { places, size } = inUnitBox(compact(lighter));
   const { triangles } = compact(lighter);
-  const positions = base64.encode(new Uint8Array(Float32Array.from(places).buffer));
-  const corners = base64.encode(new Uint8Array(Uint32Array.from(triangles).buffer));
-  const id = `m${bytesToHex(sha256(new TextEncoder().encode(positions + corners))).slice(0, 12)}`;
+  const packed = packMesh(places, triangles);
   return {
-    id,
+    id: modelId(packed),
     model: {
       name: name.trim().slice(0, 60) || 'Model',
-      positions,
-      triangles: corners,
+      ...packed,
       ...colourOf(document),
     },
     size,

@@ -99,6 +99,8 @@ export type OwnMotion = Slide | Swing | Spin;
 
 /** All that is known of a piece's form, in its own frame: foot's middle at the origin. */
 export interface PieceGeometry {
+  /** Whether it only stands in for what is not known here: it may be known another time. */
+  readonly standsIn?: true;
   readonly parts: readonly Part[];
   readonly shapes: readonly Shape[];
   readonly sockets: readonly Socket[];

@@ -33,7 +33,10 @@ export function localGeometry(piece: Form): PieceGeometry {
   if (!known) {
     const family = familyOf(piece.family);
     known = family.build(specOf(family, piece));
+    // What only stands in may be known another time.
+    const keeps = !known.standsIn;
     if (piece.flip) known = flipped(known);
+    if (!keeps) return known;
     if (byForm.size >= MOST_FORMS) byForm.clear();
     byForm.set(key, known);
   }

@@ -12,4 +12,4 @@ export * from './contact';
 export * from './weight';
 export * from './difference';
 export { topOver } from './tops';
-export { registerModels } from './models';
+export { forgetModels, registerModels } from './models';

@@ -1,5 +1,4 @@
-import { base64 } from '@scure/base';
-import type { Model } from '../course';
+import { modelMesh, type Model } from '../course';
 import { convexSolid, type Polyhedron, type Vec3 } from '../geometry';
 import type { Family, Tone } from './family';
 import { standingBox } from './make';
@@ -10,33 +9,41 @@ interface Known {
   readonly tone: Tone;
 }
 
-// A model's name follows from what is in it, so that one list serves every course.
+/** Most models kept at a time; of more, those not asked for the longest go. */
+const MOST_KNOWN = 256;
+
+// A model's id is a digest of its mesh, so that one list serves every course; the first known stays last gone.
 const known = new Map<string, Known>();
 
 /** Makes a course's brought-in models known to the pieces that are made of them. */
 export function registerModels({ models }: { models?: Record<string, Model> }): void {
   for (const [id, model] of Object.entries(models ?? {})) {
-    if (!known.has(id)) known.set(id, unpacked(model));
+    const made = known.get(id) ?? unpacked(model);
+    known.delete(id);
+    known.set(id, made);
+  }
+  const own = Object.keys(models ?? {}).length;
+  for (const id of known.keys()) {
+    if (known.size <= Math.max(MOST_KNOWN, own)) break;
+    known.delete(id);
   }
 }
 
-function unpacked({ positions, triangles, colour }: Model): Known {
-  const bytes = (text: string) => {
-    const data = base64.decode(text);
-    return data.buffer.slice(data.byteOffset, data.byteOffset + data.byteLength) as ArrayBuffer;
-  };
-  const places = new Float32Array(bytes(positions));
-  const corners = new Uint32Array(bytes(triangles));
-  const points = Array.from({ length: Math.floor(places.length / 3) }, (_, i): Vec3 => [
+/** Has no model be known any more: what follows knows only its own. */
+export const forgetModels = (): void => known.clear();
+
+function unpacked(model: Model): Known {
+  const { places, corners } = modelMesh(model);
+  const points = Array.from({ length: places.length / 3 }, (_, i): Vec3 => [
     places[3 * i],
     places[3 * i + 1],
     places[3 * i + 2],
   ]);
-  const faces = Array.from({ length: Math.floor(corners.length / 3) }, (_, i) => [
+  const faces = Array.from({ length: corners.length / 3 }, (_, i) => [
     corners[3 * i],
     corners[3 * i + 1],
     corners[3 * i + 2],
-  ]).filter((face) => face.every((i) => i < points.length));
+  ]);
   let hull: Polyhedron;
   try {
     hull = convexSolid(points);
@@ -44,13 +51,8 @@ function unpacked({ positions, triangles, colour }: Model): Known {
     // A flat model has no hull of its own.
     hull = standingBox([1, 1, 1]);
   }
-  return {
-    mesh: { points, faces },
-    hull,
-    tone: (colour as Tone | undefined) ?? 'sail',
-  };
+  return { mesh: { points, faces }, hull, tone: (model.colour as Tone | undefined) ?? 'sail' };
 }
-
 /** A model made elsewhere, brought in as scenery; its points lie within a unit box on its foot. */
 export const MODEL: Family = {
   id: 'model',
@@ -70,6 +72,7 @@ export const MODEL: Family = {
     if (!model) {
       const solid = grown(standingBox([1, 1, 1]));
       return {
+        standsIn: true,
         parts: [{ solid, tone }],
         shapes: [{ role: 'solid', form: { kind: 'hull', solid } }],
         sockets: [],

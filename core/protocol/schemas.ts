@@ -1,26 +1,35 @@
 import * as v from 'valibot';
 import { KitSchema } from '../assemble';
-import { CourseSchema } from '../course';
+import { COURSE_KINDS, CourseSchema, RUNNERS } from '../course';
 import { RunSchema } from '../run';
 
 /** What travels between page and server; the page uses the same schemas. */
 
 const Name = v.pipe(
   v.string(),
+  v.transform((name) => name.normalize('NFC').replace(/\s+/g, ' ')),
   v.trim(),
   v.minLength(2, 'A name has at least two letters.'),
   v.maxLength(30, 'A name has at most 30 letters.'),
-  v.regex(/^[\p{L}\p{N} .'’-]+$/u, 'A name has letters, digits, spaces, dots and dashes only.'),
+  // Letters of all scripts, with the marks that belong to them.
+  v.regex(
+    /^[\p{L}\p{N}][\p{L}\p{M}\p{N} .'’-]*$/u,
+    'A name has letters, digits, spaces, dots and dashes only, and begins with a letter or digit.',
+  ),
+);
+const Passphrase = v.pipe(
+  v.string(),
+  v.minLength(10, 'A passphrase has at least ten characters.'),
+  v.maxLength(200, 'A passphrase has at most 200 characters.'),
 );
 
+/** Takes a name, or changes name and passphrase, for which the one of now is asked for. */
 export const ClaimBody = v.object({
   name: Name,
-  passphrase: v.pipe(
-    v.string(),
-    v.minLength(10, 'A passphrase has at least ten characters.'),
-    v.maxLength(200, 'A passphrase has at most 200 characters.'),
-  ),
+  passphrase: Passphrase,
+  old: v.optional(v.pipe(v.string(), v.maxLength(200))),
 });
+export const SignInBody = v.object({ name: Name, passphrase: Passphrase });
 
 export const MakerAnswer = v.object({
   /** Whether there is an account at all. */
@@ -42,26 +51,59 @@ export const CourseAnswer = v.object({
   published: v.nullable(v.object({ slug: v.string(), current: v.boolean() })),
 });
 
-export const CourseListAnswer = v.object({ courses: v.array(CourseAnswer) });
-export const CreateBody = v.object({ course: CourseSchema });
-export const SaveBody = v.object({
-  revision: v.pipe(v.number(), v.integer()),
-  course: CourseSchema,
+/** A course as lists tell of it. */
+export const CourseSummary = v.object({
+  id: v.string(),
+  revision: v.number(),
+  name: v.string(),
+  kind: v.picklist(COURSE_KINDS),
+  runner: v.picklist(RUNNERS),
+  pieces: v.number(),
+  /** Metres. */
+  length: v.number(),
+  changed: v.number(),
+  proof: v.nullable(v.object({ time: v.number(), fresh: v.boolean() })),
+  published: v.nullable(v.object({ slug: v.string(), current: v.boolean() })),
 });
+export const CourseListAnswer = v.object({ courses: v.array(CourseSummary) });
 export const SavedAnswer = v.object({ revision: v.number(), changed: v.number() });
-export const RevisionsAnswer = v.object({
-  revisions: v.array(v.object({ revision: v.number(), saved: v.number(), pieces: v.number() })),
+/** What an earlier version is called; nothing where it has no name. */
+const Label = v.pipe(v.string(), v.trim(), v.maxLength(60, 'has more than 60 letters'));
+export const VersionsAnswer = v.object({
+  versions: v.array(
+    v.object({
+      revision: v.number(),
+      saved: v.number(),
+      pieces: v.number(),
+      label: v.nullable(v.string()),
+    }),
+  ),
 });
-export const RevisionAnswer = v.object({ course: CourseSchema });
+export const VersionBody = v.object({ label: v.nullable(Label) });
+export const VersionAnswer = v.object({ course: CourseSchema });
 export const RunBody = v.object({ run: RunSchema });
 export const ProofAnswer = v.object({ time: v.number(), best: v.boolean() });
 export const PublishAnswer = v.object({ slug: v.string() });
 export const DoneAnswer = v.object({ done: v.boolean() });
 
-const KitEntry = v.object({ id: v.string(), kit: KitSchema });
-export const KitsAnswer = v.object({ kits: v.array(KitEntry) });
-export const KitBody = v.object({ kit: KitSchema });
-export const KitAnswer = KitEntry;
+/** An assembly as the tray tells of it. */
+export const KitSummary = v.object({
+  id: v.string(),
+  name: v.string(),
+  pieces: v.number(),
+  changed: v.number(),
+});
+export const KitsAnswer = v.object({ kits: v.array(KitSummary) });
+export const KitAnswer = v.object({ id: v.string(), kit: KitSchema });
+
+/** What was deleted, and when; it stays for so many days. */
+export const BIN_DAYS = 30;
+const binned = { deleted: v.number() };
+export const BinAnswer = v.object({
+  courses: v.array(v.object({ id: v.string(), name: v.string(), pieces: v.number(), ...binned })),
+  kits: v.array(v.object({ id: v.string(), name: v.string(), pieces: v.number(), ...binned })),
+  recordings: v.array(v.object({ file: v.string(), bytes: v.number(), ...binned })),
+});
 
 export const BestTime = v.object({
   player: v.string(),
@@ -82,10 +124,31 @@ export const PublishedAnswer = v.object({
 
 /** Demo courses, to run or to take apart. */
 export const DemosAnswer = v.object({
-  demos: v.array(v.object({ slug: v.string(), course: CourseSchema, maker: v.string() })),
+  demos: v.array(
+    v.object({
+      slug: v.string(),
+      name: v.string(),
+      maker: v.string(),
+      kind: v.picklist(COURSE_KINDS),
+      length: v.number(),
+      hash: v.string(),
+    }),
+  ),
 });
 
-export const PlayerRunBody = v.object({ run: RunSchema, player: v.optional(Name) });
+/** Leave to run a published course for the list: the seed its chance comes from. */
+export const AttemptAnswer = v.object({
+  attempt: v.string(),
+  hash: v.string(),
+  seed: v.pipe(v.number(), v.integer()),
+});
+
+export const PlayerRunBody = v.object({
+  run: RunSchema,
+  /** The attempt the run was made in. */
+  attempt: v.pipe(v.string(), v.maxLength(40)),
+  player: v.optional(Name),
+});
 export const PlayerRunAnswer = v.object({
   time: v.number(),
   place: v.number(),
@@ -101,6 +164,9 @@ export const ErrorAnswer = v.object({
 });
 
 export type CourseOnServer = v.InferOutput<typeof CourseAnswer>;
+export type CourseListed = v.InferOutput<typeof CourseSummary>;
+export type Bin = v.InferOutput<typeof BinAnswer>;
+export type Attempt = v.InferOutput<typeof AttemptAnswer>;
 export type PublishedCourse = v.InferOutput<typeof PublishedAnswer>;
 
 /** What a maker or player without a name is called. */
@@ -109,4 +175,9 @@ export const UNNAMED = 'Somebody';
 export const RecordingAnswer = v.object({
   /** Its name, which follows from what it holds. */
   file: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}\.(wav|mp3|ogg)$/)),
+});
+
+/** The recordings a maker keeps. */
+export const RecordingsAnswer = v.object({
+  recordings: v.array(v.object({ file: v.string(), bytes: v.number(), made: v.number() })),
 });

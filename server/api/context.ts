@@ -1,10 +1,15 @@
 import type { Knex } from 'knex';
 import type { Config } from '../config';
-import type { Verifier } from '../verify/verifier';
+import type { Limits } from '../limits';
+import type { Pool } from '../work/pool';
+import type { Verifier } from '../work/verifier';
 
 /** What every resource works with. */
 export interface Context {
   readonly db: Knex;
   readonly config: Config;
+  readonly limits: Limits;
+  /** Threads for what is taken in and drawn. */
+  readonly pool: Pool;
   readonly verifier: Verifier;
 }

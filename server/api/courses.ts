@@ -1,42 +1,24 @@
-import { Router, type Request } from 'express';
+import { Router, type Response } from 'express';
 import type { Knex } from 'knex';
-import { checkPieces } from '@/core/check';
-import { toCourse, type Course } from '@/core/course';
-import {
-  CourseAnswer,
-  CourseListAnswer,
-  CreateBody,
-  DoneAnswer,
-  ProofAnswer,
-  PublishAnswer,
-  RevisionAnswer,
-  RevisionsAnswer,
-  RunBody,
-  SaveBody,
-  SavedAnswer,
-  type CourseOnServer,
-} from '@/core/protocol';
-import { courseHash, ranksBefore, type Run } from '@/core/run';
-import { slugOf } from '@/core/formats';
-import type { CourseRow, PublishedRow, RevisionRow } from '../db/rows';
-import { toThin } from '../db/thin';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
+import type * as v from 'valibot';
+import { CourseListAnswer, DoneAnswer, type CourseListed, type SavedAnswer } from '@/core/protocol';
+import type { CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
+import { handler, HttpError, NoBody, readText, sendJson, sendPicture, textOf } from '../http';
+import type { TakenCourse } from '../work/intake';
+import { taken } from '../work/pool';
 import type { Context } from './context';
-import { makerOf, makerOrNew, newId, requireMaker } from './session';
+import { LISTED, ownCourse, type Listed } from './owned';
+import { makerOf, makerOrNew, newId } from './session';
+import { keepVersion } from './versions';
 
-/** A maker's own courses: kept, saved by revision, proved and published. */
+/** Most courses a list tells of. */
+const MOST_LISTED = 500;
+
+type Whole = Listed & Pick<CourseRow, 'document' | 'proof'>;
+
+/** A maker's own courses: kept, and saved by revision. */
 export function courses(context: Context): Router {
-  const { db } = context;
-
-  /** @throws HttpError 404 unless the course is there and the request's maker owns it */
-  const own = async (req: Request, deleted = false): Promise<CourseRow> => {
-    const maker = await requireMaker(context, req);
-    const row = await db<CourseRow>('courses').where('id', param(req, 'id')).first();
-    if (!row || row.maker !== maker.id || (row.deleted !== null && !deleted)) {
-      throw notFound('The course');
-    }
-    return row;
-  };
+  const { db, limits, pool } = context;
 
   return Router()
     .get(
@@ -47,217 +29,154 @@ export function courses(context: Context): Router {
         const rows = await db<CourseRow>('courses')
           .where({ maker: maker.id, deleted: null })
           .orderBy('changed', 'desc')
-          .limit(500);
-        return { courses: await answersOf(db, rows) };
+          .limit(MOST_LISTED)
+          .select(...LISTED);
+        return { courses: await listed(db, rows) };
       }),
     )
-    .post(
-      '/courses',
-      handler({ body: CreateBody, answer: CourseAnswer }, async ({ course }, req, res) => {
-        const maker = await makerOrNew(context, req, res);
-        const now = Date.now();
-        const document = JSON.stringify(sound(course));
-        const row: CourseRow = {
-          id: newId(),
-          maker: maker.id,
-          revision: 1,
-          document,
-          hash: courseHash(course),
-          proof: null,
-          proof_hash: null,
-          proof_time: null,
-          proof_strokes: null,
-          created: now,
-          changed: now,
-          deleted: null,
-        };
-        await db.transaction(async (trx) => {
-          await trx('courses').insert(row);
-          await trx('revisions').insert({ course: row.id, revision: 1, document, saved: now });
-        });
-        res.status(201);
-        return (await answersOf(db, [row]))[0];
-      }),
-    )
-    .get(
-      '/courses/:id',
-      handler({ body: NoBody, answer: CourseAnswer }, async (_, req) => {
-        return (await answersOf(db, [await own(req)]))[0];
-      }),
-    )
-    .put(
-      '/courses/:id',
-      handler({ body: SaveBody, answer: SavedAnswer }, async ({ revision, course }, req) => {
-        const { id } = await own(req);
-        const now = Date.now();
-        const document = JSON.stringify(sound(course));
-        const saved = await db.transaction(async (trx) => {
-          const changed = await trx<CourseRow>('courses')
-            .where({ id, revision })
-            .update({ revision: revision + 1, document, hash: courseHash(course), changed: now });
-          if (changed === 0) return false;
-          await trx('revisions').insert({
-            course: id,
+    .post('/courses', readText, async (req, res) => {
+      await limits.room();
+      limits.sent(req, textOf(req).length);
+      const course = taken(await pool.run('takeCourse', textOf(req)));
+      const maker = await makerOrNew(context, req, res);
+      await limits.anotherCourse(db, maker.id);
+      await limits.keep(db, maker.id, course.bytes);
+      const now = Date.now();
+      const row: CourseRow = {
+        ...columnsOf(course),
+        id: newId(),
+        maker: maker.id,
+        revision: 1,
+        document: course.document,
+        picture: null,
+        proof: null,
+        proof_hash: null,
+        proof_time: null,
+        proof_strokes: null,
+        created: now,
+        changed: now,
+        deleted: null,
+      };
+      await db.transaction(async (trx) => {
+        await trx('courses').insert(row);
+        await keepVersion(trx, row.id, 1, course, now);
+      });
+      res.status(201);
+      await sendCourse(db, res, row);
+    })
+    .get('/courses/:id', async (req, res) => {
+      await sendCourse(db, res, await ownCourse<Whole>(context, req, ['document', 'proof']));
+    })
+    .put('/courses/:id', readText, async (req, res) => {
+      await limits.room();
+      limits.sent(req, textOf(req).length);
+      // Whose it is comes first: nobody else's document is worth reading.
+      const { id, maker } = await ownCourse(context, req);
+      const course = taken(await pool.run('takeCourse', textOf(req)));
+      await limits.keep(db, maker, course.bytes, id);
+      const { revision } = course;
+      const now = Date.now();
+      const saved = await db.transaction(async (trx) => {
+        const changed = await trx<CourseRow>('courses')
+          .where({ id, revision, deleted: null })
+          .update({
+            ...columnsOf(course),
             revision: revision + 1,
-            document,
-            saved: now,
+            document: course.document,
+            picture: null,
+            changed: now,
           });
-          return true;
-        });
-        if (!saved) {
-          const row = await own(req);
-          throw new HttpError(
-            409,
-            'stale',
-            'The course was saved from somewhere else in the meantime.',
-            { theirs: { revision: row.revision, course: JSON.parse(row.document) } },
-          );
-        }
-        if (revision % 10 === 0) await thin(db, id);
-        return { revision: revision + 1, changed: now };
-      }),
-    )
+        if (changed > 0) await keepVersion(trx, id, revision + 1, course, now);
+        return changed > 0;
+      });
+      if (saved) return void res.json(answerSaved(revision + 1, now));
+      const there = await ownCourse<Whole>(context, req, ['document']);
+      // The same save again: its answer was lost on the way.
+      if (there.revision === revision + 1 && there.document === course.document) {
+        return void res.json(answerSaved(there.revision, there.changed));
+      }
+      throw new HttpError(
+        409,
+        'stale',
+        'The course was saved from somewhere else in the meantime.',
+        { theirs: { revision: there.revision, course: JSON.parse(there.document) } },
+      );
+    })
+    .get('/courses/:id/picture', async (req, res) => {
+      const row = await ownCourse<Listed & Pick<CourseRow, 'document' | 'picture'>>(context, req, [
+        'document',
+        'picture',
+      ]);
+      const picture = row.picture ?? (await pool.run('drawDocument', row.document));
+      if (row.picture === null) {
+        const { id, revision } = row;
+        await db<CourseRow>('courses').where({ id, revision }).update({ picture });
+      }
+      sendPicture(res, picture, false);
+    })
     .delete(
       '/courses/:id',
       handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
-        const { id } = await own(req);
+        const { id } = await ownCourse(context, req);
         await db<CourseRow>('courses').where('id', id).update({ deleted: Date.now() });
         return { done: true };
-      }),
-    )
-    .post(
-      '/courses/:id/restore',
-      handler({ body: NoBody, answer: CourseAnswer }, async (_, req) => {
-        const row = await own(req, true);
-        await db<CourseRow>('courses').where('id', row.id).update({ deleted: null });
-        return (await answersOf(db, [{ ...row, deleted: null }]))[0];
-      }),
-    )
-    .get(
-      '/courses/:id/revisions',
-      handler({ body: NoBody, answer: RevisionsAnswer }, async (_, req) => {
-        const { id } = await own(req);
-        const rows = await db<RevisionRow>('revisions')
-          .where('course', id)
-          .orderBy('revision', 'desc')
-          .limit(200);
-        return {
-          revisions: rows.map(({ revision, saved, document }) => ({
-            revision,
-            saved,
-            pieces: (JSON.parse(document) as Course).pieces.length,
-          })),
-        };
-      }),
-    )
-    .get(
-      '/courses/:id/revisions/:revision',
-      handler({ body: NoBody, answer: RevisionAnswer }, async (_, req) => {
-        const { id } = await own(req);
-        const row = await db<RevisionRow>('revisions')
-          .where({ course: id, revision: Number(param(req, 'revision')) })
-          .first();
-        if (!row) throw notFound('That version');
-        return { course: toCourse(JSON.parse(row.document)) };
-      }),
-    )
-    .post(
-      '/courses/:id/proof',
-      handler({ body: RunBody, answer: ProofAnswer }, async ({ run }, req) => {
-        const row = await own(req);
-        const result = await context.verifier.verify(row.document, run);
-        const { kind } = toCourse(JSON.parse(row.document));
-        const kept =
-          row.proof_hash === row.hash && row.proof_time !== null
-            ? { time: row.proof_time, strokes: row.proof_strokes ?? 0 }
-            : null;
-        const best = !kept || ranksBefore(kind, result, kept);
-        if (best) {
-          await db<CourseRow>('courses')
-            .where('id', row.id)
-            .update({
-              proof: JSON.stringify({ ...run, claim: result.time }),
-              proof_hash: run.course,
-              proof_time: result.time,
-              proof_strokes: result.strokes,
-            });
-        }
-        return { time: result.time, best };
-      }),
-    )
-    .post(
-      '/courses/:id/publish',
-      handler({ body: NoBody, answer: PublishAnswer }, async (_, req) => {
-        const row = await own(req);
-        if (row.proof_hash !== row.hash) {
-          throw new HttpError(
-            409,
-            'no-proof',
-            'Finish the course as it now is, from its start and without help, before publishing it.',
-          );
-        }
-        const course = toCourse(JSON.parse(row.document));
-        const known = await db<PublishedRow>('published').where('course', row.id).first();
-        const slug =
-          known?.slug ?? `${slugOf(course.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
-        await db<PublishedRow>('published')
-          .insert({
-            slug,
-            course: row.id,
-            document: row.document,
-            hash: row.hash,
-            published: Date.now(),
-          })
-          .onConflict('slug')
-          .merge();
-        return { slug };
       }),
     );
 }
 
-/**
- * The course, if its pieces are ones that can be built and run.
- * @throws HttpError 400 naming what is wrong
- */
-function sound(course: Course): Course {
-  const wrong = checkPieces(course)[0];
-  if (wrong) throw new HttpError(400, 'broken', wrong.message, { piece: wrong.piece });
-  return course;
-}
+const answerSaved = (revision: number, changed: number): v.InferOutput<typeof SavedAnswer> => ({
+  revision,
+  changed,
+});
 
-async function answersOf(db: Knex, rows: readonly CourseRow[]): Promise<CourseOnServer[]> {
-  const published = await db<PublishedRow>('published')
+/** What lists tell of a course, as columns. */
+export const columnsOf = (course: TakenCourse): SummaryColumns => {
+  const { name, kind, runner, pieces, bytes, length, hash, shown } = course;
+  return { name, kind, runner, pieces, bytes, length, hash, shown };
+};
+
+/** What of courses is published, and whether it is as they are now. */
+async function publishedOf(db: Knex, rows: readonly Pick<CourseRow, 'id' | 'shown'>[]) {
+  const out = await db<PublishedRow>('published')
     .whereIn(
       'course',
       rows.map(({ id }) => id),
     )
-    .select('slug', 'course', 'document');
-  return rows.map((row) => {
-    const out = published.find(({ course }) => course === row.id);
-    return {
-      id: row.id,
-      revision: row.revision,
-      course: JSON.parse(row.document) as Course,
-      changed: row.changed,
-      proof: row.proof
-        ? {
-            time: row.proof_time!,
-            fresh: row.proof_hash === row.hash,
-            run: JSON.parse(row.proof) as Run,
-          }
-        : null,
-      published: out ? { slug: out.slug, current: out.document === row.document } : null,
-    };
+    .select('slug', 'course', 'shown');
+  const byCourse = new Map(out.map((row) => [row.course, row]));
+  return rows.map(({ id, shown }) => {
+    const row = byCourse.get(id);
+    return row ? { slug: row.slug, current: row.shown === shown } : null;
   });
 }
 
-async function thin(db: Knex, course: string): Promise<void> {
-  const rows = await db<RevisionRow>('revisions')
-    .where('course', course)
-    .orderBy('revision', 'desc')
-    .select('revision', 'saved');
-  const gone = toThin(rows);
-  if (gone.length > 0) {
-    await db('revisions').where('course', course).whereIn('revision', gone).delete();
-  }
+async function listed(db: Knex, rows: readonly Listed[]): Promise<CourseListed[]> {
+  const published = await publishedOf(db, rows);
+  return rows.map((row, i) => ({
+    id: row.id,
+    revision: row.revision,
+    name: row.name,
+    kind: row.kind as CourseListed['kind'],
+    runner: row.runner as CourseListed['runner'],
+    pieces: row.pieces,
+    length: row.length,
+    changed: row.changed,
+    proof:
+      row.proof_time === null ? null : { time: row.proof_time, fresh: row.proof_hash === row.hash },
+    published: published[i],
+  }));
+}
+
+async function sendCourse(db: Knex, res: Response, row: Whole): Promise<void> {
+  const { id, revision, changed, proof, proof_time: time } = row;
+  const [published] = await publishedOf(db, [row]);
+  const fresh = row.proof_hash === row.hash;
+  sendJson(
+    res,
+    { id, revision, changed, published },
+    {
+      course: row.document,
+      proof: proof === null ? 'null' : `{"time":${time},"fresh":${fresh},"run":${proof}}`,
+    },
+  );
 }

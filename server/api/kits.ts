@@ -1,8 +1,18 @@
-import { Router } from 'express';
-import { KitError, readKit, type Kit } from '@/core/assemble';
-import { DoneAnswer, KitAnswer, KitBody, KitsAnswer } from '@/core/protocol';
+import { Router, type Response } from 'express';
+import { DoneAnswer, KitsAnswer } from '@/core/protocol';
 import type { KitRow } from '../db/rows';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
+import {
+  handler,
+  HttpError,
+  NoBody,
+  notFound,
+  param,
+  readText,
+  sendJson,
+  sendPicture,
+  textOf,
+} from '../http';
+import { taken } from '../work/pool';
 import type { Context } from './context';
 import { makerOf, makerOrNew, newId, requireMaker } from './session';
 
@@ -11,68 +21,76 @@ const MOST_KITS = 300;
 
 /** A maker's kit: assemblies to be laid in any course. */
 export function kits(context: Context): Router {
-  const { db } = context;
+  const { db, limits, pool } = context;
+  const own = async (req: Parameters<typeof requireMaker>[1]) => {
+    const { id: maker } = await requireMaker(context, req);
+    const row = await db<KitRow>('kits')
+      .where({ id: param(req, 'id'), maker })
+      .first();
+    if (!row || row.deleted !== null) throw notFound('The assembly');
+    return row;
+  };
   return Router()
     .get(
       '/kits',
       handler({ body: NoBody, answer: KitsAnswer }, async (_, req) => {
         const maker = await makerOf(context, req);
         if (!maker) return { kits: [] };
-        const rows = await db<KitRow>('kits').where('maker', maker.id).orderBy('changed', 'desc');
-        return { kits: rows.map(toAnswer) };
-      }),
-    )
-    .post(
-      '/kits',
-      handler({ body: KitBody, answer: KitAnswer }, async ({ kit }, req, res) => {
-        const maker = await makerOrNew(context, req, res);
-        const [{ count }] = await db('kits').where('maker', maker.id).count({ count: '*' });
-        if (Number(count) >= MOST_KITS) {
-          throw new HttpError(409, 'full', `A kit holds at most ${MOST_KITS} assemblies.`);
-        }
-        const row: KitRow = {
-          id: newId(),
-          maker: maker.id,
-          document: JSON.stringify(sound(kit)),
-          changed: Date.now(),
+        return {
+          kits: await db<KitRow>('kits')
+            .where({ maker: maker.id, deleted: null })
+            .orderBy('changed', 'desc')
+            .select('id', 'name', 'pieces', 'changed'),
         };
-        await db('kits').insert(row);
-        res.status(201);
-        return toAnswer(row);
       }),
     )
-    .put(
-      '/kits/:id',
-      handler({ body: KitBody, answer: KitAnswer }, async ({ kit }, req) => {
-        const maker = await requireMaker(context, req);
-        const id = param(req, 'id');
-        const row = { document: JSON.stringify(sound(kit)), changed: Date.now() };
-        const changed = await db('kits').where({ id, maker: maker.id }).update(row);
-        if (changed === 0) throw notFound('The assembly');
-        return toAnswer({ ...row, id, maker: maker.id });
-      }),
-    )
+    .post('/kits', readText, async (req, res) => {
+      await limits.room();
+      limits.sent(req, textOf(req).length);
+      const kit = taken(await pool.run('takeKit', textOf(req)));
+      const { id: maker } = await makerOrNew(context, req, res);
+      const [{ count }] = await db<KitRow>('kits').where({ maker }).count({ count: '*' });
+      if (Number(count) >= MOST_KITS) {
+        throw new HttpError(
+          409,
+          'full',
+          `A kit holds at most ${MOST_KITS} assemblies, those in the bin included.`,
+        );
+      }
+      await limits.keep(db, maker, kit.bytes);
+      const row = { ...kit, id: newId(), maker, picture: null, changed: Date.now(), deleted: null };
+      await db<KitRow>('kits').insert(row);
+      res.status(201);
+      sendKit(res, row);
+    })
+    .get('/kits/:id', async (req, res) => sendKit(res, await own(req)))
+    .put('/kits/:id', readText, async (req, res) => {
+      await limits.room();
+      limits.sent(req, textOf(req).length);
+      const { id, maker } = await own(req);
+      const kit = taken(await pool.run('takeKit', textOf(req)));
+      await limits.keep(db, maker, kit.bytes, id);
+      await db<KitRow>('kits')
+        .where({ id })
+        .update({ ...kit, picture: null, changed: Date.now() });
+      sendKit(res, { id, document: kit.document });
+    })
+    .get('/kits/:id/picture', async (req, res) => {
+      const { id, document, changed, picture } = await own(req);
+      const svg = picture ?? (await pool.run('drawKit', document));
+      if (picture === null)
+        await db<KitRow>('kits').where({ id, changed }).update({ picture: svg });
+      sendPicture(res, svg, false);
+    })
     .delete(
       '/kits/:id',
       handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
-        const maker = await requireMaker(context, req);
-        const gone = await db('kits')
-          .where({ id: param(req, 'id'), maker: maker.id })
-          .delete();
-        if (gone === 0) throw notFound('The assembly');
+        const { id } = await own(req);
+        await db<KitRow>('kits').where({ id }).update({ deleted: Date.now() });
         return { done: true };
       }),
     );
 }
 
-const toAnswer = ({ id, document }: KitRow) => ({ id, kit: JSON.parse(document) as Kit });
-
-/** @throws HttpError 422 in words when it has a piece that is not known here */
-function sound(kit: Kit): Kit {
-  try {
-    return readKit(JSON.stringify(kit));
-  } catch (problem) {
-    if (problem instanceof KitError) throw new HttpError(422, 'unsound', problem.message);
-    throw problem;
-  }
-}
+const sendKit = (res: Response, { id, document }: Pick<KitRow, 'id' | 'document'>): void =>
+  sendJson(res, { id }, { kit: document });

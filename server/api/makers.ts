@@ -1,46 +1,64 @@
-import { Router } from 'express';
-import { ClaimBody, DoneAnswer, MakerAnswer } from '@/core/protocol';
-import type { MakerRow } from '../db/rows';
-import { handler, HttpError, NoBody } from '../http';
+import { Router, type Request } from 'express';
+import type { Knex } from 'knex';
+import { ClaimBody, DoneAnswer, MakerAnswer, SignInBody, UNNAMED } from '@/core/protocol';
+import type { CourseRow, KeepRow, KitRow, MakerRow, RunRow } from '../db/rows';
+import { handler, HttpError, NoBody, readJson } from '../http';
+import { nameKey, refuseReserved } from '../names';
 import type { Context } from './context';
 import { digestPassphrase, matchesPassphrase } from './passphrase';
-import { beginSession, endSession, makerOf, makerOrNew } from './session';
+import {
+  beginSession,
+  endOtherSessions,
+  endSession,
+  makerOf,
+  makerOrNew,
+  renewSession,
+} from './session';
+
+const noMatch = () =>
+  new HttpError(401, 'no-match', 'The name and the passphrase do not go together.');
 
 /** Who is making: an account by cookie, a name and passphrase to use it elsewhere. */
 export function makers(context: Context): Router {
-  const { db } = context;
+  const { db, limits } = context;
   return Router()
     .get(
       '/me',
-      handler({ body: NoBody, answer: MakerAnswer }, async (_, req) => {
+      handler({ body: NoBody, answer: MakerAnswer }, async (_, req, res) => {
         const maker = await makerOf(context, req);
+        if (maker) await renewSession(context, req, res);
         return { known: !!maker, name: maker?.name ?? null };
       }),
     )
     .put(
       '/me',
-      handler({ body: ClaimBody, answer: MakerAnswer }, async ({ name, passphrase }, req, res) => {
+      readJson,
+      handler({ body: ClaimBody, answer: MakerAnswer }, async (body, req, res) => {
+        const { name, passphrase, old } = body;
+        refuseReserved(name);
         const maker = await makerOrNew(context, req, res);
-        const taken = await db<MakerRow>('makers').whereRaw('lower(name) = lower(?)', name).first();
-        if (taken && taken.id !== maker.id) {
-          throw new HttpError(409, 'name-taken', `Another maker is called ${name}.`);
+        if (maker.passphrase !== null) {
+          limits.signIn(req, maker.name_key ?? maker.id);
+          if (!(await matchesPassphrase(old ?? '', maker.passphrase))) {
+            throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
+          }
         }
-        await db<MakerRow>('makers')
-          .where('id', maker.id)
-          .update({ name, passphrase: await digestPassphrase(passphrase) });
+        await claim(db, maker.id, name, await digestPassphrase(passphrase));
+        if (maker.passphrase !== null) await endOtherSessions(context, req, maker.id);
         return { known: true, name };
       }),
     )
     .post(
       '/session',
-      handler({ body: ClaimBody, answer: MakerAnswer }, async ({ name, passphrase }, req, res) => {
-        const maker = await db<MakerRow>('makers').whereRaw('lower(name) = lower(?)', name).first();
-        // A name nobody has costs as much time as a wrong passphrase.
-        const stored = maker?.passphrase ?? (await digestPassphrase('nobody has this name'));
-        if (!(await matchesPassphrase(passphrase, stored)) || !maker) {
-          throw new HttpError(401, 'no-match', 'The name and the passphrase do not go together.');
-        }
-        await moveCourses(context, req, maker.id);
+      readJson,
+      handler({ body: SignInBody, answer: MakerAnswer }, async (body, req, res) => {
+        const key = nameKey(body.name);
+        limits.signIn(req, key);
+        const maker = await db<MakerRow>('makers').where('name_key', key).first();
+        // A name nobody has, or that has no passphrase, costs as much time as a wrong passphrase.
+        const fits = await matchesPassphrase(body.passphrase, maker?.passphrase ?? null);
+        if (!maker || !fits) throw noMatch();
+        await bringAlong(context, req, maker.id);
         await beginSession(context, res, maker.id);
         return { known: true, name: maker.name };
       }),
@@ -54,12 +72,46 @@ export function makers(context: Context): Router {
     );
 }
 
-/** Courses made here without a name come along when somebody signs in. */
-async function moveCourses(
-  context: Context,
-  req: Parameters<typeof makerOf>[1],
-  to: string,
-): Promise<void> {
+/**
+ * Gives a maker a name. Runs that somebody else sent in under it are nobody's from then on.
+ * @throws HttpError 409 when another maker has it
+ */
+async function claim(db: Knex, id: string, name: string, passphrase: string): Promise<void> {
+  const key = nameKey(name);
+  try {
+    await db.transaction(async (trx) => {
+      await trx<MakerRow>('makers').where({ id }).update({ name, name_key: key, passphrase });
+      await trx<RunRow>('runs')
+        .where('player_key', key)
+        .whereNot('maker', id)
+        .update({ player: UNNAMED, player_key: nameKey(UNNAMED) });
+    });
+  } catch (error) {
+    // Two may ask for one name at once: the database says who was first.
+    if ((error as { code?: string }).code !== 'SQLITE_CONSTRAINT_UNIQUE') throw error;
+    throw new HttpError(409, 'name-taken', `Another maker is called ${name}.`);
+  }
+}
+
+/** What was made here without a name comes along when somebody signs in. */
+async function bringAlong(context: Context, req: Request, to: string): Promise<void> {
   const here = await makerOf(context, req);
-  if (here && !here.name) await context.db('courses').where('maker', here.id).update({ maker: to });
+  if (!here || here.passphrase !== null || here.id === to) return;
+  const from = { maker: here.id };
+  await context.db.transaction(async (trx) => {
+    await trx<CourseRow>('courses').where(from).update({ maker: to });
+    await trx<KitRow>('kits').where(from).update({ maker: to });
+    // Where both have one, of a recording or a course's best run, the one that is there stays.
+    const others = (table: string, column: string) =>
+      trx(table).where('maker', to).select(column) as Knex.QueryBuilder;
+    await trx<KeepRow>('keeps')
+      .where(from)
+      .whereNotIn('file', others('keeps', 'file'))
+      .update({ maker: to });
+    await trx<RunRow>('runs')
+      .where(from)
+      .whereNotIn('slug', others('runs', 'slug'))
+      .update({ maker: to });
+    await trx<MakerRow>('makers').where('id', here.id).delete();
+  });
 }

@@ -1,19 +1,81 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import { promisify } from 'node:util';
 
-const derive = promisify<string, Buffer, number, Buffer>(scrypt);
+/** Strength of scrypt (Percival, 2009): 2 to this many steps, blocks of 1 KiB, one after the other. */
+const [STEPS, BLOCK, LANES] = [17, 8, 1];
 const LENGTH = 32;
+/** Most digests made at a time: each takes 128 MB. */
+const AT_ONCE = 2;
 
-/** A salted scrypt digest of a passphrase (Percival, 2009), as `salt:digest` in hexadecimal. */
-export async function digestPassphrase(passphrase: string): Promise<string> {
-  const salt = randomBytes(16);
-  const digest = await derive(passphrase.normalize('NFKC'), salt, LENGTH);
-  return `${salt.toString('hex')}:${digest.toString('hex')}`;
+/** What a digest was made with, and the digest. */
+interface Stored {
+  readonly steps: number;
+  readonly block: number;
+  readonly lanes: number;
+  readonly salt: Buffer;
+  readonly digest: Buffer;
 }
 
-/** Whether a passphrase is the one of a digest; takes as long when it is not. */
-export async function matchesPassphrase(passphrase: string, stored: string): Promise<boolean> {
-  const [salt, digest] = stored.split(':').map((part) => Buffer.from(part, 'hex'));
-  const given = await derive(passphrase.normalize('NFKC'), salt, LENGTH);
-  return timingSafeEqual(given, digest);
+let running = 0;
+const waiting: (() => void)[] = [];
+
+/** The derived key, when its turn comes. */
+async function derive(passphrase: string, { steps, block, lanes, salt }: Omit<Stored, 'digest'>) {
+  if (running >= AT_ONCE) await new Promise<void>((go) => waiting.push(go));
+  else running++;
+  try {
+    const cost = { N: 2 ** steps, r: block, p: lanes, maxmem: 2 ** (steps + 8) * block };
+    return await new Promise<Buffer>((resolve, reject) =>
+      scrypt(passphrase.normalize('NFKC'), salt, LENGTH, cost, (error, key) =>
+        error ? reject(error) : resolve(key),
+      ),
+    );
+  } finally {
+    const next = waiting.shift();
+    if (next) next();
+    else running--;
+  }
+}
+
+/** A salted digest of a passphrase, with what it was made with: `scrypt:17:8:1:salt:digest`. */
+export async function digestPassphrase(passphrase: string): Promise<string> {
+  const made = { steps: STEPS, block: BLOCK, lanes: LANES, salt: randomBytes(16) };
+  const digest = await derive(passphrase, made);
+  return ['scrypt', STEPS, BLOCK, LANES, made.salt.toString('hex'), digest.toString('hex')].join(
+    ':',
+  );
+}
+
+function readStored(stored: string): Stored | null {
+  const [kind, steps, block, lanes, salt, digest] = stored.split(':');
+  if (kind !== 'scrypt' || !digest) return null;
+  return {
+    steps: Number(steps),
+    block: Number(block),
+    lanes: Number(lanes),
+    salt: Buffer.from(salt, 'hex'),
+    digest: Buffer.from(digest, 'hex'),
+  };
+}
+
+// Compared with where there is no digest; made of random bytes, so that nothing matches it.
+const nothing = (): Stored => ({
+  steps: STEPS,
+  block: BLOCK,
+  lanes: LANES,
+  salt: randomBytes(16),
+  digest: randomBytes(LENGTH),
+});
+
+/**
+ * Whether a passphrase is the one of a digest. Takes as long where there is no digest, and then never is:
+ * who has no passphrase cannot sign in.
+ */
+export async function matchesPassphrase(
+  passphrase: string,
+  stored: string | null,
+): Promise<boolean> {
+  const known = stored === null ? null : readStored(stored);
+  const against = known ?? nothing();
+  const given = await derive(passphrase, against);
+  return timingSafeEqual(given, against.digest) && known !== null;
 }

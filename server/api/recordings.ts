@@ -1,67 +1,102 @@
-import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
-import { RecordingAnswer } from '@/core/protocol';
-import type { RecordingRow } from '../db/rows';
+import { DoneAnswer, RecordingAnswer, RecordingsAnswer } from '@/core/protocol';
+import type { KeepRow, RecordingRow } from '../db/rows';
+import { digestOf } from '../digest';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
+import type { RecordingKind } from '../work/recording';
 import type { Context } from './context';
-import { makerOrNew } from './session';
+import { makerOf, makerOrNew, requireMaker } from './session';
 
 /** Most bytes a recording may have. */
 const LIMIT = '15mb';
 /** Most recordings one maker keeps. */
 const MOST_RECORDINGS = 40;
 
-const TYPES = { wav: 'audio/wav', mp3: 'audio/mpeg', ogg: 'audio/ogg' } as const;
+const TYPES = { wav: 'audio/wav', mp3: 'audio/mpeg', ogg: 'audio/ogg' } as const satisfies Record<
+  RecordingKind,
+  string
+>;
 
 /** Recordings that courses are built to. Their names follow from what they hold. */
 export function recordings(context: Context): Router {
-  const { db } = context;
+  const { db, limits, pool } = context;
   return Router()
+    .get(
+      '/recordings',
+      handler({ body: NoBody, answer: RecordingsAnswer }, async (_, req) => {
+        const maker = await makerOf(context, req);
+        if (!maker) return { recordings: [] };
+        const own = { maker: maker.id, deleted: null };
+        const rows = db<KeepRow>('keeps').where(own).orderBy('made', 'desc');
+        return { recordings: await rows.select('file', 'bytes', 'made') };
+      }),
+    )
     .post(
       '/recordings',
       express.raw({ type: () => true, limit: LIMIT }),
       handler({ body: NoBody, answer: RecordingAnswer }, async (data: unknown, req, res) => {
-        const kind = Buffer.isBuffer(data) ? kindOf(data) : null;
+        await limits.room();
+        const kind = Buffer.isBuffer(data) ? await pool.run('kindOfRecording', data) : null;
         if (!Buffer.isBuffer(data) || !kind) {
           throw new HttpError(415, 'no-recording', 'That is no WAV, MP3 or OGG recording.');
         }
-        const maker = await makerOrNew(context, req, res);
-        const file = `${createHash('sha256').update(data).digest('hex')}.${kind}`;
-        const [{ count }] = await db('recordings').where('maker', maker.id).count({ count: '*' });
-        if (Number(count) >= MOST_RECORDINGS) {
-          throw new HttpError(409, 'full', `At most ${MOST_RECORDINGS} recordings are kept.`);
+        const bytes = data.length;
+        limits.sent(req, bytes);
+        const { id: maker } = await makerOrNew(context, req, res);
+        const file = `${digestOf(data)}.${kind}`;
+        const own = { file, maker };
+        const known = await db<KeepRow>('keeps').where(own).first('file');
+        if (!known) {
+          const [{ count }] = await db<KeepRow>('keeps').where({ maker }).count({ count: '*' });
+          if (Number(count) >= MOST_RECORDINGS) {
+            const words = `At most ${MOST_RECORDINGS} recordings are kept, those in the bin included.`;
+            throw new HttpError(409, 'full', words);
+          }
+          await limits.keep(db, maker, bytes);
         }
-        const row: RecordingRow = { file, maker: maker.id, data, made: Date.now() };
-        await db('recordings').insert(row).onConflict('file').ignore();
+        const made = Date.now();
+        await db.transaction(async (trx) => {
+          await trx<RecordingRow>('recordings').insert({ file, data, made }).onConflict().ignore();
+          await trx<KeepRow>('keeps')
+            .insert({ ...own, bytes, made, deleted: null })
+            .onConflict(['file', 'maker'])
+            .merge(['deleted']);
+        });
         res.status(201);
         return { file };
       }),
     )
-    .get('/recordings/:file', (req, res, next) => {
-      db<RecordingRow>('recordings')
-        .where('file', param(req, 'file'))
-        .first()
-        .then((row) => {
-          if (!row) throw notFound('The recording');
-          const kind = row.file.slice(-3) as keyof typeof TYPES;
-          res.setHeader('Content-Type', TYPES[kind]);
-          res.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
-          res.send(row.data);
-        })
-        .catch(next);
-    });
-}
-
-/** What a file's first bytes say it is, whatever it calls itself. */
-function kindOf(data: Buffer): keyof typeof TYPES | null {
-  const text = (from: number, to: number) => data.subarray(from, to).toString('latin1');
-  if (data.length > 44 && text(0, 4) === 'RIFF' && text(8, 12) === 'WAVE') return 'wav';
-  if (data.length > 64 && text(0, 4) === 'OggS') return 'ogg';
-  if (
-    data.length > 64 &&
-    (text(0, 3) === 'ID3' || (data[0] === 0xff && (data[1] & 0xe0) === 0xe0))
-  ) {
-    return 'mp3';
-  }
-  return null;
+    .get('/recordings/:file', async (req, res) => {
+      const row = await db<RecordingRow>('recordings').where('file', param(req, 'file')).first();
+      if (!row) throw notFound('The recording');
+      const { file, data } = row;
+      res.set({
+        'Content-Type': TYPES[file.slice(-3) as RecordingKind],
+        'Cache-Control': 'public, max-age=31536000, immutable',
+        'Accept-Ranges': 'bytes',
+      });
+      const ranges = req.range(data.length);
+      if (ranges === -1) {
+        res.set('Content-Range', `bytes */${data.length}`);
+        throw new HttpError(416, 'no-part', 'The recording has no such part.');
+      }
+      // Several parts at once nobody asks for: they get it whole.
+      if (!Array.isArray(ranges) || ranges.length !== 1 || ranges.type !== 'bytes') {
+        return void res.send(data);
+      }
+      const [{ start, end }] = ranges;
+      res.status(206).set('Content-Range', `bytes ${start}-${end}/${data.length}`);
+      res.send(data.subarray(start, end + 1));
+    })
+    .delete(
+      '/recordings/:file',
+      handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
+        const { id: maker } = await requireMaker(context, req);
+        const gone = await db<KeepRow>('keeps')
+          .where({ file: param(req, 'file'), maker, deleted: null })
+          .update({ deleted: Date.now() });
+        if (gone === 0) throw notFound('The recording');
+        return { done: true };
+      }),
+    );
 }

@@ -1,24 +1,31 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import type { Request, Response } from 'express';
 import type { MakerRow } from '../db/rows';
+import { digestOf } from '../digest';
 import { HttpError } from '../http';
 import type { Context } from './context';
 
 const COOKIE = 'stonehop';
-const A_YEAR = 365 * 86_400_000;
-
-const digestOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+const A_DAY = 86_400_000;
+/** Time after its last use at which a session ends, ms. */
+export const SESSION_TIME = 90 * A_DAY;
 
 /** A short random name for a row or a link. */
 export const newId = (bytes = 9): string => randomBytes(bytes).toString('base64url');
 
+const tokenOf = (req: Request): string | null => {
+  const token: unknown = req.cookies?.[COOKIE];
+  return typeof token === 'string' ? token : null;
+};
+
 /** The maker a request's cookie stands for, if any. */
 export async function makerOf({ db }: Context, req: Request): Promise<MakerRow | undefined> {
-  const token: unknown = req.cookies?.[COOKIE];
-  if (typeof token !== 'string') return undefined;
+  const token = tokenOf(req);
+  if (token === null) return undefined;
   return db<MakerRow>('makers')
     .join('sessions', 'sessions.maker', 'makers.id')
     .where('sessions.digest', digestOf(token))
+    .andWhere('sessions.created', '>', Date.now() - SESSION_TIME)
     .first('makers.*');
 }
 
@@ -26,7 +33,14 @@ export async function makerOf({ db }: Context, req: Request): Promise<MakerRow |
 export async function makerOrNew(context: Context, req: Request, res: Response): Promise<MakerRow> {
   const known = await makerOf(context, req);
   if (known) return known;
-  const maker: MakerRow = { id: newId(), name: null, passphrase: null, created: Date.now() };
+  context.limits.newMaker(req);
+  const maker: MakerRow = {
+    id: newId(),
+    name: null,
+    name_key: null,
+    passphrase: null,
+    created: Date.now(),
+  };
   await context.db<MakerRow>('makers').insert(maker);
   await beginSession(context, res, maker.id);
   return maker;
@@ -47,18 +61,39 @@ export async function beginSession(
 ): Promise<void> {
   const token = newId(32);
   await db('sessions').insert({ digest: digestOf(token), maker, created: Date.now() });
-  res.cookie(COOKIE, token, {
-    httpOnly: true,
-    sameSite: 'lax',
-    secure: config.secureCookies,
-    maxAge: A_YEAR,
-    path: '/',
-  });
+  giveCookie(config.secureCookies, res, token);
+}
+
+const giveCookie = (secure: boolean, res: Response, token: string): void => {
+  const age = { maxAge: SESSION_TIME, path: '/' };
+  res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'lax', secure, ...age });
+};
+
+/** Has a session that is used last on; once a day is often enough. */
+export async function renewSession({ db, config }: Context, req: Request, res: Response) {
+  const token = tokenOf(req);
+  if (token === null) return;
+  const now = Date.now();
+  const renewed = await db('sessions')
+    .where('digest', digestOf(token))
+    .andWhere('created', '>', now - SESSION_TIME)
+    .andWhere('created', '<', now - A_DAY)
+    .update({ created: now });
+  if (renewed > 0) giveCookie(config.secureCookies, res, token);
 }
 
 /** Ends the session a request's cookie stands for. */
 export async function endSession({ db }: Context, req: Request, res: Response): Promise<void> {
-  const token: unknown = req.cookies?.[COOKIE];
-  if (typeof token === 'string') await db('sessions').where('digest', digestOf(token)).delete();
+  const token = tokenOf(req);
+  if (token !== null) await db('sessions').where('digest', digestOf(token)).delete();
   res.clearCookie(COOKIE, { path: '/' });
+}
+
+/** Ends all sessions of a maker but the request's own. */
+export async function endOtherSessions({ db }: Context, req: Request, maker: string) {
+  const token = tokenOf(req);
+  await db('sessions')
+    .where({ maker })
+    .whereNot('digest', token === null ? '' : digestOf(token))
+    .delete();
 }

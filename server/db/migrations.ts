@@ -1,4 +1,8 @@
 import type { Knex } from 'knex';
+import { toCourse } from '@/core/course';
+import { inputsDigest } from '../digest';
+import { nameKey } from '../names';
+import { pack, summaryOf } from '../work/intake';
 
 const migrations: Record<string, Knex.Migration> = {
   '001_makers': {
@@ -119,7 +123,150 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.alterTable('courses', (t) => t.dropColumn('proof_strokes'));
     },
   },
+  '007_summaries': {
+    async up(knex) {
+      await knex.schema.alterTable('courses', (t) => {
+        // What lists tell of a course, so that they read no document.
+        t.text('name').notNullable().defaultTo('');
+        t.text('kind').notNullable().defaultTo('point');
+        t.text('runner').notNullable().defaultTo('hopper');
+        t.integer('pieces').notNullable().defaultTo(0);
+        t.integer('bytes').notNullable().defaultTo(0);
+        t.float('length').notNullable().defaultTo(0);
+        /** Digest of what others would see. */
+        t.text('shown').notNullable().defaultTo('');
+        /** Drawn when it is first asked for after a change. */
+        t.text('picture');
+      });
+      await knex.schema.alterTable('published', (t) => {
+        t.text('shown').notNullable().defaultTo('');
+        t.text('picture');
+      });
+      await knex.schema.alterTable('kits', (t) => {
+        t.text('name').notNullable().defaultTo('');
+        t.integer('pieces').notNullable().defaultTo(0);
+        t.integer('bytes').notNullable().defaultTo(0);
+        t.integer('deleted');
+        t.text('picture');
+      });
+      await eachRow(knex, 'courses', 'id', async ({ id, document }) => {
+        const { name, kind, runner, pieces, bytes, length, hash, shown } = summaryOf(
+          toCourse(JSON.parse(document)),
+          document,
+        );
+        const row = { name, kind, runner, pieces, bytes, length, hash, shown };
+        await knex('courses').where({ id }).update(row);
+      });
+      await eachRow(knex, 'kits', 'id', async ({ id, document }) => {
+        const { name, pieces } = JSON.parse(document) as { name: string; pieces: unknown[] };
+        const bytes = Buffer.byteLength(document);
+        await knex('kits').where({ id }).update({ name, pieces: pieces.length, bytes });
+      });
+      await knex.raw(
+        'update published set shown = (select shown from courses where courses.id = published.course) ' +
+          'where document = (select document from courses where courses.id = published.course)',
+      );
+      // Documents of earlier versions are much alike, and packed.
+      await knex.schema.createTable('versions', (t) => {
+        t.text('course').notNullable().references('courses.id').onDelete('CASCADE');
+        t.integer('revision').notNullable();
+        t.binary('document').notNullable();
+        t.integer('pieces').notNullable();
+        t.text('label');
+        t.integer('saved').notNullable();
+        t.primary(['course', 'revision']);
+      });
+      const old = await knex('revisions').select('course', 'revision');
+      for (const key of old) {
+        const { document, saved } = await knex('revisions').where(key).first();
+        const { pieces } = JSON.parse(document) as { pieces: unknown[] };
+        const packed = Buffer.from(pack(document));
+        await knex('versions').insert({ ...key, document: packed, pieces: pieces.length, saved });
+      }
+      await knex.schema.dropTable('revisions');
+    },
+    async down(knex) {
+      await knex.schema.dropTable('versions');
+    },
+  },
+  '008_keeping': {
+    async up(knex) {
+      await knex.schema.alterTable('makers', (t) => {
+        /** The name as names are compared; see names. */
+        t.text('name_key').unique();
+      });
+      await eachRow(knex, 'makers', 'id', async ({ id, name }) => {
+        if (name)
+          await knex('makers')
+            .where({ id })
+            .update({ name_key: nameKey(name) });
+      });
+      // A recording is kept once, by all who sent it in.
+      await knex.schema.createTable('keeps', (t) => {
+        t.text('file').notNullable().references('recordings.file').onDelete('CASCADE');
+        t.text('maker').notNullable().references('makers.id').onDelete('CASCADE');
+        t.integer('bytes').notNullable();
+        t.integer('made').notNullable();
+        t.integer('deleted');
+        t.primary(['file', 'maker']);
+        t.index(['maker']);
+      });
+      await knex.raw(
+        'insert into keeps (file, maker, bytes, made) select file, maker, length(data), made from recordings',
+      );
+      await knex.schema.alterTable('recordings', (t) => {
+        t.dropForeign('maker');
+        t.dropIndex(['maker']);
+        t.dropColumn('maker');
+      });
+      await knex.schema.createTable('attempts', (t) => {
+        t.text('id').primary();
+        t.text('slug').notNullable().references('published.slug').onDelete('CASCADE');
+        t.text('maker').notNullable().references('makers.id').onDelete('CASCADE');
+        t.text('hash').notNullable();
+        t.integer('seed').notNullable();
+        t.integer('given').notNullable();
+        t.text('inputs');
+        t.float('time');
+        t.integer('strokes');
+        t.index(['maker', 'slug']);
+      });
+      await knex.schema.alterTable('runs', (t) => {
+        /** Digest of the inputs, and the player's name as names are compared. */
+        t.text('inputs').notNullable().defaultTo('');
+        t.text('player_key').notNullable().defaultTo('');
+        t.text('attempt');
+        t.index(['slug', 'hash', 'inputs']);
+      });
+      // Of each maker's runs on a course only the best stays.
+      await knex.raw(
+        'delete from runs where id not in (select id from (select id, row_number() over ' +
+          '(partition by slug, hash, maker order by strokes, time, made, id) as place from runs) where place = 1)',
+      );
+      await knex.schema.alterTable('runs', (t) => t.unique(['slug', 'hash', 'maker']));
+      await eachRow(knex, 'runs', 'id', async ({ id, player, run }) => {
+        const row = { player_key: nameKey(player), inputs: inputsDigest(JSON.parse(run)) };
+        await knex('runs').where({ id }).update(row);
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTable('attempts');
+      await knex.schema.dropTable('keeps');
+    },
+  },
 };
+
+/** Does something with each row of a table, one at a time: documents are large. */
+async function eachRow(
+  knex: Knex,
+  table: string,
+  key: string,
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  act: (row: any) => Promise<void>,
+): Promise<void> {
+  const keys: Record<string, unknown>[] = await knex(table).select(key);
+  for (const one of keys) await act(await knex(table).where(one).first());
+}
 
 /** The migrations as code, so that their names are the same bundled or not. */
 export const migrationSource: Knex.MigrationSource<string> = {

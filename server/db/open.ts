@@ -18,6 +18,8 @@ export async function openDatabase(dataDir: string): Promise<Knex> {
   await db.raw('PRAGMA journal_mode = WAL');
   await db.raw('PRAGMA synchronous = FULL');
   await db.raw('PRAGMA foreign_keys = ON');
+  // Waiting for another program that has the file holds up everybody: better to be asked again.
+  await db.raw('PRAGMA busy_timeout = 1000');
   await db.migrate.latest({ migrationSource });
   return db;
 }

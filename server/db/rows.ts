@@ -1,15 +1,33 @@
 export interface MakerRow {
   id: string;
   name: string | null;
+  name_key: string | null;
   passphrase: string | null;
   created: number;
 }
-export interface CourseRow {
+
+/** What is kept of a course beside its document, so that lists read none. */
+export interface SummaryColumns {
+  name: string;
+  kind: string;
+  runner: string;
+  pieces: number;
+  bytes: number;
+  /** Metres. */
+  length: number;
+  /** Hash over what a run feels. */
+  hash: string;
+  /** Digest of what others would see. */
+  shown: string;
+}
+
+export interface CourseRow extends SummaryColumns {
   id: string;
   maker: string;
   revision: number;
   document: string;
-  hash: string;
+  /** SVG, or null until it is asked for. */
+  picture: string | null;
   proof: string | null;
   proof_hash: string | null;
   proof_time: number | null;
@@ -19,40 +37,82 @@ export interface CourseRow {
   changed: number;
   deleted: number | null;
 }
-export interface RevisionRow {
+
+export interface VersionRow {
   course: string;
   revision: number;
-  document: string;
+  /** Packed; see intake. */
+  document: Buffer;
+  pieces: number;
+  /** What its maker calls it; such a version never goes. */
+  label: string | null;
   saved: number;
 }
+
 export interface PublishedRow {
   slug: string;
   course: string;
   document: string;
   hash: string;
+  shown: string;
+  picture: string | null;
   published: number;
 }
+
 export interface RunRow {
   id: number;
   slug: string;
   hash: string;
   maker: string;
   player: string;
+  player_key: string;
   time: number;
   /** Strokes where fewest of them win, else 0: runs are ranked by these first. */
   strokes: number;
   run: string;
+  /** Digest of what the player did. */
+  inputs: string;
+  /** The attempt it was made in; null for the demo's. */
+  attempt: string | null;
   made: number;
 }
+
+export interface AttemptRow {
+  id: string;
+  slug: string;
+  maker: string;
+  hash: string;
+  seed: number;
+  given: number;
+  /** Of the run sent in for it: a digest of what the player did, and what it is worth. */
+  inputs: string | null;
+  time: number | null;
+  strokes: number | null;
+}
+
 export interface KitRow {
   id: string;
   maker: string;
   document: string;
+  name: string;
+  pieces: number;
+  bytes: number;
+  picture: string | null;
   changed: number;
+  deleted: number | null;
 }
+
 export interface RecordingRow {
   file: string;
-  maker: string;
   data: Buffer;
   made: number;
+}
+
+/** That a maker keeps a recording. */
+export interface KeepRow {
+  file: string;
+  maker: string;
+  bytes: number;
+  made: number;
+  deleted: number | null;
 }

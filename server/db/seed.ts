@@ -1,8 +1,12 @@
 import type { Knex } from 'knex';
 import type { Course } from '@/core/course';
-import { courseHash, replay, type Run } from '@/core/run';
+import { replay, type Run } from '@/core/run';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
+import { inputsDigest } from '../digest';
+import { nameKey } from '../names';
+import { shownOf, summaryOf } from '../work/intake';
+import type { CourseRow, MakerRow, PublishedRow, RunRow } from './rows';
 
 /** How the ids of the demo's makers begin. */
 export const DEMO_MAKER = 'demo-';
@@ -18,39 +22,46 @@ export async function seedDemo(db: Knex): Promise<void> {
   await db.transaction(async (trx) => {
     const maker = async (name: string) => {
       const id = `${DEMO_MAKER}${name.toLowerCase()}`;
-      await trx('makers').insert({ id, name, created: now }).onConflict('id').ignore();
+      const row = { id, name, name_key: nameKey(name), passphrase: null, created: now };
+      await trx<MakerRow>('makers').insert(row).onConflict('id').ignore();
       return id;
     };
     for (const { slug, maker: name, course } of DEMO_COURSES) {
       const [proof, ...runs] = DEMO_RUNS[slug];
       const document = JSON.stringify(course);
-      const hash = courseHash(course);
-      await trx('courses').insert({
+      const summary = summaryOf(course, document);
+      await trx<CourseRow>('courses').insert({
+        ...summary,
         id: slug,
         maker: await maker(name),
         revision: 1,
         document,
-        hash,
+        picture: null,
         proof: JSON.stringify(proof.run),
-        proof_hash: hash,
+        proof_hash: summary.hash,
         proof_time: proof.run.claim,
         proof_strokes: strokesOf(course, proof.run),
         created: now,
         changed: now,
+        deleted: null,
       });
-      await trx('published').insert({ slug, course: slug, document, hash, published: now });
-      const insert = async (player: string, run: Run) =>
-        trx('runs').insert({
-          slug,
-          hash,
+      const { hash, shown } = summary;
+      await trx<PublishedRow>('published').insert({
+        ...{ slug, course: slug, hash, shown, picture: null },
+        document: shownOf(course),
+        published: now,
+      });
+      for (const { player, run } of runs) {
+        await trx<RunRow>('runs').insert({
+          ...{ slug, hash, player, player_key: nameKey(player), attempt: null },
           maker: await maker(player),
-          player,
           time: run.claim,
           strokes: strokesOf(course, run),
           run: JSON.stringify(run),
+          inputs: inputsDigest(run),
           made: now,
         });
-      for (const { player, run } of runs) await insert(player, run);
+      }
     }
   });
 }

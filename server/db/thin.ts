@@ -1,17 +1,34 @@
-/** Newest revisions that are all kept. */
-const KEEP_ALL = 50;
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const DAY = 24 * HOUR;
+
+/** An earlier version: when it was saved, and what its maker calls it, if anything. */
+interface Version {
+  readonly revision: number;
+  /** ms. */
+  readonly saved: number;
+  readonly label: string | null;
+}
 
 /**
- * Which earlier versions to let go: all but the newest fifty, of which only the last of each day
- * stays.
- * @param revisions newest first, with the time each was saved in milliseconds
+ * Which earlier versions to let go. Of the last hour of work all stay, of the last day the last of each ten
+ * minutes, of the last week of each hour, before that of each day; those with a name stay for ever. Time is
+ * counted back from the newest: work that rests does not melt away.
+ * @param versions newest first
+ * @param dense whether even the last hour is too much, and only the last of each minute of it stays
  */
-export function toThin(revisions: readonly { revision: number; saved: number }[]): number[] {
-  const days = new Set<number>();
-  return revisions.flatMap(({ revision, saved }, place) => {
-    const day = Math.floor(saved / 86_400_000);
-    const lastOfDay = !days.has(day);
-    days.add(day);
-    return place < KEEP_ALL || lastOfDay ? [] : [revision];
+export function toThin(versions: readonly Version[], dense = false): number[] {
+  const newest = versions[0]?.saved ?? 0;
+  const kept = new Set<string>();
+  return versions.flatMap(({ revision, saved, label }, i) => {
+    if (label !== null || i === 0) return [];
+    const age = newest - saved;
+    const slot =
+      age < HOUR ? (dense ? MINUTE : 0) : age < DAY ? 10 * MINUTE : age < 7 * DAY ? HOUR : DAY;
+    if (slot === 0) return [];
+    const place = `${slot} ${Math.floor(saved / slot)}`;
+    if (kept.has(place)) return [revision];
+    kept.add(place);
+    return [];
   });
 }

@@ -1,4 +1,4 @@
 const { buildWorker } = require('../../scripts/bundles.cjs');
 
-/** The server's tests verify runs in real worker threads, which need the bundled worker. */
+/** The server's tests work in real worker threads, which need the bundled worker. */
 module.exports = () => buildWorker();

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import type { Run } from '@/core/run';
 import { configFromEnvironment, type Config } from '../config';
 import { serve, type Running } from '../serve';
 
@@ -15,6 +16,10 @@ export async function testServer(
     dataDir,
     webDir: null,
     logLevel: 'silent',
+    writesPerMinute: 100_000,
+    signInsPerMinute: 1000,
+    attemptsPerMinute: 1000,
+    makersPerHour: 10_000,
     ...change,
   };
   const running = await serve(config);
@@ -39,25 +44,51 @@ interface Answer {
 /** Somebody with a browser of their own: keeps the cookie it is given. */
 export class Somebody {
   cookie = '';
+  /** The address a proxy in front would name. */
+  forwarded = '';
+
+  /** Begins an attempt at a published course and sends in a run made with its seed. */
+  async play(slug: string, run: Run, player?: string): Promise<Answer> {
+    const { attempt, seed } = (await this.ask('POST', `/published/${slug}/attempts`)).body;
+    return this.ask('POST', `/published/${slug}/runs`, { run: { ...run, seed }, attempt, player });
+  }
 
   constructor(private readonly port: number) {}
 
-  async ask(method: string, path: string, body?: unknown): Promise<Answer> {
+  /** Sends a file as it is. */
+  send(path: string, data: Buffer): Promise<Answer> {
+    return this.request('POST', path, 'application/octet-stream', new Uint8Array(data));
+  }
+
+  /** Asks for something, with a body as JSON or, given as text, as it is. */
+  ask(method: string, path: string, body?: unknown): Promise<Answer> {
+    const text = body === undefined || typeof body === 'string' ? body : JSON.stringify(body);
+    return this.request(method, path, 'application/json', text);
+  }
+
+  private async request(
+    method: string,
+    path: string,
+    type: string,
+    body?: string | Uint8Array<ArrayBuffer>,
+  ): Promise<Answer> {
     const response = await fetch(`http://127.0.0.1:${this.port}/api${path}`, {
       method,
       headers: {
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(body === undefined ? {} : { 'Content-Type': type }),
         ...(this.cookie ? { Cookie: this.cookie } : {}),
+        ...(this.forwarded ? { 'X-Forwarded-For': this.forwarded } : {}),
       },
-      body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
+      body,
     });
     const [given] = response.headers.getSetCookie();
     if (given) this.cookie = given.split(';')[0];
     const text = await response.text();
+    const json = response.headers.get('content-type')?.includes('json');
     return {
       status: response.status,
       headers: response.headers,
-      body: text ? JSON.parse(text) : undefined,
+      body: json ? JSON.parse(text) : text,
     };
   }
 }

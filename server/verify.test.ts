@@ -1,28 +1,8 @@
-import { layPieces, type PieceInHand } from '@/core/assemble';
-import { emptyCourse, MOST_LOOSE, type Course } from '@/core/course';
-import { buildWorld, courseHash, Recorder, startState, tick, type Run } from '@/core/run';
-import { Somebody, testServer } from '../testing/client';
-
-const walk = (...pieces: PieceInHand[]): Course =>
-  layPieces(emptyCourse('Long Quay'), [
-    { family: 'slab', at: [3, -0.5, 0], size: [12, 0.5, 2] },
-    { family: 'start', at: [-2, 0, 0] },
-    { family: 'lantern', at: [7, 0, 0] },
-    ...pieces,
-  ]);
-
-/** A walk to the right with so many hops on the way. */
-function runRight(on: Course, hops = 0): Run {
-  const world = buildWorld(on);
-  const state = startState(world);
-  const recorder = new Recorder();
-  for (let i = 0; i < 600 && state.finish < 0; i++) {
-    const input = { x: 16, z: 0, jump: i % 60 === 1 && i < 60 * hops };
-    recorder.add(input);
-    tick(world, state, input, () => {});
-  }
-  return recorder.run(courseHash(on), Math.max(0, state.finish));
-}
+import type { PieceInHand } from '@/core/assemble';
+import { MOST_LOOSE, type Course } from '@/core/course';
+import { courseHash, Recorder, type Run } from '@/core/run';
+import { Somebody, testServer } from './testing/client';
+import { hopRight, walk } from './testing/courses';
 
 /** A run of nothing, as sent by whom no honest run can be made for. */
 const idle = (on: Course, ticks: number): Run => ({
@@ -70,7 +50,7 @@ describe('with time enough', () => {
     const maker = new Somebody(server.running.port);
     const { id } = (await maker.ask('POST', '/courses', { course })).body;
     const prove = (hops: number) =>
-      maker.ask('POST', `/courses/${id}/proof`, { run: runRight(course, hops) });
+      maker.ask('POST', `/courses/${id}/proof`, { run: hopRight(course, hops) });
     expect((await prove(2)).body.best).toBe(true);
     // One hop fewer is better, however long it takes; one more never is.
     expect((await prove(1)).body.best).toBe(true);
@@ -78,17 +58,16 @@ describe('with time enough', () => {
     const { slug } = (await maker.ask('POST', `/courses/${id}/publish`)).body;
     const send = async (player: string, hops: number) => {
       const somebody = new Somebody(server.running.port);
-      const run = runRight(course, hops);
-      return (await somebody.ask('POST', `/published/${slug}/runs`, { run, player })).body;
+      return (await somebody.play(slug, hopRight(course, hops), player)).body;
     };
-    expect((await send('Tam', 2)).place).toBe(1);
-    expect((await send('Morven', 0)).place).toBe(1);
-    const last = await send('Brice', 1);
+    expect((await send('Orla', 2)).place).toBe(1);
+    expect((await send('Fenn', 0)).place).toBe(1);
+    const last = await send('Wick', 1);
     expect(last.place).toBe(2);
     expect(last.best.map(({ player }: { player: string }) => player)).toEqual([
-      'Morven',
-      'Brice',
-      'Tam',
+      'Fenn',
+      'Wick',
+      'Orla',
     ]);
     expect(last.best[1].strokes).toBe(1);
   });

@@ -25,8 +25,8 @@ export interface Task {
   readonly budget: number;
 }
 
-/** Replays a run; the body of a worker thread. */
-export default async function verify({ document, run, budget }: Task): Promise<Verdict> {
+/** Replays a run. */
+export async function verify({ document, run, budget }: Task): Promise<Verdict> {
   const end = performance.now() + 1000 * budget;
   try {
     const course = toCourse(JSON.parse(document));

@@ -1,0 +1,166 @@
+import { randomBytes } from 'node:crypto';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import type { CourseKind } from '@/core/course';
+import { AttemptAnswer, PlayerRunAnswer, PlayerRunBody, UNNAMED } from '@/core/protocol';
+import { ranksBefore, type Run, type Score } from '@/core/run';
+import type { AttemptRow, CourseRow, MakerRow, RunRow } from '../db/rows';
+import { inputsDigest } from '../digest';
+import { handler, HttpError, NoBody, param, readJson } from '../http';
+import { nameKey, refuseReserved } from '../names';
+import { bestTimes, placeOf } from './boards';
+import type { Context } from './context';
+import { findPublished } from './found';
+import { makerOrNew, newId, requireMaker } from './session';
+
+/** Most attempts at a course that one player may have begun and not sent. */
+const MOST_OPEN = 5;
+
+/**
+ * What players run. Whoever runs for the list asks for an attempt first, which says where its chance comes
+ * from: a seed one could choose is one to look for.
+ */
+export function runs(context: Context): Router {
+  const { db, limits, verifier } = context;
+  return Router()
+    .post(
+      '/published/:slug/attempts',
+      handler({ body: NoBody, answer: AttemptAnswer }, async (_, req, res) => {
+        limits.attempt(req);
+        await limits.room();
+        const { slug, hash } = await findPublished(db, param(req, 'slug'));
+        const { id: maker } = await makerOrNew(context, req, res);
+        const seed = randomBytes(4).readUInt32LE();
+        const row = { id: newId(12), slug, maker, hash, seed, given: Date.now(), inputs: null };
+        await db.transaction(async (trx) => {
+          await trx<AttemptRow>('attempts').insert(row);
+          const open = { slug, maker, inputs: null };
+          const old = await trx<AttemptRow>('attempts')
+            .where(open)
+            .orderBy([
+              { column: 'given', order: 'desc' },
+              { column: 'rowid', order: 'desc' },
+            ])
+            .offset(MOST_OPEN)
+            .limit(MOST_OPEN)
+            .select('id');
+          await trx<AttemptRow>('attempts')
+            .whereIn(
+              'id',
+              old.map(({ id }) => id),
+            )
+            .delete();
+        });
+        res.status(201);
+        return { attempt: row.id, hash, seed };
+      }),
+    )
+    .post(
+      '/published/:slug/runs',
+      readJson,
+      handler({ body: PlayerRunBody, answer: PlayerRunAnswer }, async (body, req, res) => {
+        await limits.room();
+        const { run, player } = body;
+        const found = await findPublished(db, param(req, 'slug'), ['document']);
+        const { slug, hash } = found;
+        const maker = await requireMaker(context, req);
+        const inputs = inputsDigest(run);
+        const attempt = await attemptOf(db, { id: body.attempt, slug, maker: maker.id }, run);
+        const answer = async (score: Score) => ({
+          time: score.time,
+          place: await placeOf(db, found, { maker: maker.id, ...score }),
+          best: await bestTimes(db, found, maker.id),
+        });
+        if (attempt.inputs === inputs) {
+          // The same run again: its answer was lost on the way.
+          res.status(201);
+          return answer({ time: attempt.time!, strokes: attempt.strokes! });
+        }
+        if (attempt.inputs !== null) throw usedUp();
+        if (run.course !== hash || attempt.hash !== hash) throw otherVersion();
+        await refuseCopies(db, { slug, hash, inputs }, maker.id);
+        const name = maker.name ?? (await playersName(db, player));
+        const { time, strokes: made } = await verifier.verify(maker.id, found.document, run, res);
+        const { kind } = (await db<CourseRow>('courses').where('id', found.course).first('kind'))!;
+        const score = { time, strokes: kind === 'strokes' ? made : 0 };
+        await db.transaction(async (trx) => {
+          await trx<AttemptRow>('attempts')
+            .where('id', attempt.id)
+            .update({ inputs, ...score });
+          await keepBest(trx, kind as CourseKind, {
+            ...{ slug, hash, maker: maker.id, player: name, player_key: nameKey(name), inputs },
+            ...score,
+            attempt: attempt.id,
+            run: JSON.stringify({ ...run, claim: time }),
+            made: Date.now(),
+          });
+        });
+        res.status(201);
+        return answer(score);
+      }),
+    );
+}
+
+const usedUp = () =>
+  new HttpError(409, 'no-attempt', 'Another run was sent for this attempt. Begin a new one.');
+const otherVersion = () =>
+  new HttpError(
+    409,
+    'other-version',
+    'The course has changed since this run began. Load it again and run the new one.',
+  );
+
+/**
+ * The attempt a run was made in.
+ * @throws HttpError 409 when there is none, or the run has another seed
+ */
+async function attemptOf(
+  db: Knex,
+  asked: Pick<AttemptRow, 'id' | 'slug' | 'maker'>,
+  run: Run,
+): Promise<AttemptRow> {
+  const attempt = await db<AttemptRow>('attempts').where(asked).first();
+  if (!attempt || attempt.seed !== run.seed) {
+    throw new HttpError(
+      409,
+      'no-attempt',
+      'This run was not begun with the server in reach, or too long ago; it counts on this device only.',
+    );
+  }
+  return attempt;
+}
+
+/** @throws HttpError 409 when somebody else sent in the very same run */
+async function refuseCopies(
+  db: Knex,
+  run: Pick<RunRow, 'slug' | 'hash' | 'inputs'>,
+  maker: string,
+): Promise<void> {
+  const same = await db<RunRow>('runs').where(run).whereNot({ maker }).first('id');
+  if (!same) return;
+  throw new HttpError(409, 'same-run', 'Somebody else has sent in this very run, press by press.');
+}
+
+/**
+ * What a player without an account is called.
+ * @throws HttpError 409 for the name of somebody who has one
+ */
+async function playersName(db: Knex, player: string | undefined): Promise<string> {
+  if (player === undefined || player === UNNAMED) return UNNAMED;
+  refuseReserved(player);
+  const owner = await db<MakerRow>('makers').where('name_key', nameKey(player)).first('id');
+  if (!owner) return player;
+  throw new HttpError(
+    409,
+    'name-taken',
+    `${player} is a maker here. Sign in to run under that name, or choose another.`,
+  );
+}
+
+/** Keeps a run if it is its maker's best on the course. */
+async function keepBest(db: Knex, kind: CourseKind, run: Omit<RunRow, 'id'>): Promise<void> {
+  const { slug, hash, maker } = run;
+  const best = await db<RunRow>('runs').where({ slug, hash, maker }).first('id', 'time', 'strokes');
+  if (!best) await db<RunRow>('runs').insert(run);
+  else if (ranksBefore(kind, run, best)) await db<RunRow>('runs').where('id', best.id).update(run);
+}

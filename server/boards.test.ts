@@ -1,0 +1,157 @@
+import { Somebody, testServer } from './testing/client';
+import { openDatabase } from './db/open';
+import { runOf, runRight, walk } from './testing/courses';
+import type { Course } from '@/core/course';
+
+let server: Awaited<ReturnType<typeof testServer>>;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.remove());
+const somebody = () => new Somebody(server.running.port);
+
+/** A course, published. */
+async function out(course: Course): Promise<string> {
+  const maker = somebody();
+  const { id } = (await maker.ask('POST', '/courses', { course })).body;
+  await maker.ask('POST', `/courses/${id}/proof`, { run: runRight(course) });
+  return (await maker.ask('POST', `/courses/${id}/publish`)).body.slug as string;
+}
+const best = async (slug: string) =>
+  (await somebody().ask('GET', `/published/${slug}`)).body.best as {
+    player: string;
+    time: number;
+  }[];
+const course = walk();
+
+test('of each player the best run is on the list, and only that one is kept', async () => {
+  const slug = await out(course);
+  const player = somebody();
+  const [slow, quick, slower] = [30, 10, 60].map((rest) => runRight(course, rest));
+  expect((await player.play(slug, slow, 'Orla')).body).toMatchObject({
+    time: slow.claim,
+    place: 1,
+  });
+  expect((await player.play(slug, quick, 'Orla')).body.best).toHaveLength(1);
+  const last = await player.play(slug, slower, 'Orla');
+  expect(last.body).toMatchObject({ time: slower.claim, place: 1 });
+  expect(await best(slug)).toMatchObject([{ player: 'Orla', time: quick.claim }]);
+  const db = await openDatabase(server.config.dataDir);
+  expect(await db('runs').where({ slug })).toHaveLength(1);
+  await db.destroy();
+});
+
+test('who was first at a time stands first, and a place counts the others', async () => {
+  const slug = await out(course);
+  const wander = (jumps: number) =>
+    runOf(course, (i) => ({ x: i < 120 ? 0 : 16, jump: i < jumps && i % 2 === 0 }));
+  // The same time, in other ways.
+  const runs = [1, 3, 5].map(wander);
+  expect(new Set(runs.map(({ claim }) => claim)).size).toBe(1);
+  const places: number[] = [];
+  for (const [i, run] of runs.entries()) {
+    places.push((await somebody().play(slug, run, ['Orla', 'Fenn', 'Wick'][i])).body.place);
+  }
+  expect(places).toEqual([1, 2, 3]);
+  expect((await best(slug)).map(({ player }) => player)).toEqual(['Orla', 'Fenn', 'Wick']);
+});
+
+test('the very same run from somebody else is refused, from its player it is heard again', async () => {
+  const slug = await out(course);
+  const [one, thief] = [somebody(), somebody()];
+  const run = runRight(course, 7);
+  const { attempt, seed } = (await one.ask('POST', `/published/${slug}/attempts`)).body;
+  const sent = { run: { ...run, seed }, attempt, player: 'Orla' };
+  const first = await one.ask('POST', `/published/${slug}/runs`, sent);
+  const again = await one.ask('POST', `/published/${slug}/runs`, sent);
+  expect([first.status, again.status]).toEqual([201, 201]);
+  expect(again.body).toEqual(first.body);
+  const stolen = await thief.play(slug, run, 'Fenn');
+  expect([stolen.status, stolen.body.error.code]).toEqual([409, 'same-run']);
+  // Nor is another's attempt of any use.
+  const taken = await thief.ask('POST', `/published/${slug}/runs`, sent);
+  expect(taken.body.error.code).toBe('no-attempt');
+});
+
+test('chance comes from the server: a seed of one’s own choice counts for nothing', async () => {
+  const slug = await out(course);
+  const player = somebody();
+  const begin = async () => (await player.ask('POST', `/published/${slug}/attempts`)).body;
+  const [{ attempt, seed }, other, third] = [await begin(), await begin(), await begin()];
+  expect(new Set([seed, other.seed, third.seed]).size).toBe(3);
+  const send = (seed: number, attempt: string, rest = 3) =>
+    player.ask('POST', `/published/${slug}/runs`, {
+      run: { ...runRight(course, rest), seed },
+      attempt,
+    });
+  expect((await send((seed ^ 1) >>> 0, attempt)).body.error.code).toBe('no-attempt');
+  expect((await send(seed, other.attempt)).body.error.code).toBe('no-attempt');
+  expect((await send(0, 'none')).body.error.code).toBe('no-attempt');
+  expect((await send(seed, attempt)).status).toBe(201);
+  // An attempt is for one run.
+  expect((await send(seed, attempt, 4)).body.error.code).toBe('no-attempt');
+  const nobody = await somebody().ask('POST', `/published/${slug}/runs`, {
+    run: { ...runRight(course, 9), seed },
+    attempt: other.attempt,
+  });
+  expect(nobody.status).toBe(401);
+});
+
+test('no more than a few attempts are open at a time', async () => {
+  const slug = await out(course);
+  const player = somebody();
+  const begun: { attempt: string; seed: number }[] = [];
+  for (let i = 0; i < 8; i++) {
+    begun.push((await player.ask('POST', `/published/${slug}/attempts`)).body);
+  }
+  const send = async (i: number) => {
+    const run = { ...runRight(course, i), seed: begun[i].seed };
+    const sent = { run, attempt: begun[i].attempt };
+    return (await player.ask('POST', `/published/${slug}/runs`, sent)).status;
+  };
+  expect(await send(2)).toBe(409);
+  expect(await send(3)).toBe(201);
+  expect(await send(7)).toBe(201);
+  const strict = await testServer({ attemptsPerMinute: 2 });
+  try {
+    const eager = new Somebody(strict.running.port);
+    const statuses: number[] = [];
+    for (let i = 0; i < 3; i++) {
+      statuses.push((await eager.ask('POST', '/published/salt-pan-hop/attempts')).status);
+    }
+    expect(statuses).toEqual([201, 201, 429]);
+  } finally {
+    await strict.remove();
+  }
+});
+
+test('nobody runs under the name of a maker, and who takes a name later has it alone', async () => {
+  const slug = await out(course);
+  for (const player of ['Morven', 'morven', 'Ｍｏｒｖｅｎ', 'Moderator']) {
+    const answer = await somebody().play(slug, runRight(course, 2), player);
+    expect([answer.status, answer.body.error.code]).toEqual([409, 'name-taken']);
+  }
+  await somebody().play(slug, runRight(course, 2), 'Sorley');
+  const sorley = somebody();
+  await sorley.ask('PUT', '/me', { name: 'Sorley', passphrase: 'the seals are mine' });
+  expect((await best(slug)).map(({ player }) => player)).toEqual(['Somebody']);
+  await sorley.play(slug, runRight(course, 1));
+  expect((await best(slug)).map(({ player }) => player)).toEqual(['Sorley', 'Somebody']);
+});
+
+test('a maker’s runs are checked one at a time', async () => {
+  const slug = await out(course);
+  const player = somebody();
+  const begin = async () => (await player.ask('POST', `/published/${slug}/attempts`)).body;
+  const begun = [await begin(), await begin()];
+  // Long enough that both are under way at once.
+  const answers = await Promise.all(
+    begun.map(({ attempt, seed }, i) =>
+      player.ask('POST', `/published/${slug}/runs`, {
+        run: { ...runRight(course, i), inputs: [[200_000, 0, 0, 0]], seed },
+        attempt,
+      }),
+    ),
+  );
+  expect(answers.map(({ status }) => status).sort()).toEqual([422, 429]);
+});

@@ -1,0 +1,144 @@
+import { createHash } from 'node:crypto';
+import { deflateRawSync, inflateRawSync } from 'node:zlib';
+import * as v from 'valibot';
+import { checkPieces } from '@/core/check';
+import { KitError, readKit, KitSchema } from '@/core/assemble';
+import {
+  CourseError,
+  CourseSchema,
+  toCourse,
+  withoutPrivate,
+  withoutUnused,
+  type Course,
+} from '@/core/course';
+import { courseLength } from '@/core/route';
+import { courseHash } from '@/core/run';
+import { unknownLength } from './unknown';
+
+/** Most characters of a document that may stand in fields this program does not know. */
+export const MOST_UNKNOWN = 20_000;
+
+/** What is said of a course without reading all of it. */
+export interface Summary {
+  readonly name: string;
+  readonly kind: string;
+  readonly runner: string;
+  readonly pieces: number;
+  readonly bytes: number;
+  /** Metres. */
+  readonly length: number;
+  /** Hash over what a run feels. */
+  readonly hash: string;
+  /** Digest of what others would see of it. */
+  readonly shown: string;
+}
+
+/** A course that may be kept: its document, the same packed, and its summary. */
+export interface TakenCourse extends Summary {
+  readonly document: string;
+  readonly packed: Uint8Array;
+  /** The revision it says it comes from; 0 where it says none. */
+  readonly revision: number;
+}
+
+/** Why something sent in is not kept. */
+export interface Refusal {
+  readonly refused: {
+    status: number;
+    code: string;
+    message: string;
+    details?: Record<string, unknown>;
+  };
+}
+
+const refuse = (code: string, message: string, details?: Record<string, unknown>): Refusal => ({
+  refused: { status: 400, code, message, ...(details ? { details } : {}) },
+});
+
+const Sent = v.object({
+  revision: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1)), 1),
+  course: v.unknown(),
+});
+
+/** Reads the text of a request that brings a course, and says what is to be kept of it. */
+export function takeCourse(body: string): TakenCourse | Refusal {
+  let data: unknown;
+  try {
+    data = JSON.parse(body);
+  } catch {
+    return refuse('broken', 'The request is cut off or is not JSON.');
+  }
+  const sent = v.safeParse(Sent, data);
+  if (!sent.success) return refuse('broken', 'The request is not as it should be.');
+  let course: Course;
+  try {
+    course = toCourse(sent.output.course);
+  } catch (error) {
+    if (!(error instanceof CourseError)) throw error;
+    return refuse('broken', error.message, { places: error.problems.slice(0, 20) });
+  }
+  if (unknownLength(CourseSchema, course) > MOST_UNKNOWN) {
+    return refuse('broken', 'The course has more in fields of no known name than is kept.');
+  }
+  const wrong = checkPieces(course)[0];
+  if (wrong) return refuse('broken', wrong.message, { piece: wrong.piece });
+  const kept = withoutUnused(course);
+  const document = JSON.stringify(kept);
+  return {
+    ...summaryOf(kept, document),
+    document,
+    packed: pack(document),
+    revision: sent.output.revision,
+  };
+}
+
+/** What is said of a course. */
+export function summaryOf(course: Course, document: string): Summary {
+  return {
+    name: course.name,
+    kind: course.kind,
+    runner: course.runner.kind,
+    pieces: course.pieces.length,
+    bytes: Buffer.byteLength(document),
+    length: Math.round(courseLength(course) * 10) / 10,
+    hash: courseHash(course),
+    shown: createHash('sha256').update(shownOf(course)).digest('hex').slice(0, 32),
+  };
+}
+
+/** The document as others may have it. */
+export const shownOf = (course: Course): string => JSON.stringify(withoutPrivate(course));
+
+/** A document as earlier versions are kept: much the same over and over, so it is packed. */
+export const pack = (document: string): Uint8Array => deflateRawSync(document, { level: 3 });
+export const unpack = (packed: Uint8Array): string => inflateRawSync(packed).toString();
+
+/** An assembly that may be kept. */
+export interface TakenKit {
+  readonly document: string;
+  readonly name: string;
+  readonly pieces: number;
+  readonly bytes: number;
+}
+
+/** Reads the text of a request that brings an assembly. */
+export function takeKit(body: string): TakenKit | Refusal {
+  let data: { kit?: unknown };
+  try {
+    data = JSON.parse(body) as { kit?: unknown };
+  } catch {
+    return refuse('broken', 'The request is cut off or is not JSON.');
+  }
+  try {
+    const kit = readKit(JSON.stringify(data?.kit ?? null));
+    if (unknownLength(KitSchema, kit) > MOST_UNKNOWN) {
+      return refuse('broken', 'The kit has more in fields of no known name than is kept.');
+    }
+    const document = JSON.stringify(kit);
+    const bytes = Buffer.byteLength(document);
+    return { document, name: kit.name, pieces: kit.pieces.length, bytes };
+  } catch (error) {
+    if (!(error instanceof KitError)) throw error;
+    return { refused: { status: 422, code: 'unsound', message: error.message } };
+  }
+}

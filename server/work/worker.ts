@@ -1,0 +1,21 @@
+// The body of a worker thread: what it can be asked for by name, with one thing to work on. Threads outlive
+// their tasks, so each begins with nothing of the last one's.
+import { forgetModels } from '@/core/pieces';
+import * as intake from './intake';
+import * as pictures from './picture';
+import * as recordings from './recording';
+import * as verifying from './verify';
+
+const afresh =
+  <Task, Answer>(work: (task: Task) => Answer) =>
+  (task: Task): Answer => {
+    forgetModels();
+    return work(task);
+  };
+
+export const takeCourse = afresh(intake.takeCourse);
+export const takeKit = afresh(intake.takeKit);
+export const drawDocument = afresh(pictures.drawDocument);
+export const drawKit = afresh(pictures.drawKit);
+export const kindOfRecording = afresh(recordings.kindOfRecording);
+export const verify = afresh(verifying.verify);
