@@ -7,6 +7,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Loading, Notes } from './parts';
 import { useAutosave } from './state/saving';
+import { useWaitingRuns } from './state/useWaitingRuns';
 import { elementsTheme, FONTS, NIGHT, useColours } from './theme';
 
 /** Everything every screen stands in: type, theme, server state, saving, notes. */
@@ -41,6 +42,7 @@ function Dress({ theme }: { theme: ReturnType<typeof elementsTheme> }) {
 
 function Screens({ paper }: { paper: string }) {
   useAutosave();
+  useWaitingRuns();
   return (
     <Stack
       screenOptions={{

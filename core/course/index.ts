@@ -8,6 +8,7 @@ export * from './links';
 export * from './runner';
 export * from './camera';
 export * from './tempo';
+export * from './patch';
 export * from './private';
 export * from './read';
 export * from './canonical';

@@ -1,8 +1,12 @@
-import { readCourse, type Course } from '../course';
+import { readCourse, withoutPrivate, type Course } from '../course';
 import { fromShareCode, isShareCode } from './shareCode';
 
-/** The course as the text of a file: indented JSON, so that it can be read and compared. */
-export const toCourseFile = (course: Course): string => `${JSON.stringify(course, null, 1)}\n`;
+/**
+ * The course as the text of a file: indented JSON, so that it can be read and compared.
+ * @param whole whether what is its maker's alone goes along
+ */
+export const toCourseFile = (course: Course, whole = false): string =>
+  `${JSON.stringify(whole ? course : withoutPrivate(course), null, 1)}\n`;
 
 /** A file name made of the course's name. */
 export const fileNameOf = (course: Course): string => `${slugOf(course.name)}.stonehop.json`;

@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import { base64urlnopad } from '@scure/base';
-import { toCourse, type Course } from '../course';
+import { toCourse, withoutPrivate, type Course } from '../course';
 import { packCourse, unpackCourse } from './packed';
 
 const PREFIX = 'hop1';
@@ -14,9 +14,9 @@ export class ShareCodeError extends Error {
   }
 }
 
-/** The course as text to paste into a chat: `hop1.<check>.<packed>`. */
+/** The course as text to paste into a chat: `hop1.<check>.<packed>`, without what is its maker's alone. */
 export function toShareCode(course: Course): string {
-  const packed = base64urlnopad.encode(packCourse(withoutPicture(course)));
+  const packed = base64urlnopad.encode(packCourse(withoutPrivate(course)));
   return `${PREFIX}.${checkOf(packed)}.${packed}`;
 }
 
@@ -48,12 +48,5 @@ export function fromShareCode(text: string): Course {
 
 /** Whether a text looks like a share code at all. */
 export const isShareCode = (text: string): boolean => /^\s*hop\d+\./.test(text);
-
-/** A picture under a sketch is the maker's own, and would make any code too long to paste. */
-function withoutPicture(course: Course): Course {
-  if (!course.sketch?.picture) return course;
-  const { picture: _, ...sketch } = course.sketch;
-  return { ...course, sketch };
-}
 
 const checkOf = (packed: string): string => bytesToHex(sha256(utf8ToBytes(packed))).slice(0, 8);

@@ -165,6 +165,7 @@ export const ErrorAnswer = v.object({
 
 export type CourseOnServer = v.InferOutput<typeof CourseAnswer>;
 export type CourseListed = v.InferOutput<typeof CourseSummary>;
+export type KitListed = v.InferOutput<typeof KitSummary>;
 export type Bin = v.InferOutput<typeof BinAnswer>;
 export type Attempt = v.InferOutput<typeof AttemptAnswer>;
 export type PublishedCourse = v.InferOutput<typeof PublishedAnswer>;

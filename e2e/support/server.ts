@@ -17,7 +17,15 @@ export class TestServer {
   /** Starts, or starts again on the same port and database. */
   async start(env: Record<string, string> = {}): Promise<void> {
     const child = spawn(process.execPath, [path.join(__dirname, '../../dist/server.cjs')], {
-      env: { ...process.env, PORT: String(this.port), STONEHOP_DATA: this.dataDir, ...env },
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        STONEHOP_DATA: this.dataDir,
+        // Every test is somebody new, all from one address.
+        STONEHOP_MAKERS: '100000',
+        STONEHOP_WRITES: '100000',
+        ...env,
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.child = child;

@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { Button, Choices, Field, Sheet, tell, Words } from '../parts';
 import { api } from '../state/api';
 import { useMe } from '../state/queries';
+import { RecordingsKept } from './RecordingsKept';
+import { ChangePassphrase } from './ChangePassphrase';
 import { useSettings } from '../state/settings';
 import { SPACE } from '../theme';
 
@@ -13,6 +15,7 @@ export function AccountSheet({ open, onClose }: { open: boolean; onClose: () => 
   return (
     <Sheet title="Account and settings" open={open} onClose={onClose}>
       <Account />
+      <RecordingsKept open={open} />
       <Choices
         label="Light"
         value={light}
@@ -67,6 +70,7 @@ function Account() {
         <Words>
           Signed in as <Words as="strong">{me.data.name}</Words>.
         </Words>
+        <ChangePassphrase name={me.data.name} />
         <Button
           title="Sign out"
           icon="log-out"

@@ -1,18 +1,25 @@
+import { create } from 'zustand';
 import { Button, Sheet, tell, Words } from '../parts';
 import { api } from '../state/api';
-import { useCourse, type SaveState } from '../state/courseStore';
-import { dropDraft } from '../state/drafts';
+import { useCourse } from '../state/courseStore';
+import type { Theirs } from '../state/saveQueue';
+import { forgetEdits, keepMine } from '../state/saving';
 
-/** Two places saved the same course: both versions are kept, and the maker says which goes on here. */
+/** Whether the maker has put off saying which version counts. */
+export const usePutOff = create<{ readonly theirs: Theirs | null }>()(() => ({ theirs: null }));
+
+/**
+ * Two places saved the same course: both versions are kept, and the maker says which goes on here. Put off,
+ * nothing changes: what is here is kept on the device, and nothing is sent.
+ */
 export function ConflictSheet() {
   const theirs = useCourse(({ save }) => (save.kind === 'conflict' ? save.theirs : null));
-  return theirs && <Conflict theirs={theirs} />;
+  const putOff = usePutOff((s) => s.theirs);
+  return theirs && theirs !== putOff && <Conflict theirs={theirs} />;
 }
 
-type Theirs = Extract<SaveState, { kind: 'conflict' }>['theirs'];
-
 function Conflict({ theirs }: { theirs: Theirs }) {
-  const { id, course, open, setSave } = useCourse();
+  const { id, course, open } = useCourse();
 
   const keepBoth = async () => {
     try {
@@ -24,19 +31,18 @@ function Conflict({ theirs }: { theirs: Theirs }) {
     }
   };
   const takeTheirs = async () => {
-    await dropDraft(id);
+    await forgetEdits(id);
     open(id, theirs.revision, theirs.course, { kind: 'saved', at: 0 });
   };
-  const keepMine = () => setSave({ kind: 'unsaved' }, theirs.revision);
   return (
-    <Sheet title="Saved elsewhere too" open onClose={() => void keepBoth()}>
+    <Sheet title="Saved elsewhere too" open onClose={() => usePutOff.setState({ theirs })}>
       <Words>
         Another tab or device saved this course after you opened it here: it has{' '}
-        {theirs.course.pieces.length} pieces there and {course.pieces.length} here. Nothing is lost
-        yet.
+        {theirs.course.pieces.length} pieces there and {course.pieces.length} here. Nothing is lost:
+        until you say which counts, what is here stays on this device.
       </Words>
       <Button kind="main" title="Keep both" onPress={() => void keepBoth()} />
-      <Button title="Keep what is here" onPress={keepMine} />
+      <Button title="Keep what is here" onPress={() => keepMine(id)} />
       <Button title="Take what is there" onPress={() => void takeTheirs()} />
     </Sheet>
   );

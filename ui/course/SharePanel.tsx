@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
+import { hasPrivate } from '@/core/course';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
 import { Button, Card, CoursePicture, runTime, tell, Words, saveText } from '../parts';
 import { api } from '../state/api';
@@ -128,6 +129,20 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
           onPress={() => saveText(fileNameOf(course), toCourseFile(course))}
           testID="save-file"
         />
+        {hasPrivate(course) && (
+          <>
+            <Words as="small" tint="slate">
+              Your notes and what lies under the sketch are for you alone: neither link, code nor
+              file has them.
+            </Words>
+            <Button
+              title="Save a file with my notes"
+              icon="lock"
+              onPress={() => saveText(fileNameOf(course), toCourseFile(course, true))}
+              testID="save-whole-file"
+            />
+          </>
+        )}
       </View>
     </View>
   );

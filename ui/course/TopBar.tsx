@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useShallow } from 'zustand/react/shallow';
 import { ago, Card, IconButton, Words } from '../parts';
-import { useCourse, type SaveState } from '../state/courseStore';
+import { useCourse } from '../state/courseStore';
+import type { SaveState } from '../state/saveQueue';
 import { useTold } from '../state/told';
 import { SPACE } from '../theme';
+import { usePutOff } from './ConflictSheet';
 import { FindingsSheet } from './FindingsSheet';
 import { useFindings } from './useFindings';
 
@@ -46,6 +48,10 @@ export function TopBar({ onBack }: { onBack: () => void }) {
               : 'rust'
           }
           numberOfLines={1}
+          // Two versions wait for a word: asked again by a tap.
+          onPress={
+            save.kind === 'conflict' ? () => usePutOff.setState({ theirs: null }) : undefined
+          }
           testID="save-state"
         >
           {saveWords(save)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}

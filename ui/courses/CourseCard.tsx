@@ -1,10 +1,9 @@
 import { Pressable, View, type DimensionValue } from 'react-native';
-import type { CourseOnServer } from '@/core/protocol';
-import { courseLength } from '@/core/route';
+import type { CourseListed } from '@/core/protocol';
 import {
   ago,
   Card,
-  CoursePicture,
+  DrawnPicture,
   Feather,
   IconButton,
   metres,
@@ -12,11 +11,12 @@ import {
   Words,
   KIND_WORDS,
 } from '../parts';
+import { pictureOf } from '../state/api';
 import { useWhileSeen } from '../state/useWhileSeen';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface CourseCardProps {
-  readonly item: CourseOnServer;
+  readonly item: CourseListed;
   readonly width: DimensionValue;
   readonly onOpen: () => void;
   readonly onMenu: () => void;
@@ -25,8 +25,7 @@ interface CourseCardProps {
 /** One course: its picture, what it is, whether it is proved, when it last changed. */
 export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
   const colours = useColours();
-  const { proof, published, changed } = item;
-  const course = useWhileSeen(item.course);
+  const { id, name, kind, length, revision, proof, published, changed } = useWhileSeen(item);
   const proofWords = !proof
     ? 'No proof yet'
     : proof.fresh
@@ -36,11 +35,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
   const proofTint = !proof ? 'slate' : proof.fresh ? 'moss' : 'rust';
   return (
     <Card style={{ width, overflow: 'hidden' }}>
-      <Pressable
-        accessibilityRole="link"
-        accessibilityLabel={`Open ${course.name}`}
-        onPress={onOpen}
-      >
+      <Pressable accessibilityRole="link" accessibilityLabel={`Open ${name}`} onPress={onOpen}>
         <View
           style={{
             backgroundColor: colours.shallows,
@@ -48,14 +43,14 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
             borderTopRightRadius: RADIUS.m,
           }}
         >
-          <CoursePicture course={course} width={420} height={132} />
+          <DrawnPicture uri={pictureOf.course({ id, revision })} of={name} height={132} />
         </View>
         <View style={{ padding: SPACE.m, paddingRight: 56, gap: 2 }}>
           <Words as="heading" numberOfLines={1}>
-            {course.name || 'Unnamed course'}
+            {name || 'Unnamed course'}
           </Words>
           <Words as="small" tint="slate" numberOfLines={1}>
-            {KIND_WORDS[course.kind]} · {metres(courseLength(course))} · {ago(changed)}
+            {KIND_WORDS[kind]} · {metres(length)} · {ago(changed)}
           </Words>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, marginTop: 2 }}>
             <Feather name={proofIcon} size={15} color={colours[proofTint]} />
@@ -68,7 +63,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
       </Pressable>
       <IconButton
         icon="more-vertical"
-        label={`More for ${course.name}`}
+        label={`More for ${name}`}
         onPress={onMenu}
         style={{ position: 'absolute', right: 4, top: 140 }}
       />

@@ -1,20 +1,20 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { CourseOnServer } from '@/core/protocol';
+import type { CourseListed } from '@/core/protocol';
 import { Button, Field, Sheet, tell } from '../parts';
 import { api } from '../state/api';
 
 interface CourseMenuProps {
-  readonly item: CourseOnServer | null;
+  readonly item: CourseListed | null;
   readonly onClose: () => void;
-  readonly onDuplicate: (item: CourseOnServer) => void;
-  readonly onDelete: (item: CourseOnServer) => void;
+  readonly onDuplicate: (item: CourseListed) => void;
+  readonly onDelete: (item: CourseListed) => void;
 }
 
 /** What is done with a whole course: rename, duplicate, delete. */
 export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuProps) {
   return (
-    <Sheet title={item?.course.name ?? ''} open={item !== null} onClose={onClose}>
+    <Sheet title={item?.name ?? ''} open={item !== null} onClose={onClose}>
       {item && (
         <>
           <Rename key={item.id} item={item} onDone={onClose} />
@@ -41,11 +41,14 @@ export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuP
   );
 }
 
-function Rename({ item, onDone }: { item: CourseOnServer; onDone: () => void }) {
+function Rename({ item, onDone }: { item: CourseListed; onDone: () => void }) {
   const client = useQueryClient();
-  const [name, setName] = useState(item.course.name);
+  const [name, setName] = useState(item.name);
   const rename = useMutation({
-    mutationFn: () => api.save(item.id, item.revision, { ...item.course, name: name.trim() }),
+    mutationFn: async () => {
+      const { revision, course } = await api.course(item.id);
+      return api.save(item.id, revision, { ...course, name: name.trim() });
+    },
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ['courses'] });
       void client.invalidateQueries({ queryKey: ['course', item.id] });
@@ -66,7 +69,7 @@ function Rename({ item, onDone }: { item: CourseOnServer; onDone: () => void }) 
       <Button
         kind="main"
         title="Rename"
-        disabled={short || name.trim() === item.course.name}
+        disabled={short || name.trim() === item.name}
         busy={rename.isPending}
         onPress={() => rename.mutate()}
       />

@@ -4,12 +4,13 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import type { CourseOnServer } from '@/core/protocol';
+import type { CourseListed } from '@/core/protocol';
 import { Button, Fault, Field, IconButton, Loading, Page, tell, Words } from '../parts';
 import { api } from '../state/api';
 import { useCourses, useCreateCourse } from '../state/queries';
 import { SPACE, WIDE } from '../theme';
 import { AccountSheet } from '../account/AccountSheet';
+import { BinSheet } from './BinSheet';
 import { CourseCard } from './CourseCard';
 import { CourseMenu } from './CourseMenu';
 import { NewSheet } from './NewSheet';
@@ -17,7 +18,7 @@ import { OpenSheet } from './OpenSheet';
 import { Starters } from './Starters';
 import { useDroppedFile } from './useDroppedFile';
 
-type Sheets = 'new' | 'open' | 'account' | null;
+type Sheets = 'new' | 'open' | 'account' | 'bin' | null;
 
 /** The maker's own courses. */
 export function CoursesScreen() {
@@ -27,14 +28,12 @@ export function CoursesScreen() {
   const create = useCreateCourse();
   const [words, setWords] = useState('');
   const [sheet, setSheet] = useState<Sheets>(null);
-  const [menu, setMenu] = useState<CourseOnServer | null>(null);
+  const [menu, setMenu] = useState<CourseListed | null>(null);
 
   const shown = useMemo(() => {
     const all = courses.data ?? [];
     if (!words.trim()) return all;
-    return new Fuse(all, { keys: ['course.name', 'course.notes'], threshold: 0.4 })
-      .search(words)
-      .map(({ item }) => item);
+    return new Fuse(all, { keys: ['name'], threshold: 0.4 }).search(words).map(({ item }) => item);
   }, [courses.data, words]);
 
   const keep = (course: Course, then: 'open' | 'stay' = 'open') =>
@@ -49,14 +48,15 @@ export function CoursesScreen() {
   useDroppedFile(keep);
 
   const remove = useMutation({
-    mutationFn: (course: CourseOnServer) => api.remove(course.id),
-    onSuccess: (_, { id, course }) => {
+    mutationFn: (course: CourseListed) => api.remove(course.id),
+    onSuccess: (_, { id, name }) => {
       void client.invalidateQueries({ queryKey: ['courses'] });
-      tell(`${course.name} deleted.`, {
+      void client.invalidateQueries({ queryKey: ['bin'] });
+      tell(`${name} is in the bin.`, {
         label: 'Undo',
         act: () =>
           void api
-            .restore(id)
+            .restore('courses', id)
             .then(() => client.invalidateQueries({ queryKey: ['courses'] }))
             .catch((error: Error) => tell(error.message)),
       });
@@ -77,6 +77,7 @@ export function CoursesScreen() {
             onPress={() => setSheet('open')}
             testID="open-course"
           />
+          <IconButton icon="trash" label="Bin" onPress={() => setSheet('bin')} testID="open-bin" />
           <IconButton
             icon="help-circle"
             label="Keys and help"
@@ -152,18 +153,22 @@ export function CoursesScreen() {
       {courses.data && <Starters onCopy={keep} busy={create.isPending} prominent={none ?? false} />}
       <NewSheet
         open={sheet === 'new'}
-        taken={(courses.data ?? []).map(({ course }) => course.name)}
+        taken={(courses.data ?? []).map(({ name }) => name)}
         busy={create.isPending}
         onClose={() => setSheet(null)}
         onMake={keep}
       />
       <OpenSheet open={sheet === 'open'} onClose={() => setSheet(null)} onCourse={keep} />
+      <BinSheet open={sheet === 'bin'} onClose={() => setSheet(null)} />
       <AccountSheet open={sheet === 'account'} onClose={() => setSheet(null)} />
       <CourseMenu
         item={menu}
         onClose={() => setMenu(null)}
-        onDuplicate={(item) =>
-          keep({ ...item.course, name: `${item.course.name} copy`.slice(0, 60) }, 'stay')
+        onDuplicate={({ id, name }) =>
+          void api
+            .course(id)
+            .then(({ course }) => keep({ ...course, name: `${name} copy`.slice(0, 60) }, 'stay'))
+            .catch((error: Error) => tell(error.message))
         }
         onDelete={(item) => remove.mutate(item)}
       />

@@ -1,8 +1,9 @@
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { courseLength } from '@/core/route';
-import { Button, Card, CoursePicture, metres, Words } from '../parts';
+import { Button, Card, DrawnPicture, KIND_WORDS, metres, tell, Words } from '../parts';
+import { api, pictureOf } from '../state/api';
 import { useDemos } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
 
@@ -18,6 +19,15 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
   const colours = useColours();
   const { width } = useWindowDimensions();
   const { data } = useDemos();
+  const [taking, setTaking] = useState<string | null>(null);
+  const take = (slug: string) => {
+    setTaking(slug);
+    api
+      .published(slug)
+      .then(({ course }) => onCopy(course))
+      .catch((error: Error) => tell(error.message))
+      .finally(() => setTaking(null));
+  };
   if (!data || data.length === 0) return null;
   const columns = width >= WIDE ? 3 : width >= 640 ? 2 : 1;
   return (
@@ -29,20 +39,19 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
         </Words>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
-        {data.map(({ slug, course, maker }) => (
+        {data.map(({ slug, hash, name, maker, kind, length }) => (
           <Card
             key={slug}
             style={{ width: `${(100 - (columns - 1) * 1.6) / columns}%`, overflow: 'hidden' }}
           >
             <View style={{ backgroundColor: colours.shallows }}>
-              <CoursePicture course={course} width={420} height={132} />
+              <DrawnPicture uri={pictureOf.published({ slug, hash })} of={name} height={132} />
             </View>
             <View style={{ padding: SPACE.m, gap: SPACE.s }}>
               <View>
-                <Words as="heading">{course.name}</Words>
+                <Words as="heading">{name}</Words>
                 <Words as="small" tint="slate">
-                  by {maker} · {course.space === 'side-on' ? 'side-on' : 'free-roaming'} ·{' '}
-                  {metres(courseLength(course))}
+                  by {maker} · {KIND_WORDS[kind]} · {metres(length)}
                 </Words>
               </View>
               <View style={{ flexDirection: 'row', gap: SPACE.s }}>
@@ -56,8 +65,8 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
                 />
                 <Button
                   title="Take apart"
-                  busy={busy}
-                  onPress={() => onCopy(course)}
+                  busy={busy || taking === slug}
+                  onPress={() => take(slug)}
                   style={{ flex: 1.2 }}
                   testID={`demo-copy-${slug}`}
                 />

@@ -6,6 +6,8 @@ import { Feather, type IconName } from './icons';
 interface ButtonProps {
   /** Says what will happen. */
   readonly title: string;
+  /** Said of it beside the title, where that alone does not tell which one. */
+  readonly label?: string;
   readonly onPress: () => void;
   readonly kind?: 'main' | 'plain' | 'danger';
   readonly icon?: IconName;
@@ -18,6 +20,7 @@ interface ButtonProps {
 /** The application's button. */
 export function Button({
   title,
+  label = title,
   onPress,
   kind = 'plain',
   icon,
@@ -35,7 +38,7 @@ export function Button({
       disabled={disabled}
       loading={busy}
       testID={testID}
-      accessibilityLabel={title}
+      accessibilityLabel={label}
       icon={icon && <Feather name={icon} size={18} color={ink} style={{ marginRight: SPACE.s }} />}
       loadingProps={{ color: ink }}
       containerStyle={[{ borderRadius: RADIUS.m }, style]}

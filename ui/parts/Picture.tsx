@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import { Image, type ImageStyle, type StyleProp } from 'react-native';
+import { Image, type DimensionValue, type ImageStyle, type StyleProp } from 'react-native';
 import type { Course, Piece } from '@/core/course';
 import type { Kit } from '@/core/assemble';
 import { formKey } from '@/core/pieces';
@@ -35,6 +35,28 @@ export const CoursePicture = memo(function CoursePicture({
     />
   );
 });
+
+/** A picture the server has drawn. */
+export function DrawnPicture({
+  uri,
+  of,
+  height,
+  width = '100%',
+}: {
+  readonly uri: string;
+  readonly of: string;
+  readonly height: number;
+  readonly width?: DimensionValue;
+}) {
+  return (
+    <Image
+      accessibilityLabel={`Picture of ${of}`}
+      source={{ uri }}
+      resizeMode="contain"
+      style={{ width, height }}
+    />
+  );
+}
 
 /** A picture of one piece, from its real geometry. */
 export const PiecePicture = memo(function PiecePicture({

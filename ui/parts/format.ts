@@ -18,6 +18,10 @@ export const ago = (ms: number): string =>
 
 export const metres = (m: number): string => `${Math.round(m)} m`;
 
+/** A size of a file, in MB past one. */
+export const megabytes = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
 /** A weight in kilograms, or tonnes past a thousand. */
 export const weightText = (kg: number): string =>
   kg < 995 ? `${kg < 10 ? kg.toFixed(1) : Math.round(kg)} kg` : `${(kg / 1000).toFixed(1)} t`;

@@ -6,15 +6,18 @@ import { Button, Fault, Field, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { effortOf, FinishPanel } from '../run/FinishPanel';
 import { RunView, type Finished } from '../run/RunView';
-import { api, ApiError } from '../state/api';
+import { ApiError } from '../state/api';
 import { useMe, usePublished } from '../state/queries';
 import { useSettings } from '../state/settings';
 import { SPACE } from '../theme';
+import { maySendAgain, sendRun } from '../state/waitingRuns';
+import { useAttempts } from './attempts';
 import { BestTimes } from './BestTimes';
 
 /** A player's run of a published course. */
 export function PlayRunScreen({ slug }: { slug: string }) {
   const { data, error, refetch } = usePublished(slug);
+  const { attempts, seedOf, ready } = useAttempts(slug);
   const leave = () =>
     router.canGoBack() ? router.back() : router.replace(`/play/${slug}` as never);
   if (error && !data) {
@@ -26,10 +29,11 @@ export function PlayRunScreen({ slug }: { slug: string }) {
       />
     );
   }
-  if (!data) return <Loading what="Opening the course" />;
+  if (!data || !ready) return <Loading what="Opening the course" />;
   return (
     <RunView
       course={data.course}
+      seedOf={seedOf}
       leaveLabel="Leave the course"
       onLeave={leave}
       finished={(finished, again) => (
@@ -39,7 +43,12 @@ export function PlayRunScreen({ slug }: { slug: string }) {
           effort={effortOf(data.course)}
           kind={data.course.kind}
         >
-          <SendRun key={finished.run.claim} slug={slug} finished={finished} />
+          <SendRun
+            key={finished.run.seed}
+            slug={slug}
+            finished={finished}
+            attempt={attempts.of(finished.run.seed)?.attempt}
+          />
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />
         </FinishPanel>
       )}
@@ -47,14 +56,32 @@ export function PlayRunScreen({ slug }: { slug: string }) {
   );
 }
 
+interface SendRunProps {
+  readonly slug: string;
+  readonly finished: Finished;
+  /** What it was begun with; nothing where the server was not in reach. */
+  readonly attempt: string | undefined;
+}
+
+/** A finished run, to be sent in if it was begun with the server in reach. */
+function SendRun({ attempt, ...props }: SendRunProps) {
+  if (attempt !== undefined) return <Send {...props} attempt={attempt} />;
+  return (
+    <Words tint="slate" testID="run-unsent">
+      The server was not in reach when this run began, so it counts on this device only.
+    </Words>
+  );
+}
+
 /** Sends a finished run; the server replays it and says the time. A run that cannot be sent waits. */
-function SendRun({ slug, finished }: { slug: string; finished: Finished }) {
+function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   const client = useQueryClient();
   const me = useMe();
   const { player, set } = useSettings();
   const [name, setName] = useState(player);
   const send = useMutation({
-    mutationFn: () => api.sendRun(slug, finished.run, name.trim()),
+    mutationFn: () =>
+      sendRun({ slug, run: finished.run, attempt, player: name.trim() || undefined }),
     onSuccess: () => {
       if (name.trim()) set({ player: name.trim() });
       void client.invalidateQueries({ queryKey: ['published', slug] });
@@ -81,17 +108,15 @@ function SendRun({ slug, finished }: { slug: string; finished: Finished }) {
       </View>
     );
   }
-  const refused =
-    send.error instanceof ApiError &&
-    send.error.code !== 'busy' &&
-    send.error.status >= 400 &&
-    send.error.status < 500;
+  // A name that somebody has can be changed, and the run sent again.
+  const taken = send.error instanceof ApiError && send.error.code === 'name-taken';
+  const refused = send.error !== null && !taken && !maySendAgain(send.error);
   return (
     <View style={{ gap: SPACE.s }}>
       {send.error && (
         <Words tint="rust">
           {send.error.message}
-          {refused ? '' : ' The run is kept here until it is sent.'}
+          {refused || taken ? '' : ' The run is kept here until it is sent.'}
         </Words>
       )}
       {!me.data?.name && (

@@ -68,6 +68,11 @@ interface RunViewProps {
   readonly from?: Vec3;
   /** What splits are held against. */
   readonly best?: Best;
+  /**
+   * What all chance of an attempt comes from, of the first, the second and so on; always the same for the
+   * same one. Left out, each makes up its own.
+   */
+  readonly seedOf?: (attempt: number) => number | undefined;
   /** What leaving is called. */
   readonly leaveLabel: string;
   readonly onLeave: () => void;
@@ -100,7 +105,8 @@ export function RunView(props: RunViewProps) {
 }
 
 /** The scene, the clock, the controls, and what follows the goal. */
-function ReadyRun({ course, from, best, leaveLabel, onLeave, onProgress, finished }: RunViewProps) {
+function ReadyRun(props: RunViewProps) {
+  const { course, from, best, seedOf, leaveLabel, onLeave, onProgress, finished } = props;
   const colours = useColours();
   const { width } = useWindowDimensions();
   const sideOn = course.space === 'side-on';
@@ -113,7 +119,7 @@ function ReadyRun({ course, from, best, leaveLabel, onLeave, onProgress, finishe
   const [counting, setCounting] = useState(course.countdown !== undefined);
   // A new attempt is a new run of the same course.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const live = useMemo(() => new LiveRun(course, from), [course, from, attempt]);
+  const live = useMemo(() => new LiveRun(course, from, seedOf?.(attempt)), [course, from, attempt]);
 
   const leave = useCallback(() => {
     onProgress?.(live.result());

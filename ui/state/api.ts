@@ -2,6 +2,8 @@ import * as v from 'valibot';
 import type { Kit } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import {
+  AttemptAnswer,
+  BinAnswer,
   CourseAnswer,
   CourseListAnswer,
   DemosAnswer,
@@ -15,9 +17,10 @@ import {
   RecordingAnswer,
   PublishAnswer,
   PublishedAnswer,
-  RevisionAnswer,
-  RevisionsAnswer,
+  RecordingsAnswer,
   SavedAnswer,
+  VersionAnswer,
+  VersionsAnswer,
 } from '@/core/protocol';
 import type { Run } from '@/core/run';
 
@@ -75,8 +78,9 @@ async function request<S extends v.GenericSchema>(
 /** The server's resources, each answer held to its schema. */
 export const api = {
   me: () => request(MakerAnswer, 'GET', '/me'),
-  claimName: (name: string, passphrase: string) =>
-    request(MakerAnswer, 'PUT', '/me', { name, passphrase }),
+  /** Takes a name, or changes it or the passphrase, for which the old one is asked. */
+  claimName: (name: string, passphrase: string, old?: string) =>
+    request(MakerAnswer, 'PUT', '/me', { name, passphrase, old }),
   signIn: (name: string, passphrase: string) =>
     request(MakerAnswer, 'POST', '/session', { name, passphrase }),
   signOut: () => request(DoneAnswer, 'DELETE', '/session'),
@@ -86,22 +90,51 @@ export const api = {
   save: (id: string, revision: number, course: Course) =>
     request(SavedAnswer, 'PUT', `/courses/${id}`, { revision, course }),
   remove: (id: string) => request(DoneAnswer, 'DELETE', `/courses/${id}`),
-  restore: (id: string) => request(CourseAnswer, 'POST', `/courses/${id}/restore`),
-  revisions: (id: string) => request(RevisionsAnswer, 'GET', `/courses/${id}/revisions`),
-  revision: (id: string, revision: number) =>
-    request(RevisionAnswer, 'GET', `/courses/${id}/revisions/${revision}`),
+  versions: (id: string) => request(VersionsAnswer, 'GET', `/courses/${id}/versions`),
+  version: (id: string, revision: number) =>
+    request(VersionAnswer, 'GET', `/courses/${id}/versions/${revision}`),
+  nameVersion: (id: string, revision: number, label: string | null) =>
+    request(DoneAnswer, 'PUT', `/courses/${id}/versions/${revision}`, { label }),
+  bin: () => request(BinAnswer, 'GET', '/bin'),
+  /** Takes something out of the bin. */
+  restore: (kind: 'courses' | 'kits' | 'recordings', id: string) =>
+    request(DoneAnswer, 'POST', `/${kind}/${id}/restore`),
+  emptyBin: () => request(DoneAnswer, 'DELETE', '/bin'),
   prove: (id: string, run: Run) => request(ProofAnswer, 'POST', `/courses/${id}/proof`, { run }),
   publish: (id: string) => request(PublishAnswer, 'POST', `/courses/${id}/publish`),
   kits: () => request(KitsAnswer, 'GET', '/kits'),
+  kit: (id: string) => request(KitAnswer, 'GET', `/kits/${id}`),
   keepKit: (kit: Kit) => request(KitAnswer, 'POST', '/kits', { kit }),
   changeKit: (id: string, kit: Kit) => request(KitAnswer, 'PUT', `/kits/${id}`, { kit }),
   removeKit: (id: string) => request(DoneAnswer, 'DELETE', `/kits/${id}`),
+  recordings: () => request(RecordingsAnswer, 'GET', '/recordings'),
   keepRecording: (file: Blob) => request(RecordingAnswer, 'POST', '/recordings', file),
+  removeRecording: (file: string) => request(DoneAnswer, 'DELETE', `/recordings/${file}`),
   demos: () => request(DemosAnswer, 'GET', '/demos'),
   published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
-  sendRun: (slug: string, run: Run, player?: string) =>
+  /** Leave to run for the list, with the seed the run's chance comes from. */
+  attempt: (slug: string) => request(AttemptAnswer, 'POST', `/published/${slug}/attempts`),
+  sendRun: (slug: string, { run, attempt, player }: SentRun) =>
     request(PlayerRunAnswer, 'POST', `/published/${slug}/runs`, {
       run,
+      attempt,
       player: player || undefined,
     }),
+};
+
+/** A run as it is sent in, with the attempt it was made in. */
+export interface SentRun {
+  readonly run: Run;
+  readonly attempt: string;
+  readonly player?: string;
+}
+
+/** Where pictures are to be had; their addresses change with what they show. */
+export const pictureOf = {
+  course: ({ id, revision }: { id: string; revision: number }) =>
+    `/api/courses/${id}/picture?of=${revision}`,
+  kit: ({ id, changed }: { id: string; changed: number }) =>
+    `/api/kits/${id}/picture?of=${changed}`,
+  published: ({ slug, hash }: { slug: string; hash: string }) =>
+    `/api/published/${slug}/picture?of=${hash.slice(0, 12)}`,
 };

@@ -1,27 +1,16 @@
 import { create } from 'zustand';
 import { chosenOf, keepSymmetry, type PieceInHand } from '@/core/assemble';
-import type { Course } from '@/core/course';
+import { applyPatch, patchBytes, patchTo, type Course, type CoursePatch } from '@/core/course';
 import { registerModels } from '@/core/pieces';
-
-/** Whether what is on the screen is on the server. */
-export type SaveState =
-  | { readonly kind: 'saved'; readonly at: number }
-  | { readonly kind: 'unsaved' }
-  | { readonly kind: 'saving' }
-  | { readonly kind: 'offline' }
-  | { readonly kind: 'refused'; readonly message: string }
-  | { readonly kind: 'conflict'; readonly theirs: { revision: number; course: Course } };
+import type { SaveState } from './saveQueue';
 
 interface OpenCourse {
   readonly id: string;
   readonly revision: number;
   readonly course: Course;
-  /**
-   * Earlier and undone versions. Whole courses, not patches: edits share what they do not change, so
-   * a version costs no more than its difference.
-   */
-  readonly past: readonly Course[];
-  readonly future: readonly Course[];
+  /** What leads back step by step, the last step last, and what leads forth again. */
+  readonly past: readonly CoursePatch[];
+  readonly future: readonly CoursePatch[];
   readonly choice: ReadonlySet<string>;
   readonly inHand: PieceInHand | null;
   readonly save: SaveState;
@@ -34,6 +23,8 @@ interface CourseStore extends OpenCourse {
    * `from` is the course a drag began with, where the edit says all of the drag anew each time.
    */
   edit: (change: (course: Course) => Course, merge?: string, from?: Course) => void;
+  /** Puts another course in place of this one, as it is: an edit that symmetry adds nothing to. */
+  replace: (course: Course) => void;
   undo: () => void;
   redo: () => void;
   /** What is done to others is another step to undo, unless they are chosen `amid` an edit that goes on. */
@@ -44,7 +35,11 @@ interface CourseStore extends OpenCourse {
 
 const NOBODY: ReadonlySet<string> = new Set();
 const UNSAVED: SaveState = { kind: 'unsaved' };
+/** Bytes that may be kept to undo; of more the oldest steps go. */
+const UNDO_BYTES = 20 * 1024 * 1024;
 let merging: string | undefined;
+/** What the run of merged edits under way began with. */
+let mergedFrom: Course | undefined;
 
 /** The open course and everything about its editing. */
 export const useCourse = create<CourseStore>()((set, get) => ({
@@ -71,21 +66,11 @@ export const useCourse = create<CourseStore>()((set, get) => ({
     set({ id, revision, course, save, past: [], future: [], choice: NOBODY, inHand: null });
   },
   edit: (change, merge, from) => {
-    const { course, past, choice } = get();
+    const { course } = get();
     const base = from ?? course;
-    const next = keepSymmetry(base, change(base));
-    if (next === course) return;
-    if (next.models !== course.models) registerModels(next);
-    const goesOn = merge !== undefined && merge === merging;
-    merging = merge;
-    set({
-      course: next,
-      past: goesOn ? past : [...past, course],
-      future: [],
-      choice: stillThere(next, choice),
-      save: UNSAVED,
-    });
+    put(get, set, keepSymmetry(base, change(base)), merge);
   },
+  replace: (course) => put(get, set, course),
   undo: () => step(get, set, 'past', 'future'),
   redo: () => step(get, set, 'future', 'past'),
   choose: (ids, amid) => {
@@ -96,6 +81,38 @@ export const useCourse = create<CourseStore>()((set, get) => ({
   setSave: (save, revision) => set(revision === undefined ? { save } : { save, revision }),
 }));
 
+/** Has a course be the open one, as a step of its own or as part of the one under way. */
+function put(
+  get: () => CourseStore,
+  set: (change: Partial<CourseStore>) => void,
+  next: Course,
+  merge?: string,
+): void {
+  const { course, past, choice } = get();
+  if (next === course) return;
+  if (next.models !== course.models) registerModels(next);
+  const goesOn = merge !== undefined && merge === merging && mergedFrom !== undefined;
+  if (!goesOn) mergedFrom = course;
+  merging = merge;
+  set({
+    course: next,
+    past: withinBytes([...(goesOn ? past.slice(0, -1) : past), patchTo(next, mergedFrom!)]),
+    future: [],
+    choice: stillThere(next, choice),
+    save: UNSAVED,
+  });
+}
+
+/** The last steps that fit into what may be kept; at least the very last. */
+function withinBytes(steps: readonly CoursePatch[]): readonly CoursePatch[] {
+  let bytes = 0;
+  for (let i = steps.length - 1; i > 0; i--) {
+    bytes += patchBytes(steps[i]);
+    if (bytes > UNDO_BYTES) return steps.slice(i + 1);
+  }
+  return steps;
+}
+
 function step(
   get: () => CourseStore,
   set: (change: Partial<CourseStore>) => void,
@@ -103,13 +120,15 @@ function step(
   to: 'past' | 'future',
 ): void {
   const state = get();
-  const next = state[from][state[from].length - 1];
-  if (!next) return;
+  const patch = state[from][state[from].length - 1];
+  if (!patch) return;
+  const next = applyPatch(state.course, patch);
+  if (next.models !== state.course.models) registerModels(next);
   merging = undefined;
   set({
     course: next,
     [from]: state[from].slice(0, -1),
-    [to]: [...state[to], state.course],
+    [to]: [...state[to], patchTo(next, state.course)],
     choice: stillThere(next, state.choice),
     save: UNSAVED,
   });

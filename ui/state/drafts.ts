@@ -1,10 +1,18 @@
-import { createStore, del, get, set } from 'idb-keyval';
+import { createStore, delMany, entries, set } from 'idb-keyval';
 import type { Course } from '@/core/course';
+import { otherTabs, TAB } from './tabId';
 
 /** A course as last edited on this device and not yet known to be on the server. */
 export interface Draft {
   readonly revision: number;
   readonly course: Course;
+}
+
+/** A draft as it is kept: whose it is, and when it was written, ms. */
+interface Kept extends Draft {
+  readonly id: string;
+  readonly tab: string;
+  readonly at: number;
 }
 
 let store: ReturnType<typeof createStore> | undefined;
@@ -13,31 +21,54 @@ const drafts = () => (store ??= createStore('stonehop', 'drafts'));
 /** Keeping a draft fails only where the browser forbids storage; editing goes on all the same. */
 const quietly = async <T>(work: Promise<T>): Promise<T | undefined> => work.catch(() => undefined);
 
+const keyOf = (id: string, tab: string): string => `${id} ${tab}`;
 /** Where the draft goes that is still being written when the page is left: it has no time for more. */
-const LEAVING = 'stonehop-leaving';
+const leavingKey = (id: string): string => `stonehop-leaving ${id} ${TAB}`;
 
-/** The draft of a course on this device, if there is one. */
+/**
+ * The newest draft of a course on this device, if there is one that no other tab has in its hands. From then
+ * on it is this tab's; older ones stay until this one is dropped.
+ */
 export async function readDraft(id: string): Promise<Draft | undefined> {
   const left = readLeft(id);
-  if (!left) return quietly(get<Draft>(id, drafts()));
-  await keepDraft(id, left);
-  return left;
+  if (left) await keepDraft(id, left);
+  const open = (await quietly(otherTabs())) ?? new Set();
+  const all = (await quietly(entries<string, Kept>(drafts()))) ?? [];
+  const own = all
+    .map(([, kept]) => kept)
+    .filter((kept) => kept?.id === id && !open.has(kept.tab))
+    .sort((a, b) => b.at - a.at);
+  const newest = own[0];
+  if (!newest) return undefined;
+  const draft = { revision: newest.revision, course: newest.course };
+  if (newest.tab !== TAB) {
+    const older = own.find(({ tab }) => tab === TAB);
+    // One of this tab's own that is older makes room, and stays.
+    if (older) {
+      const aside = { ...older, tab: `${TAB}-${older.at}` };
+      await quietly(set(keyOf(id, aside.tab), aside, drafts()));
+    }
+    await keepDraft(id, draft);
+    await quietly(delMany([keyOf(id, newest.tab)], drafts()));
+  }
+  return draft;
 }
 
 export function keepDraft(id: string, draft: Draft) {
   forgetLeft(id);
-  return quietly(set(id, draft, drafts()));
+  const kept: Kept = { ...draft, id, tab: TAB, at: Date.now() };
+  return quietly(set(keyOf(id, TAB), kept, drafts()));
 }
 
 export function dropDraft(id: string) {
   forgetLeft(id);
-  return quietly(del(id, drafts()));
+  return quietly(delMany([keyOf(id, TAB)], drafts()));
 }
 
 /** Keeps a draft at once, for a page that is being left. One too large for that has been kept already. */
 export function leaveDraft(id: string, draft: Draft): void {
   try {
-    localStorage.setItem(LEAVING, JSON.stringify({ id, draft }));
+    localStorage.setItem(leavingKey(id), JSON.stringify(draft));
   } catch {
     // No room, or storage is forbidden: what was kept before has to do.
   }
@@ -45,17 +76,17 @@ export function leaveDraft(id: string, draft: Draft): void {
 
 function readLeft(id: string): Draft | undefined {
   try {
-    const left = JSON.parse(localStorage.getItem(LEAVING) ?? 'null') as LeftDraft | null;
-    return left?.id === id ? left.draft : undefined;
+    const left = localStorage.getItem(leavingKey(id));
+    return left === null ? undefined : (JSON.parse(left) as Draft);
   } catch {
     return undefined;
   }
 }
-interface LeftDraft {
-  readonly id: string;
-  readonly draft: Draft;
-}
 
 function forgetLeft(id: string): void {
-  if (readLeft(id)) localStorage.removeItem(LEAVING);
+  try {
+    localStorage.removeItem(leavingKey(id));
+  } catch {
+    // Where nothing can be stored there is nothing to forget.
+  }
 }

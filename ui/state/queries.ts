@@ -53,6 +53,18 @@ export function useCreateCourse() {
 export const useKits = () =>
   useQuery({ queryKey: ['kits'], queryFn: async () => (await api.kits()).kits });
 
+/** What was deleted and may come back. */
+export const useBin = (open: boolean) =>
+  useQuery({ queryKey: ['bin'], queryFn: api.bin, enabled: open, staleTime: 0 });
+
+/** The recordings a maker keeps. */
+export const useRecordings = (open: boolean) =>
+  useQuery({
+    queryKey: ['recordings'],
+    queryFn: async () => (await api.recordings()).recordings,
+    enabled: open,
+  });
+
 /** Keeps, renames or deletes an assembly, and hears of it everywhere. */
 export function useKitChange<T>(change: (input: T) => Promise<unknown>) {
   const client = useQueryClient();
@@ -60,6 +72,7 @@ export function useKitChange<T>(change: (input: T) => Promise<unknown>) {
     mutationFn: change,
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ['kits'] });
+      void client.invalidateQueries({ queryKey: ['bin'] });
       void client.invalidateQueries({ queryKey: ['me'] });
     },
   });

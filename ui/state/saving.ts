@@ -1,21 +1,103 @@
 import { useEffect } from 'react';
-import { useQueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { withoutUnused, type Course } from '@/core/course';
+import type { CourseOnServer } from '@/core/protocol';
 import { tell } from '../parts';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
 import { useHand } from './hand';
-import type { Course } from '@/core/course';
-import type { CourseOnServer } from '@/core/protocol';
+import { SaveQueue, type SaveAnswer, type Theirs } from './saveQueue';
 
-/** Quiet time after an edit before it is sent, ms. */
-const PAUSE = 700;
 /** Pieces above which writing the draft takes longer than an edit may. */
 const LARGE = 1000;
 /** Time in which an edit has been shown even where drawing is slow, ms. */
 const SHOWN = 120;
-/** Time between tries while the server is away, ms. */
-const RETRY = 2500;
+
+/** The queues of courses that were edited here; one that was left goes on until all is sent. */
+const queues = new Map<string, SaveQueue>();
+
+/** The queue of the open course, if it was edited. */
+export const queueOf = (id: string): SaveQueue | undefined => queues.get(id);
+
+/** Waits until nothing of a course is on its way to the server. */
+export const atRest = (id: string): Promise<void> => queues.get(id)?.atRest() ?? Promise.resolve();
+
+/** What is here of a course does not count any more. */
+export async function forgetEdits(id: string): Promise<void> {
+  queues.get(id)?.forget();
+  queues.delete(id);
+  await dropDraft(id);
+}
+
+/** The maker says that what is here counts, over what was saved elsewhere. */
+export function keepMine(id: string): void {
+  queues.get(id)?.keepMine(useCourse.getState().course);
+}
+
+async function send(id: string, revision: number, course: Course): Promise<SaveAnswer> {
+  try {
+    const answer = await api.save(id, revision, withoutUnused(course));
+    return { kind: 'saved', ...answer };
+  } catch (error) {
+    if (!(error instanceof ApiError)) return { kind: 'unsure' };
+    const { status, code, message, details } = error;
+    if (code === 'stale') return { kind: 'conflict', theirs: details.theirs as Theirs };
+    // What is full may have room again, and what is too much at once may not be later.
+    const passes = status === 0 || status >= 500 || status === 429;
+    return passes ? { kind: 'unsure' } : { kind: 'refused', message };
+  }
+}
+
+/** The queue of the open course, from the revision it was opened at. */
+function openQueue(client: QueryClient): SaveQueue {
+  const { id, revision, save } = useCourse.getState();
+  const known = queues.get(id);
+  if (known) return known;
+  let last: Course | null = null;
+  const queue = new SaveQueue(revision, {
+    send: (from, course) => {
+      last = course;
+      return send(id, from, course);
+    },
+    later: (ms, act) => {
+      const timer = setTimeout(act, ms);
+      return () => clearTimeout(timer);
+    },
+    told: (now) => {
+      const { state } = now;
+      if (useCourse.getState().id === id) useCourse.getState().setSave(state, now.revision);
+      if (state.kind === 'saved' && last) kept(client, id, now.revision, state.at, last);
+      if (state.kind === 'refused') tell(`Not saved: ${state.message} It is kept on this device.`);
+      if (now.idle && state.kind === 'saved') {
+        queues.delete(id);
+        void dropDraft(id);
+      }
+    },
+  });
+  // What was found when it was opened: two that disagree go on doing so.
+  if (save.kind === 'conflict') queue.state = save;
+  queues.set(id, queue);
+  return queue;
+}
+
+/** Has everybody here hear that the server has a course. */
+function kept(client: QueryClient, id: string, revision: number, changed: number, course: Course) {
+  // What the server makes of it is asked for where it is shown, not after every edit.
+  void client.invalidateQueries({ queryKey: ['courses'] });
+  client.setQueryData<CourseOnServer>(
+    ['course', id],
+    (old) =>
+      old && {
+        ...old,
+        course,
+        revision,
+        changed,
+        published: old.published && { ...old.published, current: false },
+      },
+  );
+  void client.invalidateQueries({ queryKey: ['course', id], refetchType: 'none' });
+}
 
 /**
  * Keeps the open course: every edit at once as a draft on this device, then on the server. The draft
@@ -24,49 +106,6 @@ const RETRY = 2500;
 export function useAutosave(): void {
   const client = useQueryClient();
   useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const later = (ms: number) => {
-      clearTimeout(timer);
-      timer = setTimeout(() => void send(), ms);
-    };
-
-    const send = async () => {
-      const { id, revision, course, save, setSave } = useCourse.getState();
-      if (save.kind === 'conflict' || save.kind === 'saving' || save.kind === 'saved') return;
-      setSave({ kind: 'saving' });
-      try {
-        const answer = await api.save(id, revision, course);
-        if (useCourse.getState().id !== id) return;
-        const unchanged = useCourse.getState().course === course;
-        setSave(
-          unchanged ? { kind: 'saved', at: answer.changed } : { kind: 'unsaved' },
-          answer.revision,
-        );
-        if (unchanged) await dropDraft(id);
-        else
-          await keepDraft(id, { revision: answer.revision, course: useCourse.getState().course });
-        // What the server makes of it is asked for where it is shown, not after every edit.
-        void client.invalidateQueries({ queryKey: ['courses'] });
-        client.setQueryData<CourseOnServer>(
-          ['course', id],
-          (old) =>
-            old && {
-              ...old,
-              course,
-              revision: answer.revision,
-              changed: answer.changed,
-              published: old.published && { ...old.published, current: false },
-            },
-        );
-        void client.invalidateQueries({ queryKey: ['course', id], refetchType: 'none' });
-      } catch (error) {
-        if (useCourse.getState().id === id) setSave(afterFailure(error));
-        const { save: now } = useCourse.getState();
-        if (now.kind === 'offline') later(RETRY);
-        if (now.kind === 'refused') tell(`Not saved: ${now.message} It is kept on this device.`);
-      }
-    };
-
     // A drag is written when the hand lets go; a large course once the edit is shown, for writing it
     // takes longer than that.
     let due = false;
@@ -85,21 +124,30 @@ export function useAutosave(): void {
       if (useCourse.getState().course.pieces.length > LARGE) keeping = setTimeout(keepNow, SHOWN);
       else keepNow();
     };
+    const begin = () => {
+      const { save, course } = useCourse.getState();
+      // Opened with a draft that the server has not.
+      if (save.kind === 'unsaved' || save.kind === 'offline') {
+        const queue = openQueue(client);
+        queue.edit(course);
+        queue.flush();
+      } else if (save.kind === 'conflict') openQueue(client).edit(course);
+    };
 
     const unsubscribe = useCourse.subscribe((now, before) => {
-      if (now.course !== before.course && now.id === before.id) keep();
-      if (
-        now.save.kind === 'unsaved' &&
-        (now.course !== before.course || before.save.kind !== 'unsaved')
-      ) {
-        later(PAUSE);
+      if (now.id !== before.id) {
+        queues.get(before.id)?.flush();
+        begin();
+      } else if (now.course !== before.course && now.save.kind !== 'saved') {
+        keep();
+        openQueue(client).edit(now.course);
       }
     });
     const unhand = useHand.subscribe(({ dragging }) => {
       if (!dragging && due) keep();
     });
-    if (useCourse.getState().save.kind === 'unsaved') later(0);
-    const online = () => later(0);
+    begin();
+    const online = () => queues.forEach((queue) => queue.flush());
     window.addEventListener('online', online);
     const leave = () => {
       const { id, revision, course, save } = useCourse.getState();
@@ -109,25 +157,11 @@ export function useAutosave(): void {
     return () => {
       // Leaving the course: what waits goes out now.
       keepNow();
-      clearTimeout(timer);
-      void send();
+      online();
       unsubscribe();
       unhand();
       window.removeEventListener('online', online);
       window.removeEventListener('pagehide', leave);
     };
   }, [client]);
-}
-
-function afterFailure(error: unknown) {
-  if (error instanceof ApiError) {
-    if (error.status === 409) {
-      const theirs = error.details.theirs as { revision: number; course: Course };
-      return { kind: 'conflict', theirs } as const;
-    }
-    if (error.status !== 0 && error.status < 500 && error.status !== 429) {
-      return { kind: 'refused', message: error.message } as const;
-    }
-  }
-  return { kind: 'offline' } as const;
 }

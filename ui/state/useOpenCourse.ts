@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react';
 import type { ApiError } from './api';
-import { useCourse, type SaveState } from './courseStore';
+import { useCourse } from './courseStore';
 import { readDraft } from './drafts';
 import { useLastRun } from './lastRun';
 import { useCourseOnServer } from './queries';
+import type { SaveState } from './saveQueue';
+import { atRest, queueOf } from './saving';
 
 /**
  * Opens a course: what the server has, or what this device still holds of it that the server has
@@ -25,8 +27,10 @@ export function useOpenCourse(id: string): {
   useEffect(() => {
     if (open) return;
     let gone = false;
-    void readDraft(id).then((draft) => {
-      if (gone) return;
+    // What was left a moment ago may still be on its way: only then is it known what the server has.
+    const ready = atRest(id).then(() => readDraft(id));
+    void ready.then((draft) => {
+      if (gone || (data && data.revision < (queueOf(id)?.revision ?? 0))) return;
       if (data) {
         let save: SaveState = { kind: 'saved', at: data.changed };
         if (draft) {

@@ -107,7 +107,8 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   drag(tool, [at[0], 0, at[2]], [at[0] - 3, 0, at[2] - 2], [at[0] - 6, 0, at[2] - 4]);
   expect(course().pieces).toHaveLength(2);
   useCourse.getState().undo();
-  expect(course()).toBe(before);
+  expect(course()).toEqual(before);
+  expect(course().pieces[0]).toBe(before.pieces[0]);
 });
 
 test('corner onto corner: one touch for the own, one for the other', () => {

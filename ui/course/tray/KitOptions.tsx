@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { readKit, type Kit } from '@/core/assemble';
-import { Button, Field, KitPicture, saveText, Sheet, tell, Words } from '../../parts';
-import { api } from '../../state/api';
+import type { KitListed } from '@/core/protocol';
+import { Button, DrawnPicture, Field, saveText, Sheet, tell, Words } from '../../parts';
+import { api, pictureOf } from '../../state/api';
 import { useShown } from '../../state/shown';
 import { useKitChange, useKits } from '../../state/queries';
 import { RADIUS, SPACE, useColours } from '../../theme';
@@ -19,13 +20,23 @@ export function KitOptions() {
   const chosen = useShown((s) => s.choice.size);
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));
   const [taken, setTaken] = useState<string | null>(null);
-  const [about, setAbout] = useState<{ id: string; kit: Kit } | null>(null);
+  const [about, setAbout] = useState<KitListed | null>(null);
   const files = useRef<HTMLInputElement>(null);
   const models = useRef<HTMLInputElement>(null);
 
   // What was in hand is not laid any more once the kit is put away.
   useEffect(() => () => takeKit(null), []);
 
+  const take = async ({ id, name }: KitListed) => {
+    try {
+      takeKit((await api.kit(id)).kit);
+      setTaken(id);
+      useLay.getState().set({ stroke: [] });
+      tell(`Tap where ${name} goes.`);
+    } catch (problem) {
+      tell((problem as Error).message);
+    }
+  };
   const read = async (file: File) => {
     try {
       await keep.mutateAsync(readKit(await file.text()));
@@ -75,30 +86,25 @@ export function KitOptions() {
           Choose pieces and keep them here, to lay them again in any course.
         </Words>
       )}
-      {kits?.map(({ id, kit }) => (
+      {kits?.map((kit) => (
         <Pressable
-          key={id}
+          key={kit.id}
           accessibilityRole="button"
           accessibilityLabel={`Lay ${kit.name}`}
-          accessibilityState={{ selected: taken === id }}
-          onPress={() => {
-            takeKit(kit);
-            setTaken(id);
-            useLay.getState().set({ stroke: [] });
-            tell(`Tap where ${kit.name} goes.`);
-          }}
-          onLongPress={() => setAbout({ id, kit })}
+          accessibilityState={{ selected: taken === kit.id }}
+          onPress={() => void take(kit)}
+          onLongPress={() => setAbout(kit)}
           style={{
             width: 104,
             alignItems: 'center',
             borderRadius: RADIUS.s,
-            borderWidth: taken === id ? 2 : 1,
-            borderColor: taken === id ? colours.moss : colours.line,
+            borderWidth: taken === kit.id ? 2 : 1,
+            borderColor: taken === kit.id ? colours.moss : colours.line,
             backgroundColor: colours.card,
             padding: SPACE.xs,
           }}
         >
-          <KitPicture kit={kit} width={92} height={42} />
+          <DrawnPicture uri={pictureOf.kit(kit)} of={kit.name} width={92} height={42} />
           <Words as="small" numberOfLines={1}>
             {kit.name}
           </Words>
@@ -106,43 +112,49 @@ export function KitOptions() {
             as="small"
             tint="moss"
             accessibilityLabel={`More for ${kit.name}`}
-            onPress={() => setAbout({ id, kit })}
+            onPress={() => setAbout(kit)}
             style={{ paddingVertical: 4 }}
           >
             More
           </Words>
         </Pressable>
       ))}
-      {about && <KitSheet key={about.id} {...about} onClose={() => setAbout(null)} />}
+      {about && <KitSheet key={about.id} listed={about} onClose={() => setAbout(null)} />}
     </>
   );
 }
 
-function KitSheet({ id, kit, onClose }: { id: string; kit: Kit; onClose: () => void }) {
-  const [name, setName] = useState(kit.name);
-  const change = useKitChange((next: Kit) => api.changeKit(id, next));
+function KitSheet({ listed, onClose }: { listed: KitListed; onClose: () => void }) {
+  const { id, pieces } = listed;
+  const [name, setName] = useState(listed.name);
+  const change = useKitChange(async (next: string) =>
+    api.changeKit(id, { ...(await api.kit(id)).kit, name: next }),
+  );
   const remove = useKitChange(() => api.removeKit(id));
   const fail = (problem: Error) => tell(problem.message);
   return (
-    <Sheet title={kit.name} open onClose={onClose}>
+    <Sheet title={listed.name} open onClose={onClose}>
       <View style={{ alignItems: 'center' }}>
-        <KitPicture kit={kit} width={280} height={150} />
+        <DrawnPicture uri={pictureOf.kit(listed)} of={listed.name} width={280} height={120} />
       </View>
       <Words as="small" tint="slate">
-        {kit.pieces.length} {kit.pieces.length === 1 ? 'piece' : 'pieces'}
+        {pieces} {pieces === 1 ? 'piece' : 'pieces'}
       </Words>
       <Field label="Name" value={name} maxLength={60} onChangeText={setName} />
       <Button
         title="Rename"
-        disabled={!name.trim() || name === kit.name}
-        onPress={() =>
-          change.mutate({ ...kit, name: name.trim() }, { onSuccess: onClose, onError: fail })
-        }
+        disabled={!name.trim() || name === listed.name}
+        onPress={() => change.mutate(name.trim(), { onSuccess: onClose, onError: fail })}
       />
       <Button
         title="Save as a file"
         icon="download"
-        onPress={() => saveText(`${kit.name}.kit.json`, JSON.stringify(kit))}
+        onPress={() =>
+          void api
+            .kit(id)
+            .then(({ kit }) => saveText(`${kit.name}.kit.json`, JSON.stringify(kit)))
+            .catch(fail)
+        }
       />
       <Button
         kind="danger"

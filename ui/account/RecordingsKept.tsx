@@ -1,0 +1,57 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { View } from 'react-native';
+import { ago, IconButton, megabytes, tell, Words } from '../parts';
+import { api } from '../state/api';
+import { useRecordings } from '../state/queries';
+import { SPACE, TARGET } from '../theme';
+
+/** The recordings one's courses are built to, as far as they are kept on the server. */
+export function RecordingsKept({ open }: { open: boolean }) {
+  const client = useQueryClient();
+  const { data = [] } = useRecordings(open);
+  const heard = () => {
+    void client.invalidateQueries({ queryKey: ['recordings'] });
+    void client.invalidateQueries({ queryKey: ['bin'] });
+  };
+  const remove = useMutation({
+    mutationFn: (file: string) => api.removeRecording(file),
+    onSuccess: (_, file) => {
+      heard();
+      tell('The recording is in the bin. Courses built to it fall silent in thirty days.', {
+        label: 'Undo',
+        act: () =>
+          void api
+            .restore('recordings', file)
+            .then(heard)
+            .catch((error: Error) => tell(error.message)),
+      });
+    },
+    onError: (error) => tell(error.message),
+  });
+  if (data.length === 0) return null;
+  return (
+    <View>
+      <Words as="strong">Recordings</Words>
+      {data.map(({ file, bytes, made }) => (
+        <View
+          key={file}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: SPACE.s,
+            minHeight: TARGET,
+          }}
+        >
+          <Words as="small" style={{ flex: 1 }}>
+            {file.slice(-3).toUpperCase()}, {megabytes(bytes)}, {ago(made)}
+          </Words>
+          <IconButton
+            icon="trash-2"
+            label={`Delete the recording of ${megabytes(bytes)}`}
+            onPress={() => remove.mutate(file)}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,48 @@
+import { Attempts } from './attempts';
+
+jest.mock('../state/api', () => ({ api: {} }));
+
+const settled = () => new Promise(setImmediate);
+
+/** A server that gives seeds 1, 2 and so on, until it is away. */
+function server() {
+  const state = { given: 0, away: false };
+  const ask = async () => {
+    if (state.away) throw new Error('away');
+    state.given++;
+    return { attempt: `a${state.given}`, hash: 'h', seed: state.given };
+  };
+  return { state, attempts: new Attempts(ask) };
+}
+
+test('each try has an attempt of its own, ready before it is begun', async () => {
+  const { state, attempts } = server();
+  await attempts.prepare();
+  expect(state.given).toBe(2);
+  expect([attempts.seedOf(0), attempts.seedOf(1)]).toEqual([1, 2]);
+  await settled();
+  expect(attempts.seedOf(2)).toBe(3);
+  // Drawn again, a try keeps its seed.
+  expect([attempts.seedOf(0), attempts.seedOf(1)]).toEqual([1, 2]);
+  expect(attempts.of(2)?.attempt).toBe('a2');
+});
+
+test('without a server a try makes up its own, and later ones have attempts again', async () => {
+  const { state, attempts } = server();
+  state.away = true;
+  await attempts.prepare();
+  expect(attempts.seedOf(0)).toBeUndefined();
+  state.away = false;
+  await settled();
+  expect(attempts.seedOf(0)).toBeUndefined();
+  expect(attempts.seedOf(1)).toBeUndefined();
+  await settled();
+  expect(attempts.seedOf(2)).toBe(1);
+  expect(attempts.of(12345)).toBeUndefined();
+});
+
+test('no more are asked for than are soon needed', async () => {
+  const { state, attempts } = server();
+  await Promise.all([attempts.prepare(), attempts.prepare(), attempts.prepare()]);
+  expect(state.given).toBe(2);
+});

@@ -1,0 +1,64 @@
+import { createStore, del, entries, set } from 'idb-keyval';
+import type { QueryClient } from '@tanstack/react-query';
+import { tell } from '../parts';
+import { api, ApiError, type SentRun } from './api';
+
+/** A run that is to be sent in, on this device until the server has it. */
+export interface WaitingRun extends SentRun {
+  readonly slug: string;
+}
+
+let store: ReturnType<typeof createStore> | undefined;
+const runs = () => (store ??= createStore('stonehop-runs', 'waiting'));
+
+/** Keeps a run until it is sent; fails only where the browser forbids storage. */
+export const keepWaiting = (run: WaitingRun): Promise<void> =>
+  set(run.attempt, run, runs()).catch(() => {});
+
+export const dropWaiting = (attempt: string): Promise<void> => del(attempt, runs()).catch(() => {});
+
+/** Whether an error says nothing against the run: it may be sent again. */
+export const maySendAgain = (error: unknown): boolean => {
+  if (!(error instanceof ApiError)) return true;
+  const { status } = error;
+  return status === 0 || status >= 500 || status === 429;
+};
+
+/** Sends a run in. It waits on this device until the server has taken it or says that it never will. */
+export async function sendRun(run: WaitingRun) {
+  await keepWaiting(run);
+  try {
+    const answer = await api.sendRun(run.slug, run);
+    await dropWaiting(run.attempt);
+    return answer;
+  } catch (error) {
+    // A name that somebody has can be changed, and the run sent again.
+    if (!maySendAgain(error) && (error as ApiError).code !== 'name-taken') {
+      await dropWaiting(run.attempt);
+    }
+    throw error;
+  }
+}
+
+let sending = false;
+
+/** Sends in what waits, oldest first, until the server is not in reach. */
+export async function sendWaiting(client: QueryClient): Promise<void> {
+  if (sending) return;
+  sending = true;
+  try {
+    const waiting = await entries<string, WaitingRun>(runs()).catch(() => []);
+    for (const [, run] of waiting) {
+      try {
+        const { time, place } = await sendRun(run);
+        tell(`A run that waited here is sent: ${time.toFixed(3)} s, place ${place}.`);
+        void client.invalidateQueries({ queryKey: ['published', run.slug] });
+      } catch (error) {
+        if (maySendAgain(error)) return;
+        tell(`A run that waited here does not count: ${(error as Error).message}`);
+      }
+    }
+  } finally {
+    sending = false;
+  }
+}
