@@ -2,6 +2,7 @@ import path from 'node:path';
 import compression from 'compression';
 import cookieParser from 'cookie-parser';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -46,8 +47,7 @@ export function createApp(context: Context, logger: Logger): Express {
       originAgentCluster: false,
     }),
   );
-  app.use(compression());
-  app.use('/api', api(context));
+  app.use('/api', compression(), api(context));
   if (context.config.webDir) serveWeb(app, context.config.webDir);
   app.use(() => {
     throw new HttpError(404, 'not-found', 'There is nothing at this address.');
@@ -74,11 +74,17 @@ function api(context: Context) {
 /** The built pages: files that carry a hash in their name for ever, the page itself never kept. */
 function serveWeb(app: Express, webDir: string): void {
   app.use(
-    express.static(webDir, {
+    // Scripts and fonts are packed once, when they are built, as small as they can be.
+    staticGzip(webDir, {
+      enableBrotli: true,
+      orderPreference: ['br'],
       index: false,
-      setHeaders: (res, file) => {
-        const hashed = /[.-][0-9a-f]{16,}\./.test(path.basename(file));
-        res.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+      serveStatic: {
+        setHeaders: (res, file) => {
+          const hashed = /[.-][0-9a-f]{16,}\./.test(path.basename(file));
+          const kept = hashed ? 'public, max-age=31536000, immutable' : 'no-cache';
+          res.setHeader('Cache-Control', kept);
+        },
       },
     }),
   );

@@ -38,7 +38,10 @@ export interface Config {
 }
 
 /** The configuration of this environment; every variable has a default that works on its own. */
-export function configFromEnvironment(env: NodeJS.ProcessEnv, root: string): Config {
+export function configFromEnvironment(
+  env: Readonly<Record<string, string | undefined>>,
+  root: string,
+): Config {
   const number = (name: string, otherwise: number) => {
     const value = env[name] === undefined ? otherwise : Number(env[name]);
     if (!Number.isInteger(value) || value < 0) throw new Error(`${name} is not a whole number.`);

@@ -50,8 +50,11 @@ test('three hundred courses of two thousand pieces are told of in under 100 KB',
   // The rest stand in the file as if they had been sent, which would take minutes.
   const db = await openDatabase(server.config.dataDir);
   const [first] = await db('courses').orderBy('created', 'desc').limit(1);
+  const long = await db('bodies').where('course', first.id).first();
   for (let i = 0; i < 299; i++) {
-    await db('courses').insert({ ...first, id: `${first.id.slice(0, 8)}${1000 + i}` });
+    const id = `${first.id.slice(0, 8)}${1000 + i}`;
+    await db('courses').insert({ ...first, id });
+    await db('bodies').insert({ ...long, course: id });
   }
   await db.destroy();
   const { body } = await isla.ask('GET', '/courses');

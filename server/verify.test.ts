@@ -1,8 +1,8 @@
 import type { PieceInHand } from '@/core/assemble';
-import { MOST_LOOSE, type Course } from '@/core/course';
+import { modelId, MOST_LOOSE, packMesh, type Course } from '@/core/course';
 import { courseHash, Recorder, type Run } from '@/core/run';
 import { Somebody, testServer } from './testing/client';
-import { hopRight, walk } from './testing/courses';
+import { hopRight, runRight, walk } from './testing/courses';
 
 /** A run of nothing, as sent by whom no honest run can be made for. */
 const idle = (on: Course, ticks: number): Run => ({
@@ -43,6 +43,37 @@ describe('with time enough', () => {
     const bare = { ...course, pieces: course.pieces.filter(({ family }) => family !== 'start') };
     const { status, body } = await ask(bare, idle(bare, 100));
     expect([status, body.error.code]).toEqual([422, 'not-runnable']);
+  });
+
+  test('a model of one course is not that of another: it stands under a digest of what it holds', async () => {
+    const mesh = (size: number) =>
+      packMesh([0, 0, 0, size, 0, 0, 0, size, 0, 0, 0, size], [0, 2, 1, 0, 1, 3, 0, 3, 2, 1, 2, 3]);
+    const [small, large] = [mesh(1), mesh(0.01)];
+    const wall = (models: Course['models']): Course => ({
+      ...walk({
+        family: 'model',
+        at: [3, 0, 0],
+        size: [1, 3, 2],
+        params: { model: modelId(small) },
+        collision: 'on',
+      }),
+      models,
+    });
+    const honest = wall({ [modelId(small)]: { name: 'Wall', ...small } });
+    const forged = wall({ [modelId(small)]: { name: 'Wall', ...large } });
+    const maker = new Somebody(server.running.port);
+    const { id } = (await maker.ask('POST', '/courses', { course: honest })).body;
+    const forger = new Somebody(server.running.port);
+    const refused = await forger.ask('POST', '/courses', { course: forged });
+    expect([refused.status, refused.body.error.message]).toEqual([
+      400,
+      expect.stringContaining('not its own'),
+    ]);
+    expect((await forger.ask('POST', '/courses', { course: wall(undefined) })).status).toBe(400);
+    // The wall is in the way, before and after whatever others tried.
+    const through = { ...runRight(walk()), course: courseHash(honest) };
+    const proof = await maker.ask('POST', `/courses/${id}/proof`, { run: through });
+    expect(proof.body.error.code).toBe('not-finished');
   });
 
   test('fewest strokes are ranked by strokes, then by time', async () => {

@@ -1,6 +1,7 @@
 import { mkdtempSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { configFromEnvironment } from './config';
 import { testServer } from './testing/client';
 
@@ -11,6 +12,8 @@ beforeAll(async () => {
   mkdirSync(path.join(webDir, 'js'));
   writeFileSync(path.join(webDir, 'index.html'), '<title>Stone Hop</title>');
   writeFileSync(path.join(webDir, 'js', 'entry-0123456789abcdef0123.js'), '1');
+  const packed = brotliCompressSync('1 packed');
+  writeFileSync(path.join(webDir, 'js', 'entry-0123456789abcdef0123.js.br'), packed);
   server = await testServer({ webDir });
 });
 afterAll(async () => {
@@ -37,6 +40,22 @@ test('files with a hash in their name are kept for ever, and pages may load noth
   expect(policy).toContain("default-src 'self'");
   expect(policy).not.toContain('http');
   expect((await get('/')).headers.get('x-powered-by')).toBeNull();
+});
+
+test('what was packed when it was built is sent packed to who understands it', async () => {
+  const at = '/js/entry-0123456789abcdef0123.js';
+  const ask = (encoding: string) =>
+    fetch(`http://127.0.0.1:${server.running.port}${at}`, {
+      headers: { 'Accept-Encoding': encoding },
+    });
+  const packed = await ask('br');
+  expect(packed.headers.get('content-encoding')).toBe('br');
+  expect(packed.headers.get('content-type')).toContain('javascript');
+  expect(packed.headers.get('cache-control')).toContain('immutable');
+  expect(await packed.text()).toBe('1 packed');
+  const plain = await ask('identity');
+  expect(plain.headers.get('content-encoding')).toBeNull();
+  expect(await plain.text()).toBe('1');
 });
 
 test('settings come from the environment, and a wrong one is said', () => {

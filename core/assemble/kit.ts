@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import {
   LinkSchema,
+  listForFields,
   ModelsSchema,
   MOST_LINKS,
   PieceSchema,
@@ -115,6 +116,8 @@ export function readKit(text: string): Kit {
     const path = v.getDotPath(issue);
     throw new KitError(path ? `The kit is broken at ${path}: ${issue.message}.` : issue.message);
   }
+  const list = listForFields(data, result.output);
+  if (list !== null) throw new KitError(`The kit is broken at ${list}: it is a list.`);
   const { pieces, models = {} } = result.output;
   const unknown = pieces.find(({ family }) => !findFamily(family));
   if (unknown) throw new KitError(`The kit has a piece of no known family: "${unknown.family}".`);

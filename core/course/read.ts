@@ -65,10 +65,29 @@ export function toCourse(data: unknown): Course {
     const more = problems.length > 1 ? `, and ${problems.length - 1} more` : '';
     throw new CourseError('broken', `${first.path} ${first.message}${more}.`, problems);
   }
-  const problem = wrongAmong(result.output);
+  const list = listForFields(data, result.output);
+  const problem = list ? { path: list, message: 'is a list' } : wrongAmong(result.output);
   if (problem) throw new CourseError('broken', `${problem.path} ${problem.message}.`, [problem]);
   return result.output;
 }
+
+/**
+ * Where a list stands in the place of fields: to the schemas it is something without any, and would be taken
+ * for that. Returns the dotted path, or null.
+ */
+export function listForFields(sent: unknown, taken: unknown, path = ''): string | null {
+  if (typeof sent !== 'object' || sent === null) return null;
+  if (typeof taken !== 'object' || taken === null) return null;
+  if (Array.isArray(sent) !== Array.isArray(taken)) return path;
+  for (const key of Object.keys(sent)) {
+    const [a, b] = [(sent as Fields)[key], (taken as Fields)[key]];
+    if (a === b) continue;
+    const found = listForFields(a, b, path === '' ? key : `${path}.${key}`);
+    if (found !== null) return found;
+  }
+  return null;
+}
+type Fields = Record<string, unknown>;
 
 /** What is wrong with how a course's parts name each other: the first such place, or null. */
 function wrongAmong({ pieces, models = {} }: Course): Problem | null {

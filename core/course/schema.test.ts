@@ -28,3 +28,14 @@ test.each([
 ])('%s is held to its limits', (place, change) => {
   expect(() => toCourse({ ...emptyCourse('Trial'), ...change })).toThrow(place);
 });
+
+test.each([
+  ['sky', { sky: [] }],
+  ['runner.settings', { runner: { kind: 'roller', settings: [] } }],
+  ['allowances.families', { allowances: { families: [] } }],
+  ['pieces.0.look', { pieces: [{ id: 'a', family: 'slab', at: [0, 0, 0], look: [] }] }],
+  ['pieces.0.params', { pieces: [{ id: 'a', family: 'slab', at: [0, 0, 0], params: [] }] }],
+  ['models', { models: [] }],
+])('a list in place of the fields of %s is not taken for none', (place, change) => {
+  expect(() => toCourse({ ...emptyCourse('Trial'), ...change })).toThrow(place);
+});

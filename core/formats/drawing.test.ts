@@ -75,3 +75,23 @@ test('what reaches past the eye is cut off before it, and a picture of nowhere i
   const nowhere = drawCourse({ ...course, picture: { at: [0, 2, 0], look: [0, 2, 0] } });
   expect(nowhere).toEqual(drawCourse(course));
 });
+
+test('of very many faces the largest are drawn, in the order they hide each other', () => {
+  const course = layPieces(
+    emptyCourse('Many', 'free'),
+    Array.from({ length: 60 }, (_, i) => ({
+      family: i % 2 ? 'slab' : 'cask',
+      at: [3 * (i % 10), 0, 3 * Math.floor(i / 10)] as [number, number, number],
+    })),
+  );
+  const drawing = drawCourse(course);
+  expect(drawing.faces.length).toBeGreaterThan(300);
+  const all = toSvg(drawing, 420, 132, 14, 0);
+  const few = toSvg(drawing, 420, 132, 14, 0, 200);
+  const polygons = (svg: string) => svg.match(/<polygon[^>]*>/g)!;
+  expect(polygons(few).length).toBeLessThanOrEqual(200);
+  expect(polygons(few).length).toBeGreaterThan(150);
+  const order = polygons(few).map((one) => all.indexOf(one));
+  expect(order.every((at, i) => at >= 0 && (i === 0 || at > order[i - 1]))).toBe(true);
+  expect(toSvg(drawing, 420, 132, 14, 0, 1e6)).toBe(all);
+});

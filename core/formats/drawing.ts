@@ -215,6 +215,14 @@ function paint(parts: readonly Part[], { depth, faces, flat }: Projection): Draw
   });
 }
 
+/** The largest faces, so many at most, in the order they were in. */
+function largest(faces: readonly DrawnFace[], most: number): readonly DrawnFace[] {
+  if (faces.length <= most) return faces;
+  const areas = faces.map(({ points }) => areaOf(points));
+  const least = [...areas].sort((a, b) => b - a)[most];
+  return faces.filter((_, i) => areas[i] > least);
+}
+
 /** The area of a polygon (the shoelace formula). */
 function areaOf(points: readonly Place[]): number {
   let sum = 0;
@@ -228,7 +236,7 @@ function areaOf(points: readonly Place[]): number {
 /**
  * The drawing as SVG text, fitted into a frame with a margin.
  * @param line width of the ink lines, pixels; 0 for none
- * @param least what covers less than this is left out, square pixels
+ * @param most how many faces are drawn; of more the smallest are left out
  */
 export function toSvg(
   drawing: Drawing,
@@ -236,18 +244,14 @@ export function toSvg(
   height: number,
   margin: number,
   line: number,
-  least = 0,
+  most = Infinity,
 ): string {
   const scale = drawing.fills
     ? height / drawing.height
     : Math.min((width - 2 * margin) / drawing.width, (height - 2 * margin) / drawing.height);
   const left = (width - drawing.width * scale) / 2;
   const top = (height - drawing.height * scale) / 2;
-  const seen =
-    least > 0
-      ? drawing.faces.filter(({ points }) => areaOf(points) * scale * scale >= least)
-      : drawing.faces;
-  const polygons = seen.map(({ points, fill, ink }) => {
+  const polygons = largest(drawing.faces, most).map(({ points, fill, ink }) => {
     const corners = points.map(
       ([x, y]) => `${(left + x * scale).toFixed(1)},${(top + y * scale).toFixed(1)}`,
     );

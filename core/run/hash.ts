@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
-import { canonicalJson, type Course, type Piece } from '../course';
-import { contactRoles, findFamily, mayBeLoose } from '../pieces';
+import { canonicalJson, ReadyJson, type Course, type Piece } from '../course';
+import { contactRoles, findFamily, mayBeLoose, type Family } from '../pieces';
 
 /**
  * SHA-256, as hexadecimal, over what a run in a course feels, and over nothing else: two courses of one hash
@@ -50,22 +50,31 @@ const FELT = [
   ...['motion', 'wake', 'attach', 'thrower'],
 ] as readonly (keyof Piece)[];
 
-function feltPiece(piece: Piece): object {
-  const fields = FELT.flatMap((key) => (piece[key] === undefined ? [] : [[key, piece[key]]]));
-  const params = findFamily(piece.family)?.params ?? [];
-  const settings = Object.entries(piece.params ?? {}).filter(([key]) => {
-    const param = params.find((one) => one.key === key);
+// Edits share the pieces they do not change, and what is told of those need not be written anew.
+const toldOf = new WeakMap<Piece, ReadyJson>();
+
+/** What a run reads of a piece, as canonical JSON. */
+function feltPiece(piece: Piece): ReadyJson {
+  let told = toldOf.get(piece);
+  if (!told) toldOf.set(piece, (told = new ReadyJson(canonicalJson(feltFields(piece)))));
+  return told;
+}
+
+function feltFields(piece: Piece): object {
+  const felt: Record<string, unknown> = {};
+  for (const key of FELT) if (piece[key] !== undefined) felt[key] = piece[key];
+  const family = findFamily(piece.family);
+  if (piece.params) felt.params = filled(settingsOf(piece.params, family?.params ?? []));
+  if (piece.loose && family && mayBeLoose(piece)) felt.material = piece.look?.material;
+  return felt;
+}
+
+/** The settings that are not words to be read. */
+const settingsOf = (params: NonNullable<Piece['params']>, known: Family['params']) =>
+  Object.entries(params).filter(([key]) => {
+    const param = known.find((one) => one.key === key);
     return param && !(param.kind === 'text' && param.words);
   });
-  return {
-    ...Object.fromEntries(fields),
-    params: filled(settings),
-    material:
-      piece.loose && findFamily(piece.family) && mayBeLoose(piece)
-        ? piece.look?.material
-        : undefined,
-  };
-}
 
 /** Whether a run can tell that a piece is there. */
 function isFelt(course: Course, piece: Piece, named: ReadonlySet<string>): boolean {

@@ -10,6 +10,11 @@ export class TestServer {
   private readonly dataDir = mkdtempSync(path.join(tmpdir(), 'stonehop-'));
   port = 0;
 
+  /** The process that serves, while there is one. */
+  get pid(): number | undefined {
+    return this.child?.pid;
+  }
+
   get url(): string {
     return `http://localhost:${this.port}`;
   }

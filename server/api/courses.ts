@@ -2,7 +2,7 @@ import { Router, type Response } from 'express';
 import type { Knex } from 'knex';
 import type * as v from 'valibot';
 import { CourseListAnswer, DoneAnswer, type CourseListed, type SavedAnswer } from '@/core/protocol';
-import type { CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
+import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
 import { handler, HttpError, NoBody, readText, sendJson, sendPicture, textOf } from '../http';
 import type { TakenCourse } from '../work/intake';
 import { taken } from '../work/pool';
@@ -14,7 +14,7 @@ import { keepVersion } from './versions';
 /** Most courses a list tells of. */
 const MOST_LISTED = 500;
 
-type Whole = Listed & Pick<CourseRow, 'document' | 'proof'>;
+type Whole = Listed & Pick<BodyRow, 'document' | 'proof'>;
 
 /** A maker's own courses: kept, and saved by revision. */
 export function courses(context: Context): Router {
@@ -47,9 +47,6 @@ export function courses(context: Context): Router {
         id: newId(),
         maker: maker.id,
         revision: 1,
-        document: course.document,
-        picture: null,
-        proof: null,
         proof_hash: null,
         proof_time: null,
         proof_strokes: null,
@@ -58,14 +55,16 @@ export function courses(context: Context): Router {
         deleted: null,
       };
       await db.transaction(async (trx) => {
-        await trx('courses').insert(row);
+        await trx<CourseRow>('courses').insert(row);
+        const body = { course: row.id, document: course.document, picture: null, proof: null };
+        await trx<BodyRow>('bodies').insert(body);
         await keepVersion(trx, row.id, 1, course, now);
       });
       res.status(201);
-      await sendCourse(db, res, row);
+      await sendCourse(db, res, { ...row, document: course.document, proof: null });
     })
     .get('/courses/:id', async (req, res) => {
-      await sendCourse(db, res, await ownCourse<Whole>(context, req, ['document', 'proof']));
+      await sendCourse(db, res, await ownCourse(context, req, 'document', 'proof'));
     })
     .put('/courses/:id', readText, async (req, res) => {
       await limits.room();
@@ -79,18 +78,15 @@ export function courses(context: Context): Router {
       const saved = await db.transaction(async (trx) => {
         const changed = await trx<CourseRow>('courses')
           .where({ id, revision, deleted: null })
-          .update({
-            ...columnsOf(course),
-            revision: revision + 1,
-            document: course.document,
-            picture: null,
-            changed: now,
-          });
-        if (changed > 0) await keepVersion(trx, id, revision + 1, course, now);
-        return changed > 0;
+          .update({ ...columnsOf(course), revision: revision + 1, changed: now });
+        if (changed === 0) return false;
+        const body = { document: course.document, picture: null };
+        await trx<BodyRow>('bodies').where('course', id).update(body);
+        await keepVersion(trx, id, revision + 1, course, now);
+        return true;
       });
       if (saved) return void res.json(answerSaved(revision + 1, now));
-      const there = await ownCourse<Whole>(context, req, ['document']);
+      const there = await ownCourse(context, req, 'document');
       // The same save again: its answer was lost on the way.
       if (there.revision === revision + 1 && there.document === course.document) {
         return void res.json(answerSaved(there.revision, there.changed));
@@ -103,14 +99,11 @@ export function courses(context: Context): Router {
       );
     })
     .get('/courses/:id/picture', async (req, res) => {
-      const row = await ownCourse<Listed & Pick<CourseRow, 'document' | 'picture'>>(context, req, [
-        'document',
-        'picture',
-      ]);
-      const picture = row.picture ?? (await pool.run('drawDocument', row.document));
-      if (row.picture === null) {
-        const { id, revision } = row;
-        await db<CourseRow>('courses').where({ id, revision }).update({ picture });
+      const { id, document, picture: known } = await ownCourse(context, req, 'document', 'picture');
+      const picture = known ?? (await pool.run('drawDocument', document));
+      // Unless it was saved anew in the meantime.
+      if (known === null) {
+        await db<BodyRow>('bodies').where({ course: id, document }).update({ picture });
       }
       sendPicture(res, picture, false);
     })

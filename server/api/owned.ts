@@ -1,10 +1,11 @@
 import type { Request } from 'express';
-import type { CourseRow, MakerRow } from '../db/rows';
+import type { BodyRow, CourseRow, MakerRow } from '../db/rows';
 import { notFound, param } from '../http';
 import type { Context } from './context';
 import { requireMaker } from './session';
 
-type Columns = readonly (keyof CourseRow)[];
+/** What is long of a course, read where it is asked for. */
+type Long = Exclude<keyof BodyRow, 'course'>;
 
 /** What is read of a course where its document is not asked for. */
 export const LISTED = [
@@ -31,17 +32,18 @@ export type Listed = Pick<CourseRow, (typeof LISTED)[number]>;
  * The course a request is about, as far as it is asked for.
  * @throws HttpError 401 without an account, 404 unless the course is there and the request's maker owns it
  */
-export async function ownCourse<Row extends Listed = Listed>(
+export async function ownCourse<More extends Long = never>(
   context: Context,
   req: Request,
-  more: Columns = [],
-  binned = false,
-): Promise<Row> {
+  ...more: More[]
+): Promise<Listed & Pick<BodyRow, More>> {
   const maker: MakerRow = await requireMaker(context, req);
   const row = await context
     .db<CourseRow>('courses')
-    .where({ id: param(req, 'id'), maker: maker.id })
-    .first(...LISTED, ...more);
-  if (!row || (row.deleted !== null && !binned)) throw notFound('The course');
-  return row as unknown as Row;
+    .where({ id: param(req, 'id'), maker: maker.id, deleted: null })
+    .first(...LISTED);
+  if (!row) throw notFound('The course');
+  const body =
+    more.length > 0 ? await context.db('bodies').where('course', row.id).first(more) : {};
+  return { ...row, ...(body as Pick<BodyRow, More>) };
 }

@@ -3,14 +3,12 @@ import { toCourse, type CourseKind } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { ProofAnswer, PublishAnswer, RunBody } from '@/core/protocol';
 import { ranksBefore } from '@/core/run';
-import type { CourseRow, PublishedRow } from '../db/rows';
+import type { BodyRow, CourseRow, PublishedRow } from '../db/rows';
 import { handler, HttpError, NoBody, readJson } from '../http';
 import { shownOf } from '../work/intake';
 import type { Context } from './context';
-import { ownCourse, type Listed } from './owned';
+import { ownCourse } from './owned';
 import { newId } from './session';
-
-type WithDocument = Listed & Pick<CourseRow, 'document'>;
 
 /** That a maker's course can be finished, and its publishing. */
 export function proofs(context: Context): Router {
@@ -21,7 +19,7 @@ export function proofs(context: Context): Router {
       readJson,
       handler({ body: RunBody, answer: ProofAnswer }, async ({ run }, req, res) => {
         await limits.room();
-        const row = await ownCourse<WithDocument>(context, req, ['document']);
+        const row = await ownCourse(context, req, 'document');
         const result = await verifier.verify(row.maker, row.document, run, res);
         const kept =
           row.proof_hash === row.hash && row.proof_time !== null
@@ -29,14 +27,15 @@ export function proofs(context: Context): Router {
             : null;
         const best = !kept || ranksBefore(row.kind as CourseKind, result, kept);
         if (best) {
-          await db<CourseRow>('courses')
-            .where('id', row.id)
-            .update({
-              proof: JSON.stringify({ ...run, claim: result.time }),
+          await db.transaction(async (trx) => {
+            await trx<CourseRow>('courses').where('id', row.id).update({
               proof_hash: run.course,
               proof_time: result.time,
               proof_strokes: result.strokes,
             });
+            const proof = JSON.stringify({ ...run, claim: result.time });
+            await trx<BodyRow>('bodies').where('course', row.id).update({ proof });
+          });
         }
         return { time: result.time, best };
       }),
@@ -45,7 +44,7 @@ export function proofs(context: Context): Router {
       '/courses/:id/publish',
       handler({ body: NoBody, answer: PublishAnswer }, async (_, req) => {
         await limits.room();
-        const row = await ownCourse<WithDocument>(context, req, ['document']);
+        const row = await ownCourse(context, req, 'document');
         if (row.proof_hash !== row.hash) {
           throw new HttpError(
             409,

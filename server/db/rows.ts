@@ -25,10 +25,6 @@ export interface CourseRow extends SummaryColumns {
   id: string;
   maker: string;
   revision: number;
-  document: string;
-  /** SVG, or null until it is asked for. */
-  picture: string | null;
-  proof: string | null;
   proof_hash: string | null;
   proof_time: number | null;
   /** Strokes of the proof. */
@@ -36,6 +32,16 @@ export interface CourseRow extends SummaryColumns {
   created: number;
   changed: number;
   deleted: number | null;
+}
+
+/** What is long of a course, apart from what is looked through: what stands behind it would be read with it. */
+export interface BodyRow {
+  course: string;
+  document: string;
+  /** SVG, or null until it is asked for. */
+  picture: string | null;
+  /** The run that proves it. */
+  proof: string | null;
 }
 
 export interface VersionRow {

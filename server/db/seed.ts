@@ -6,7 +6,7 @@ import { DEMO_RUNS } from '@/demo/runs';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { shownOf, summaryOf } from '../work/intake';
-import type { CourseRow, MakerRow, PublishedRow, RunRow } from './rows';
+import type { BodyRow, CourseRow, MakerRow, PublishedRow, RunRow } from './rows';
 
 /** How the ids of the demo's makers begin. */
 export const DEMO_MAKER = 'demo-';
@@ -35,15 +35,16 @@ export async function seedDemo(db: Knex): Promise<void> {
         id: slug,
         maker: await maker(name),
         revision: 1,
-        document,
-        picture: null,
-        proof: JSON.stringify(proof.run),
         proof_hash: summary.hash,
         proof_time: proof.run.claim,
         proof_strokes: strokesOf(course, proof.run),
         created: now,
         changed: now,
         deleted: null,
+      });
+      await trx<BodyRow>('bodies').insert({
+        ...{ course: slug, document, picture: null },
+        proof: JSON.stringify(proof.run),
       });
       const { hash, shown } = summary;
       await trx<PublishedRow>('published').insert({

@@ -3,11 +3,11 @@ import { toCourse } from '@/core/course';
 import { drawCourse, drawPieces, toSvg, type Drawing } from '@/core/formats';
 
 /** Pixels of a picture as cards show it. */
-const [WIDTH, HEIGHT] = [420, 132];
-/** What covers less than so much of it is left out, square pixels. */
-const LEAST = 1.2;
+const [WIDTH, HEIGHT] = [360, 132];
+/** Faces of a picture: of more the smallest would not be seen at this size. */
+const MOST_FACES = 500;
 
-const svgOf = (drawing: Drawing): string => toSvg(drawing, WIDTH, HEIGHT, 14, 0.4, LEAST);
+const svgOf = (drawing: Drawing): string => toSvg(drawing, WIDTH, HEIGHT, 14, 0.4, MOST_FACES);
 
 /** A course's picture, as SVG text. */
 export const drawDocument = (document: string): string =>

@@ -43,7 +43,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
             borderTopRightRadius: RADIUS.m,
           }}
         >
-          <DrawnPicture uri={pictureOf.course({ id, revision })} of={name} height={132} />
+          <DrawnPicture uri={pictureOf.course({ id, revision })} of={name} />
         </View>
         <View style={{ padding: SPACE.m, paddingRight: 56, gap: 2 }}>
           <Words as="heading" numberOfLines={1}>
@@ -65,7 +65,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
         icon="more-vertical"
         label={`More for ${name}`}
         onPress={onMenu}
-        style={{ position: 'absolute', right: 4, top: 140 }}
+        style={{ position: 'absolute', right: 4, bottom: 30 }}
       />
     </Card>
   );

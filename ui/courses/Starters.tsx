@@ -45,7 +45,7 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
             style={{ width: `${(100 - (columns - 1) * 1.6) / columns}%`, overflow: 'hidden' }}
           >
             <View style={{ backgroundColor: colours.shallows }}>
-              <DrawnPicture uri={pictureOf.published({ slug, hash })} of={name} height={132} />
+              <DrawnPicture uri={pictureOf.published({ slug, hash })} of={name} />
             </View>
             <View style={{ padding: SPACE.m, gap: SPACE.s }}>
               <View>

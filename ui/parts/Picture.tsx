@@ -36,24 +36,24 @@ export const CoursePicture = memo(function CoursePicture({
   );
 });
 
-/** A picture the server has drawn. */
+/** Width of the server's pictures as a part of their height. */
+const ASPECT = 360 / 132;
+
+/** A picture the server has drawn, as wide as it may be. */
 export function DrawnPicture({
   uri,
   of,
-  height,
   width = '100%',
 }: {
   readonly uri: string;
   readonly of: string;
-  readonly height: number;
   readonly width?: DimensionValue;
 }) {
   return (
     <Image
       accessibilityLabel={`Picture of ${of}`}
       source={{ uri }}
-      resizeMode="contain"
-      style={{ width, height }}
+      style={{ width, aspectRatio: ASPECT }}
     />
   );
 }

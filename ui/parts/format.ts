@@ -1,4 +1,4 @@
-import { formatDistanceToNowStrict } from 'date-fns';
+import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict';
 
 /** A time of a run to the millisecond: 31.642, or 1:02.480 past a minute. */
 export function runTime(seconds: number): string {

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { useWindowDimensions, View } from 'react-native';
 import { useQuery } from '@tanstack/react-query';
 import { useFrame } from '@react-three/fiber';
+import { useFonts } from 'expo-font';
 import type { Course } from '@/core/course';
 
 import type { Vec3 } from '@/core/geometry';
@@ -32,7 +33,7 @@ import {
   type Shown,
 } from '../scene';
 import { Fault, Loading } from '../parts';
-import { useColours, WIDE } from '../theme';
+import { RUN_FONTS, useColours, WIDE } from '../theme';
 import { CountIn } from './CountIn';
 import { FlickAim } from './FlickAim';
 import { follow } from './follow';
@@ -83,6 +84,7 @@ interface RunViewProps {
 
 /** A run, once all that it is played by is there. */
 export function RunView(props: RunViewProps) {
+  useFonts(RUN_FONTS);
   const { course } = props;
   const needed = !isLoaded(course);
   const { error, refetch, isFetching } = useQuery({

@@ -10,8 +10,10 @@ export const FONTS = {
   Text: AtkinsonHyperlegibleNext_400Regular,
   TextStrong: AtkinsonHyperlegibleNext_600SemiBold,
   Figures: JetBrainsMono_500Medium,
-  FiguresStrong: JetBrainsMono_700Bold,
 };
+
+/** Those that only runs show, loaded with the first of them. */
+export const RUN_FONTS = { FiguresStrong: JetBrainsMono_700Bold };
 
 /** Styles of type; sizes in points. */
 export const TYPE = {

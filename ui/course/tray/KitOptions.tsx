@@ -104,7 +104,7 @@ export function KitOptions() {
             padding: SPACE.xs,
           }}
         >
-          <DrawnPicture uri={pictureOf.kit(kit)} of={kit.name} width={92} height={42} />
+          <DrawnPicture uri={pictureOf.kit(kit)} of={kit.name} width={92} />
           <Words as="small" numberOfLines={1}>
             {kit.name}
           </Words>
@@ -135,7 +135,7 @@ function KitSheet({ listed, onClose }: { listed: KitListed; onClose: () => void 
   return (
     <Sheet title={listed.name} open onClose={onClose}>
       <View style={{ alignItems: 'center' }}>
-        <DrawnPicture uri={pictureOf.kit(listed)} of={listed.name} width={280} height={120} />
+        <DrawnPicture uri={pictureOf.kit(listed)} of={listed.name} width={280} />
       </View>
       <Words as="small" tint="slate">
         {pieces} {pieces === 1 ? 'piece' : 'pieces'}

@@ -1,0 +1,126 @@
+import { layPieces } from '@/core/assemble';
+import { emptyCourse } from '@/core/course';
+import { toShareCode } from '@/core/formats';
+import { expect, test } from './support/test';
+
+const short = layPieces(emptyCourse('Short Quay'), [
+  { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 2] },
+  { family: 'start', at: [-3, 0, 0] },
+  { family: 'lantern', at: [3, 0, 0] },
+]);
+
+test('what is deleted waits in the bin and comes back by a tap', async ({ open }) => {
+  const page = await open('/', 'phone');
+  await page.getByTestId('demo-copy-salt-pan-hop').tap();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.getByLabel('Back to my courses').tap();
+  await page.getByTestId('open-bin').tap();
+  await expect(page.getByTestId('bin-empty')).toBeVisible();
+  await page.getByLabel('Close').tap();
+  await page.getByLabel('More for Salt Pan Hop').tap();
+  await page.getByText('Delete', { exact: true }).tap();
+  await expect(page.getByLabel('Open Salt Pan Hop')).toHaveCount(0);
+  await page.reload();
+  await page.getByTestId('open-bin').tap();
+  await page.getByLabel('Bring back Salt Pan Hop').tap();
+  await expect(page.getByTestId('bin-empty')).toBeVisible();
+  await page.getByLabel('Close').tap();
+  await expect(page.getByLabel('Open Salt Pan Hop')).toBeVisible();
+  // For good only after being asked again.
+  await page.getByLabel('More for Salt Pan Hop').tap();
+  await page.getByText('Delete', { exact: true }).tap();
+  await page.getByTestId('open-bin').tap();
+  await page.getByTestId('bin-clear').tap();
+  await page.getByText('Keep them', { exact: true }).tap();
+  await page.getByTestId('bin-clear').tap();
+  await page.getByTestId('bin-sure').tap();
+  await expect(page.getByTestId('bin-empty')).toBeVisible();
+});
+
+test('a version is named, gone back to as a new one, and come forward from', async ({ open }) => {
+  const page = await open('/', 'wide');
+  await page.getByTestId('demo-copy-low-tide-steps').click();
+  await page.getByTestId('phase-plan').click();
+  const name = page.getByTestId('course-name');
+  await name.fill('Second thoughts');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.getByText('Earlier versions', { exact: true }).click();
+  await page.getByLabel('Name version 1').click();
+  await page.getByTestId('version-name').fill('As it was found');
+  await page.getByTestId('version-name-it').click();
+  await expect(page.getByText('As it was found', { exact: true })).toBeVisible();
+  await page.getByLabel('Go back to version 1').click();
+  await expect(name).toHaveValue('Low Tide Steps');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.getByText('Earlier versions', { exact: true }).click();
+  await expect(page.getByLabel('Go back to version 3')).toBeVisible();
+  await page.getByLabel('Go back to version 2').click();
+  await expect(name).toHaveValue('Second thoughts');
+});
+
+test('the sheet of two versions put off changes nothing; asked for again it is there', async ({
+  open,
+}) => {
+  const first = await open('/', 'wide');
+  await first.getByTestId('demo-copy-salt-pan-hop').click();
+  await expect(first.getByTestId('save-state')).toContainText('Saved');
+  const second = await first.context().newPage();
+  await second.goto(first.url());
+  await expect(second.getByTestId('save-state')).toContainText('Saved');
+  const rename = async (page: typeof first, name: string) => {
+    await page.getByTestId('phase-plan').click();
+    await page.getByTestId('course-name').fill(name);
+  };
+  await rename(first, 'First name');
+  await expect(first.getByTestId('save-state')).toContainText('Saved');
+  await rename(second, 'Second name');
+  const sheet = second.getByText('Keep what is here', { exact: true });
+  await expect(sheet).toBeVisible();
+  await second.getByLabel('Close').click();
+  await expect(sheet).toHaveCount(0);
+  await expect(second.getByTestId('save-state')).toContainText('Saved elsewhere too');
+  await expect(second.getByTestId('course-name')).toHaveValue('Second name');
+  await second.getByTestId('save-state').click();
+  await sheet.click();
+  await expect(second.getByTestId('save-state')).toContainText(/Saved (·|just)/);
+  await second.reload();
+  await second.getByTestId('phase-plan').click();
+  await expect(second.getByTestId('course-name')).toHaveValue('Second name');
+});
+
+test('a player’s run waits on the device over a reload, and is sent when the server is back', async ({
+  open,
+  server,
+}) => {
+  const maker = await open('/', 'wide');
+  await maker.getByTestId('open-course').click();
+  await maker.getByTestId('open-text').fill(toShareCode(short));
+  await maker.getByTestId('open-go').click();
+  await expect(maker.getByTestId('save-state')).toContainText('Saved');
+  const runRight = async (page: typeof maker) => {
+    await expect(page.getByTestId('run-clock')).toBeVisible();
+    await page.keyboard.down('ArrowRight');
+    await expect(page.getByTestId('finish-time')).toBeVisible();
+    await page.keyboard.up('ArrowRight');
+  };
+  await maker.keyboard.press('4');
+  await runRight(maker);
+  await maker.getByTestId('keep-run').click();
+  await expect(maker.getByTestId('run-kept')).toBeVisible();
+  await maker.getByTestId('run-leave').click();
+  await maker.getByTestId('phase-share').click();
+  await maker.getByTestId('publish').click();
+  const link = await maker.getByTestId('share-link').innerText();
+
+  const player = await open(new URL(link).pathname, 'wide');
+  await player.getByTestId('play-run').click();
+  await runRight(player);
+  await server.kill();
+  await player.getByTestId('send-run').click();
+  await expect(player.getByText('The run is kept here until it is sent.')).toBeVisible();
+  await server.start();
+  await player.goto(link);
+  await expect(player.getByText(/A run that waited here is sent: .* place 1/)).toBeVisible();
+  await player.reload();
+  await expect(player.getByTestId('best-times')).toContainText('Somebody (you)');
+});

@@ -1,0 +1,37 @@
+import type { PieceInHand } from '@/core/assemble';
+import { courseHash, Recorder } from '@/core/run';
+import { Somebody } from '@/scripts/support/somebody';
+import { rowOf, walkRight } from '@/scripts/support/built';
+import { layPieces } from '@/core/assemble';
+import { TestServer } from './support/server';
+import { expect, test } from './support/test';
+
+test('a replay whose player has left ends, and the next one is heard', async () => {
+  const server = new TestServer();
+  // One thread, and none may wait: who asks while it is at work is turned away.
+  await server.start({ STONEHOP_QUEUE: '0', STONEHOP_VERIFY_SECONDS: '60' });
+  const course = rowOf(3);
+  const crates = Array.from({ length: 100 }, (_, i): PieceInHand => ({
+    family: 'crate',
+    at: [(i % 10) * 1.1, Math.floor(i / 10) * 1.1, 8],
+    loose: true,
+  }));
+  const heavy = layPieces(course, [
+    ...crates,
+    { family: 'slab', at: [5, -0.5, 8], size: [30, 0.5, 8] },
+  ]);
+  const [maker, other] = [new Somebody(server.port), new Somebody(server.port)];
+  const { id } = await maker.json<{ id: string }>('POST', '/courses', { course: heavy });
+  const { id: light } = await other.json<{ id: string }>('POST', '/courses', { course });
+  const run = walkRight(course, 0, 0);
+  const prove = async () => (await other.ask('POST', `/courses/${light}/proof`, { run })).status;
+  const idle = { ...new Recorder().run(courseHash(heavy), 1), inputs: [[200_000, 0, 0, 0]] };
+  // Once the thread is there at all.
+  await expect.poll(prove).toBe(200);
+  const left = maker.ask('POST', `/courses/${id}/proof`, { run: idle }).catch(() => 'left');
+  await expect.poll(prove).toBe(503);
+  maker.close();
+  expect(await left).toBe('left');
+  await expect.poll(prove).toBe(200);
+  await server.remove();
+});

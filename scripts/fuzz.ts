@@ -1,0 +1,249 @@
+// npm run fuzz: thousands of damaged documents, codes, kits, models and bodies. Nothing may crash, answer
+// with a fault of the server's own, take longer than two seconds, or be kept otherwise than it was sent.
+import { isDeepStrictEqual } from 'node:util';
+import { Document, WebIO } from '@gltf-transform/core';
+import { KitError, readKit, toKit } from '@/core/assemble';
+import { CourseError, withoutUnused, type Course } from '@/core/course';
+import { fromShareCode, ShareCodeError, toShareCode } from '@/core/formats';
+import { ModelError, readModel } from '@/core/formats/model';
+import { DEMO_COURSES } from '@/demo/courses';
+import { TestServer } from '@/e2e/support/server';
+import { HARD } from './support/built';
+import { Somebody } from './support/somebody';
+
+const EACH = Number(process.argv[2] ?? 2000);
+const SLOW = 2000;
+
+// A generator of one's own, so that what was found once is found again (Lehmer, 1951).
+let state = Number(process.argv[3] ?? 1);
+const chance = () => (state = (state * 48271) % 2147483647) / 2147483647;
+const below = (n: number) => Math.floor(chance() * n);
+const pick = <T>(list: readonly T[]): T => list[below(list.length)];
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
+
+const STRANGE: Json[] = [
+  ...[null, true, 0, -0, -1, 1e308, -1e308, 1e-320, 4e9, 0.1, 2 ** 53],
+  ...[
+    '',
+    'x',
+    '__proto__',
+    'constructor',
+    '\u0000',
+    '\ud800',
+    '\u202e',
+    'a'.repeat(5000),
+    '../../etc',
+  ],
+  ...[[], {}, [[]], [null], { __proto__: 1 } as Json, [1, 2, 3], [1e308, -1e308, 0]],
+];
+
+/** A copy with so many places changed, taken out, doubled or swapped. */
+function damaged(value: Json, times: number): Json {
+  const copy = structuredClone(value);
+  for (let n = 0; n < times; n++) {
+    let at: Json = copy;
+    for (let depth = 0; depth < 8; depth++) {
+      if (typeof at !== 'object' || at === null) break;
+      const holder = at as Record<string, Json>;
+      const key = pick(Object.keys(holder));
+      if (key === undefined) break;
+      const inner = holder[key];
+      if (depth < 7 && typeof inner === 'object' && inner !== null && chance() < 0.75) {
+        at = inner;
+        continue;
+      }
+      const what = below(6);
+      if (what === 0 && !Array.isArray(holder)) delete holder[key];
+      else if (what === 1 && Array.isArray(holder)) holder.push(structuredClone(inner));
+      else if (what === 2)
+        holder[pick(['more', 'id', 'at', 'pieces', '__proto__'])] = pick(STRANGE);
+      else if (what === 3 && typeof inner === 'number') holder[key] = -inner * 1000;
+      else holder[key] = structuredClone(pick(STRANGE));
+      break;
+    }
+  }
+  return copy;
+}
+
+/** Bytes with some changed, cut off, or put in twice. */
+function damagedBytes(bytes: Buffer): Buffer {
+  const copy = Buffer.from(bytes);
+  for (let n = 1 + below(6); n > 0; n--) copy[below(copy.length)] = below(256);
+  const what = below(4);
+  if (what === 0) return copy.subarray(0, below(copy.length));
+  const cut = below(copy.length);
+  return what === 1 ? Buffer.concat([copy.subarray(0, cut), copy]) : copy;
+}
+
+const wrong: string[] = [];
+const counts = new Map<string, number>();
+/** Does something damaged, and notes what is wrong with how it went. */
+async function during(kind: string, act: () => Promise<string | null>): Promise<void> {
+  const before = state;
+  const from = performance.now();
+  let problem: string | null;
+  try {
+    problem = await act();
+  } catch (error) {
+    problem = `${(error as Error).name}: ${(error as Error).message}`;
+  }
+  const ms = performance.now() - from;
+  if (ms > SLOW) problem ??= `took ${ms.toFixed(0)} ms`;
+  counts.set(kind, (counts.get(kind) ?? 0) + 1);
+  if (problem) wrong.push(`${kind} (seed ${before}): ${problem.slice(0, 300)}`);
+}
+
+/** A binary glTF of one triangle. */
+async function glb(): Promise<Buffer> {
+  const document = new Document();
+  const buffer = document.createBuffer();
+  const positions = document
+    .createAccessor()
+    .setType('VEC3')
+    .setArray(new Float32Array([0, 0, 0, 1, 0, 0, 0, 1, 0, 0, 0, 1]))
+    .setBuffer(buffer);
+  const indices = document
+    .createAccessor()
+    .setArray(new Uint16Array([0, 1, 2, 0, 2, 3]))
+    .setBuffer(buffer);
+  const primitive = document
+    .createPrimitive()
+    .setAttribute('POSITION', positions)
+    .setIndices(indices);
+  const node = document.createNode().setMesh(document.createMesh().addPrimitive(primitive));
+  document.createScene().addChild(node);
+  return Buffer.from(await new WebIO().writeBinary(document));
+}
+
+/** JSON as the server reads it: no undefined, no -0. */
+const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+/** Where two values first differ. */
+function difference(a: unknown, b: unknown, at = ''): string {
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) {
+    return `${at} ${JSON.stringify(a)} for ${JSON.stringify(b)}`.slice(0, 200);
+  }
+  for (const key of new Set([...Object.keys(a), ...Object.keys(b)])) {
+    const [x, y] = [a, b].map((one) => (one as Record<string, unknown>)[key]);
+    if (!isDeepStrictEqual(x, y)) return difference(x, y, `${at}.${key}`);
+  }
+  return at;
+}
+
+async function main(): Promise<void> {
+  const server = new TestServer();
+  await server.start(HARD);
+  const maker = new Somebody(server.port);
+  const courses = DEMO_COURSES.map(({ course }) => course);
+  const kits = courses.map((course) =>
+    toKit(course, new Set(course.pieces.slice(0, 5).map(({ id }) => id)), 'Bit'),
+  );
+  const codes = courses.map(toShareCode);
+  const model = await glb();
+
+  for (let i = 0; i < EACH; i++) {
+    await during('document', async () => {
+      const course = damaged(asJson(pick(courses)) as Json, 1 + below(3));
+      const { status, data } = await maker.ask('POST', '/courses', { course });
+      if (status >= 500) return `${status} ${String(data)}`;
+      if (status !== 201) return status < 400 ? `${status}` : null;
+      const { id, course: kept } = JSON.parse(String(data)) as { id: string; course: Course };
+      await maker.ask('DELETE', `/courses/${id}`);
+      if (i % 50 === 0) await maker.ask('DELETE', '/bin');
+      const sent = withoutUnused(asJson(course) as Course);
+      return isDeepStrictEqual(kept, sent) ? null : `kept otherwise: ${difference(kept, sent)}`;
+    });
+    await during('kit', async () => {
+      const kit = damaged(asJson(pick(kits)) as Json, 1 + below(3));
+      const { status, data } = await maker.ask('POST', '/kits', { kit });
+      if (status >= 500) return `${status} ${String(data)}`;
+      try {
+        readKit(JSON.stringify(kit));
+      } catch (error) {
+        if (!(error instanceof KitError)) throw error;
+        return status === 201 ? 'taken, though it is none' : null;
+      }
+      if (status !== 201) return status < 400 ? `${status}` : null;
+      await maker.ask('DELETE', `/kits/${(JSON.parse(String(data)) as { id: string }).id}`);
+      if (i % 50 === 0) await maker.ask('DELETE', '/bin');
+      return null;
+    });
+    await during('code', async () => {
+      const code = pick(codes);
+      const at = below(code.length);
+      const text =
+        chance() < 0.3
+          ? String(damagedBytes(Buffer.from(code)))
+          : code.slice(0, at) + pick(['A', 'z', '-', '']) + code.slice(at + 1);
+      try {
+        const course = fromShareCode(text);
+        return codes.some((one) => one === text.replace(/\s+/g, '')) ||
+          courses.some((one) => isDeepStrictEqual(one, course))
+          ? null
+          : 'another course than was put in';
+      } catch (error) {
+        return error instanceof ShareCodeError || error instanceof CourseError
+          ? null
+          : String(error);
+      }
+    });
+    await during('model', async () => {
+      try {
+        await readModel(new Uint8Array(damagedBytes(model)), 'Rock');
+        return null;
+      } catch (error) {
+        return error instanceof ModelError ? null : String(error);
+      }
+    });
+    await during('body', async () => {
+      const [method, path] = pick([
+        ['POST', '/courses'],
+        ['PUT', '/courses/none'],
+        ['POST', '/kits'],
+        ['PUT', '/me'],
+        ['POST', '/session'],
+        ['POST', '/recordings'],
+        ['POST', '/published/salt-pan-hop/runs'],
+        ['POST', '/published/salt-pan-hop/attempts'],
+        ['GET', '/recordings/%00'],
+        ['GET', '/courses/%E0%A4%A'],
+        ['DELETE', '/bin'],
+      ] as const);
+      const raw = pick([
+        Buffer.from(JSON.stringify(pick(STRANGE)) ?? ''),
+        Buffer.from(
+          JSON.stringify({
+            name: pick(STRANGE),
+            passphrase: pick(STRANGE),
+            run: pick(STRANGE),
+            attempt: pick(STRANGE),
+          }),
+        ),
+        Buffer.from('['.repeat(1 + below(40_000))),
+        damagedBytes(Buffer.from('{"course":{"format":"stone-hop-course"}}')),
+      ]);
+      const type = pick([
+        'application/json',
+        'text/plain',
+        'application/json; charset=utf-7',
+        'x/y',
+        'application/octet-stream',
+      ]);
+      const body = method === 'GET' ? Buffer.alloc(0) : raw;
+      const { status, data } = await maker.send(method, path, body, type);
+      return status >= 500 ? `${method} ${path}: ${status} ${String(data)}` : null;
+    });
+    if ((i + 1) % 500 === 0) console.log(`${(i + 1) * 5} tried, ${wrong.length} wrong`);
+  }
+  const { status } = await maker.ask('GET', '/me');
+  if (status !== 200) wrong.push('The server does not answer any more.');
+  maker.close();
+  await server.remove();
+  console.log([...counts].map(([kind, count]) => `${count} of ${kind}`).join(', '));
+  console.log(`${wrong.length} wrong`);
+  for (const one of wrong.slice(0, 20)) console.log(one);
+  process.exit(wrong.length > 0 ? 1 : 0);
+}
+
+void main();
