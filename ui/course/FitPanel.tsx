@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { layPieces, type Fit, type FitWish } from '@/core/assemble';
+import type { Fit, FitWish } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Card, Choices, metres, Stepper, Words } from '../parts';
 import { useView } from '../scene';
@@ -8,17 +8,21 @@ import { useCourse } from '../state/courseStore';
 import { useEditing } from '../state/shown';
 import { SPACE, useColours } from '../theme';
 import { beginFit, type Work } from '@/workers/fit';
+import { dropFit, fitOf, keepFit, layFit, useFit } from './fitStore';
 
 /** Finds the track that follows the sketch, shows how closely, and keeps or drops it. */
 export function FitPanel() {
   const colours = useColours();
-  const { course, edit } = useEditing();
+  const { course } = useEditing();
   const [width, setWidth] = useState(3);
   const [tolerance, setTolerance] = useState(1);
   const [bends, setBends] = useState<NonNullable<FitWish['bends']>>('bend');
   const [tightest, setTightest] = useState(3);
   const [part, setPart] = useState<number | null>(null);
-  const [found, setFound] = useState<{ fit: Fit; ids: string[] } | null>(null);
+  const id = useCourse((s) => s.id);
+  const state = useFit();
+  // Undone or deleted by other means, it is no longer there to be dropped.
+  const found = fitOf(course, id, state);
   const [error, setError] = useState<string | null>(null);
   const work = useRef<Work<Fit> | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
@@ -28,7 +32,6 @@ export function FitPanel() {
     if (!sketch) return;
     setError(null);
     setPart(0);
-    const before = found;
     const job = beginFit(
       {
         points: sketch.points as Vec3[],
@@ -42,19 +45,12 @@ export function FitPanel() {
     );
     work.current = job;
     try {
-      const fit = await job.result;
-      if (before) useCourse.getState().undo();
-      edit((now) => layPieces(now, fit.pieces));
-      const { course: after } = useCourse.getState();
-      const ids = after.pieces.slice(-fit.pieces.length).map(({ id }) => id);
-      setFound({ fit, ids });
+      layFit(await job.result);
     } catch (problem) {
       if (!job.cancelled()) setError((problem as Error).message);
     }
     setPart(null);
   };
-  // Undone or deleted by other means, it is no longer there to be dropped.
-  const there = found && found.ids.every((id) => course.pieces.some((piece) => piece.id === id));
   return (
     <Card style={{ padding: SPACE.m, gap: SPACE.s, borderColor: colours.line }}>
       <Words as="smallStrong">Fit track to the sketch</Words>
@@ -124,7 +120,7 @@ export function FitPanel() {
         </View>
       ) : (
         <>
-          {found && there && (
+          {found && (
             <>
               <Words as="small" testID="fit-result">
                 {found.fit.pieces.length} pieces, {metres(found.fit.length)}
@@ -132,19 +128,8 @@ export function FitPanel() {
                 {found.fit.deviation.toFixed(2)} m.
               </Words>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
-                <Button
-                  kind="main"
-                  title="Keep it"
-                  onPress={() => setFound(null)}
-                  testID="fit-keep"
-                />
-                <Button
-                  title="Drop it"
-                  onPress={() => {
-                    useCourse.getState().undo();
-                    setFound(null);
-                  }}
-                />
+                <Button kind="main" title="Keep it" onPress={keepFit} testID="fit-keep" />
+                <Button title="Drop it" onPress={dropFit} testID="fit-drop" />
                 <Button
                   title="Show the place"
                   onPress={() => useView.getState().look({ target: found.fit.at })}
@@ -158,8 +143,8 @@ export function FitPanel() {
             </Words>
           )}
           <Button
-            kind={found && there ? 'plain' : 'main'}
-            title={found && there ? 'Fit again' : 'Fit pieces'}
+            kind={found ? 'plain' : 'main'}
+            title={found ? 'Fit again' : 'Fit pieces'}
             icon="git-commit"
             onPress={() => void search()}
             testID="fit-begin"

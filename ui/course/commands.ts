@@ -18,6 +18,7 @@ import {
   ungroupPieces,
   wrapTurn,
   type PieceInHand,
+  tidy,
 } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import { middle, unionBounds, type Vec3 } from '@/core/geometry';
@@ -25,7 +26,6 @@ import { familyOf, pieceBounds } from '@/core/pieces';
 import { tell } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { planeNow } from './landing';
 import { useLay } from './layStore';
 
 const turnBy = (): number => useLay.getState().turnStep || 1;
@@ -78,7 +78,7 @@ export const buildCommands = {
     const by: Vec3 = [x * stepOf(0), y * stepOf(1), z * stepOf(2)];
     edit((course) => movePieces(course, choice, by), 'move');
   },
-  /** Raises what is in hand with the plane it lies on, or what is chosen. */
+  /** Raises what is in hand above where it would land, or what is chosen. */
   raise: (ways: 1 | -1) => {
     const { inHand } = useCourse.getState();
     if (!inHand) {
@@ -86,11 +86,7 @@ export const buildCommands = {
       return;
     }
     const lay = useLay.getState();
-    if (planeNow().axis === 'y') lay.set({ level: lay.level + ways * stepOf(1) });
-    else if (lay.ghostAt) {
-      const [x, y, z] = lay.ghostAt;
-      lay.set({ ghostAt: [x, y + ways * stepOf(1), z] });
-    }
+    lay.set({ raised: tidy(lay.raised + ways * stepOf(1)) });
   },
   /** The size of the piece in hand, by one grid step on an axis. */
   sizeInHand: (axis: 0 | 1 | 2, ways: number) => {

@@ -3,6 +3,7 @@ import {
   onWorkPlane,
   pickPiece,
   refusal,
+  tidy,
   type Landing,
   type PieceInHand,
   type SnapSettings,
@@ -64,12 +65,20 @@ function footFor(piece: PieceInHand, [x, y, z]: Vec3): PieceInHand {
   return { ...piece, at: [x, y - (low[1] + high[1]) / 2, z] };
 }
 
+/** What lands held as far above it as the maker says; at an end or a corner it is joined all the same. */
+function raised(landing: Landing): Landing {
+  const by = useLay.getState().raised;
+  if (by === 0 || landing.took === 'end' || landing.took === 'corner') return landing;
+  const [x, y, z] = landing.piece.at;
+  return { ...landing, piece: { ...landing.piece, at: [x, tidy(y + by), z] } };
+}
+
 /** The piece in hand where it would land, and why it may not go there. */
 export interface GhostPlace extends Landing {
   readonly refused: string | null;
 }
 
 export function landInHand(course: Course, inHand: PieceInHand, pointed: Vec3): GhostPlace {
-  const landing = landingOf(course, footFor(inHand, pointed), snapNow());
+  const landing = raised(landingOf(course, footFor(inHand, pointed), snapNow()));
   return { ...landing, refused: refusal(course, landing.piece) };
 }

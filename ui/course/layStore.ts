@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Paint, PieceInHand, Rim, Scattering, WorkPlane } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
+import { useCourse } from '../state/courseStore';
 import { picker } from '../state/picker';
 
 /** What one finger does while laying. */
@@ -46,6 +47,8 @@ interface LayState {
   readonly depth: number;
   /** Where the piece in hand would land, before it is snapped; null until the pointer says. */
   readonly ghostAt: Vec3 | null;
+  /** How far above where it lands the piece in hand is held, m; below 0 under it. */
+  readonly raised: number;
   /** The row a drag lays: where it began and has come to, in places where feet go. */
   readonly row: readonly PieceInHand[] | null;
   readonly handles: HandleMode;
@@ -114,6 +117,7 @@ export const useLay = create<LayState>()((set) => ({
   level: 0,
   depth: 0,
   ghostAt: null,
+  raised: 0,
   row: null,
   handles: 'move',
   ownAxes: false,
@@ -178,3 +182,8 @@ export const takeTool = (tool: LayTool): void =>
     cornering: null,
     pivot: null,
   });
+
+// What is taken in hand next lands where it is pointed at.
+useCourse.subscribe(({ inHand }, { inHand: before }) => {
+  if (before && inHand?.family !== before.family) useLay.setState({ raised: 0 });
+});

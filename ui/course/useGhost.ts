@@ -34,8 +34,8 @@ export function useGhost(): GhostPlace | null {
   const distance = useView((s) => s.distance);
   const target = useView((s) => (ghostAt ? null : s.target));
   // What snaps is read when it lands; these are here so that a change of them lands it anew.
-  const snaps = useLay(({ steps, ends, corners, surface, snapping, letGo }) =>
-    [...steps, ends, corners, surface, snapping, letGo].join(),
+  const snaps = useLay(({ steps, ends, corners, surface, snapping, letGo, raised }) =>
+    [...steps, ends, corners, surface, snapping, letGo, raised].join(),
   );
   return useMemo(() => {
     if (!inHand) return null;

@@ -1,4 +1,3 @@
-import { useCourse } from '../../state/courseStore';
 import { useOpen } from '../openStore';
 import { CopiesSheet } from './CopiesSheet';
 import { FinderSheet } from './FinderSheet';
@@ -9,10 +8,8 @@ import { SwapSheet } from './SwapSheet';
 /** Whatever sheet a command has opened. */
 export function Sheets() {
   const { sheet, close } = useOpen();
-  const some = useCourse((s) => s.choice.size > 0);
   if (sheet === 'finder') return <FinderSheet onClose={close} />;
   if (sheet === 'snap') return <SnapSheet onClose={close} />;
-  if (!some) return null;
   if (sheet === 'copies') return <CopiesSheet onClose={close} />;
   if (sheet === 'swap') return <SwapSheet onClose={close} />;
   if (sheet === 'kit') return <KeepSheet onClose={close} />;

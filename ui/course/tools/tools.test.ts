@@ -3,6 +3,7 @@ import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
+import { buildCommands } from '../commands';
 import { LAY_TOOLS, takeTool, useLay } from '../layStore';
 import { TOOLS } from '.';
 import { handlesOf } from './handles';
@@ -110,6 +111,34 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   expect(course()).toEqual(before);
   expect(course().pieces[0]).toBe(before.pieces[0]);
 });
+
+test.each(['above', 'free', 'side'] as const)(
+  'seen from %s, what is raised in hand is laid so much above where it would land',
+  (mode) => {
+    const side = mode === 'side';
+    useView.getState().look({ mode, pitch: side ? 0 : 60, target: [0, 1, 0] });
+    useCourse
+      .getState()
+      .edit((now) => layPieces(now, [{ family: 'block', at: [3, 0, 0], size: [4, 1, 4] }]));
+    const tool = TOOLS.pieces();
+    useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
+    tap(tool, [3, 1, 0]);
+    const low = course().pieces.at(-1)!.at[1];
+    useCourse.getState().undo();
+    useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
+    buildCommands.raise(1);
+    buildCommands.raise(1);
+    tap(tool, [3, 1, 0]);
+    expect(course().pieces.at(-1)!.at[1]).toBeCloseTo(low + 1, 9);
+    buildCommands.raise(-1);
+    tap(tool, [0, 1, 0]);
+    expect(lay().raised).toBe(0.5);
+    // What is taken next begins where it is pointed at.
+    useCourse.getState().take({ family: 'slab', at: [0, 0, 0] });
+    expect(lay().raised).toBe(0);
+    useCourse.getState().take(null);
+  },
+);
 
 test('corner onto corner: one touch for the own, one for the other', () => {
   useCourse.getState().edit((c) =>

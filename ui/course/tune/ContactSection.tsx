@@ -16,7 +16,7 @@ import {
   setTuned,
 } from '@/core/assemble';
 import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
-import { Button, Chip, Choices, NumberField, weightText, Words } from '../../parts';
+import { Button, Chip, Choices, NumberField, numberText, weightText, Words } from '../../parts';
 import { useEditing, useShown } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { AllowanceFigures } from './AllowanceFigures';
@@ -227,43 +227,50 @@ function Allowances({ piece }: { piece: Piece }) {
   const { course, choice, edit } = useEditing();
   const shape = contactShapes(course, piece)[0];
   if (!shape) return null;
+  const { family, allowance: own } = piece;
   const now = allowanceOf(course, piece, shape.role);
-  const ofFamily = course.allowances?.families?.[piece.family];
-  const from = piece.allowance ? 'piece' : ofFamily ? 'family' : 'usual';
+  const ofFamily = course.allowances?.families?.[family];
   const value: Allowance = now ?? { by: 'cm', value: 0 };
-  const set = (next: Allowance | undefined, merge?: string) =>
-    edit((before) => {
-      if (from === 'family') return setAllowance(before, { family: piece.family }, next);
-      return setTuned(before, choice, 'allowance', next);
-    }, merge);
+  const every = familyOf(family).label.toLowerCase();
+  const setOwn = (next: Allowance | undefined, merge?: string) =>
+    edit((before) => setTuned(before, choice, 'allowance', next), merge);
+  const setFamily = (next: Allowance | undefined, merge?: string) =>
+    edit((before) => setAllowance(before, { family }, next), merge);
   return (
     <Section title="Allowance">
       <Choices
-        value={from}
+        value={own ? 'piece' : 'usual'}
         options={[
           { value: 'usual', label: 'As usual here' },
           { value: 'piece', label: 'Its own' },
-          { value: 'family', label: `For every ${familyOf(piece.family).label.toLowerCase()}` },
         ]}
-        onChange={(next) =>
-          edit((before) => {
-            const cleared = setAllowance(
-              setTuned(before, choice, 'allowance', undefined),
-              { family: piece.family },
-              undefined,
-            );
-            if (next === 'usual') return cleared;
-            return next === 'piece'
-              ? setTuned(cleared, choice, 'allowance', value)
-              : setAllowance(cleared, { family: piece.family }, value);
-          })
-        }
+        onChange={(next) => setOwn(next === 'piece' ? value : undefined)}
       />
-      {from !== 'usual' && <AllowanceFigures value={value} testID="allowance" onChange={set} />}
-      {from === 'usual' && now && (
+      {own && <AllowanceFigures value={own} testID="allowance" onChange={setOwn} />}
+      {!own && now && (
         <Words as="small" tint="slate">
-          {`By its role: ${now.value > 0 ? '+' : ''}${now.value} ${now.by === 'cm' ? 'cm' : '%'}.`}
+          {`${ofFamily ? `As every ${every}` : 'By its role'}: ${numberText(now.value)} ${now.by === 'cm' ? 'cm' : '%'} on every side.`}
         </Words>
+      )}
+      <Flow>
+        <Chip
+          role="checkbox"
+          label={`For every ${every}`}
+          on={ofFamily !== undefined}
+          onPress={() =>
+            edit((before) =>
+              // What holds for all need not be said of these as well.
+              setAllowance(
+                ofFamily ? before : setTuned(before, choice, 'allowance', undefined),
+                { family },
+                ofFamily ? undefined : value,
+              ),
+            )
+          }
+        />
+      </Flow>
+      {ofFamily && (
+        <AllowanceFigures value={ofFamily} testID="family-allowance" onChange={setFamily} />
       )}
     </Section>
   );

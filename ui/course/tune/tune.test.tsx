@@ -110,6 +110,20 @@ test('contact: roles, hurts, one-way faces, breaking and allowances', () => {
   expect(piece().allowance).toBeUndefined();
   expect(state().course.allowances).toEqual({ families: { crate: { by: 'cm', value: -6 } } });
   expect(screen.getByTestId('shape-difference')).toHaveTextContent(/Differs from the picture/);
+  // What one piece has is its own matter: that of its family stays.
+  const family = { families: { crate: { by: 'cm', value: -6 } } };
+  press('Its own');
+  type('allowance', '2');
+  expect(piece().allowance).toEqual({ by: 'cm', value: 2 });
+  expect(state().course.allowances).toEqual(family);
+  press('As usual here');
+  expect(piece().allowance).toBeUndefined();
+  expect(state().course.allowances).toEqual(family);
+  expect(screen.getByText(/As every crate: −6 cm/)).toBeTruthy();
+  type('family-allowance', '-3');
+  expect(state().course.allowances).toEqual({ families: { crate: { by: 'cm', value: -3 } } });
+  press('For every crate');
+  expect(state().course.allowances).toBeUndefined();
 });
 
 test('a link is begun at a piece, set, and listed from both its ends', () => {
