@@ -36,7 +36,11 @@ export function Root() {
 /** Dresses the component library anew when the light changes; the provider reads its theme only once. */
 function Dress({ theme }: { theme: ReturnType<typeof elementsTheme> }) {
   const { replaceTheme } = useTheme();
-  useEffect(() => replaceTheme(theme), [replaceTheme, theme]);
+  useEffect(() => {
+    replaceTheme(theme);
+    // What the browser draws itself, scroll bars first, follows the light as well.
+    document.documentElement.style.colorScheme = theme.mode === 'dark' ? 'dark' : 'light';
+  }, [replaceTheme, theme]);
   return null;
 }
 

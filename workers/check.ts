@@ -1,6 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Finding } from '@/core/check';
 import type { Course } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
 import type { Checker } from './check.worker';
 
 /** Who wants to know what the check of a course finds. */
@@ -46,6 +47,16 @@ async function next(): Promise<void> {
     }
   }
   busy = false;
+}
+
+/**
+ * Looks for the ways from mark to mark in the same worker, after the check that is under way.
+ * @throws when the worker cannot be begun or breaks
+ */
+export async function roadsElsewhere(course: Course): Promise<Vec3[][]> {
+  running ??= begin();
+  const { checker, broken } = running;
+  return Promise.race([checker.roads(forCheck(course)), broken]);
 }
 
 function begin(): Running {

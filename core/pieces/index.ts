@@ -11,5 +11,5 @@ export * from './touch';
 export * from './contact';
 export * from './weight';
 export * from './difference';
-export { topOver } from './tops';
+export { spansOf, topOver } from './tops';
 export { forgetModels, registerModels } from './models';

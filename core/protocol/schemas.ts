@@ -119,6 +119,8 @@ export const PublishedAnswer = v.object({
   hash: v.string(),
   maker: v.string(),
   published: v.number(),
+  /** Metres of the way it is meant to take. */
+  length: v.number(),
   best: v.array(BestTime),
 });
 

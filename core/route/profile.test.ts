@@ -4,7 +4,7 @@ import type { Vec3 } from '@/core/geometry';
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { DEMO_RUNS } from '@/demo/runs';
 import { replay } from '../run';
-import { beatMarks, cameraOf, lookAt, plainWay, RUN_LEAP, thinPath, unroll, wayLength } from '.';
+import { beatMarks, cameraOf, lookAt, marksOf, RUN_LEAP, thinPath, unroll, wayLength } from '.';
 
 const { course } = lowTideSteps;
 
@@ -13,7 +13,7 @@ test('unrolled along a run the course is as long as its way, with everything in 
   const way = thinPath(path);
   const { length, marks, stations } = unroll(course, way, RUN_LEAP);
   expect(length).toBeCloseTo(wayLength(way), 6);
-  expect(length).toBeGreaterThan(wayLength(plainWay(course)));
+  expect(length).toBeGreaterThan(wayLength(marksOf(course).flat()));
   const along = (kind: string) => marks.filter((m) => m.kind === kind).map((m) => m.along);
   expect(along('checkpoint').length).toBe(2);
   expect(along('pickup').length).toBe(12);
@@ -51,7 +51,7 @@ test('a return to a checkpoint is no part of the way; a long straight of what is
 
 test('a course without marks has no way', () => {
   const bare = { ...course, pieces: [] };
-  expect(unroll(bare, plainWay(bare))).toEqual({ length: 0, stations: [], marks: [] });
+  expect(unroll(bare, marksOf(bare).flat())).toEqual({ length: 0, stations: [], marks: [] });
 });
 
 test('beats fall where the runner is at its full pace', () => {

@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { distance, lerp, type Vec3 } from '../geometry';
-import { cairnNumber, contactRoles, familyOf, pieceBounds } from '../pieces';
+import { cairnNumber, contactRoles, familyOf, legOf, pieceBounds } from '../pieces';
 
 /** A place on the way through a course. */
 export interface Station {
@@ -31,13 +31,17 @@ const PITCH = 0.5;
 /** How far beside the way something still stands by it, m. */
 const BESIDE = 4;
 
-/** The way from the start past the checkpoints in order of their numbers to the goal, straight. */
-export function plainWay(course: Course): Vec3[] {
-  const of = (family: string) => course.pieces.filter((piece) => piece.family === family);
-  const cairns = of('cairn').sort((a, b) => cairnNumber(a) - cairnNumber(b));
-  return [...of('start').slice(0, 1), ...cairns, ...of('lantern').slice(0, 1)].map(
-    ({ at }): Vec3 => [at[0], at[1], at[2]],
-  );
+/** For each leg its start, its checkpoints in order of their numbers, its goal, as far as there are any, m. */
+export function marksOf({ pieces, legs }: Pick<Course, 'pieces' | 'legs'>): Vec3[][] {
+  const count = Math.max(1, legs?.length ?? 1);
+  return Array.from({ length: count }, (_, leg) => {
+    const of = (family: string) =>
+      pieces.filter((one) => one.family === family && (count === 1 || legOf(one) === leg + 1));
+    const cairns = of('cairn').sort((a, b) => cairnNumber(a) - cairnNumber(b));
+    return [...of('start').slice(0, 1), ...cairns, ...of('lantern').slice(0, 1)].map(
+      ({ at }): Vec3 => [at[0], at[1], at[2]],
+    );
+  });
 }
 
 /** Length of a way through places, m. */

@@ -62,6 +62,7 @@ export function proofs(context: Context): Router {
             document: shownOf(toCourse(JSON.parse(row.document))),
             hash: row.hash,
             shown: row.shown,
+            length: row.length,
             picture: null,
             published: Date.now(),
           })

@@ -27,21 +27,21 @@ export function published(context: Context): Router {
           .join('makers', 'makers.id', 'courses.maker')
           .where('makers.id', 'like', `${DEMO_MAKER}%`)
           .orderBy('published.rowid')
-          .select('slug', 'courses.name', 'courses.kind', 'courses.length', 'published.hash')
+          .select('slug', 'courses.name', 'courses.kind', 'published.length', 'published.hash')
           .select({ maker: 'makers.name' });
         return { demos: rows };
       }),
     )
     .get('/published/:slug', async (req, res) => {
-      const row = await findPublished(db, param(req, 'slug'), ['document', 'published']);
+      const row = await findPublished(db, param(req, 'slug'), ['document', 'published', 'length']);
       const maker = await db<MakerRow>('makers')
         .join('courses', 'courses.maker', 'makers.id')
         .where('courses.id', row.course)
         .first('makers.name');
       const player = await makerOf(context, req);
       const best = await bestTimes(db, row, player?.id);
-      const { slug, hash, published: since } = row;
-      const fields = { slug, hash, maker: maker?.name ?? UNNAMED, published: since, best };
+      const { slug, hash, length, published: since } = row;
+      const fields = { slug, hash, maker: maker?.name ?? UNNAMED, published: since, length, best };
       sendJson(res, fields, { course: row.document });
     })
     .get('/published/:slug/picture', async (req, res) => {

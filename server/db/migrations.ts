@@ -148,6 +148,7 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.alterTable('published', (t) => {
         t.text('shown').notNullable().defaultTo('');
         t.text('picture');
+        t.float('length').notNullable().defaultTo(0);
       });
       await knex.schema.alterTable('kits', (t) => {
         t.text('name').notNullable().defaultTo('');
@@ -172,6 +173,9 @@ const migrations: Record<string, Knex.Migration> = {
         const bytes = Buffer.byteLength(document);
         await knex('kits').where({ id }).update({ name, pieces: pieces.length, bytes });
       });
+      await knex.raw(
+        'update published set length = (select length from courses where courses.id = published.course)',
+      );
       await knex.raw(
         'update published set shown = (select shown from courses where courses.id = published.course) ' +
           'where document = (select document from courses where courses.id = published.course)',

@@ -62,6 +62,8 @@ export interface PublishedRow {
   hash: string;
   shown: string;
   picture: string | null;
+  /** Metres. */
+  length: number;
   published: number;
 }
 

@@ -46,9 +46,9 @@ export async function seedDemo(db: Knex): Promise<void> {
         ...{ course: slug, document, picture: null },
         proof: JSON.stringify(proof.run),
       });
-      const { hash, shown } = summary;
+      const { hash, shown, length } = summary;
       await trx<PublishedRow>('published').insert({
-        ...{ slug, course: slug, hash, shown, picture: null },
+        ...{ slug, course: slug, hash, shown, length, picture: null },
         document: shownOf(course),
         published: now,
       });

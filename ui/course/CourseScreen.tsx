@@ -16,6 +16,7 @@ import { SPACE, useColours, WIDE } from '../theme';
 import { ChoiceActions, ChoiceCard } from './cards/ChoiceCard';
 import { HandCard } from './cards/HandCard';
 import { ConflictSheet } from './ConflictSheet';
+import { CourseGlance } from './CourseGlance';
 import { going } from './commandList';
 import { CourseScene } from './CourseScene';
 import { takeTool, useLay } from './layStore';
@@ -332,15 +333,9 @@ function ChosenSide() {
           </View>
         </>
       ) : (
-        <View style={{ padding: SPACE.l, gap: SPACE.m }}>
-          <Words as="heading">Nothing chosen</Words>
-          <Words tint="slate">
-            Click a piece to see and set its figures. Right-drag turns the view, the wheel zooms.
-          </Words>
-          <Words as="small" tint="slate">
-            Press ? for every key.
-          </Words>
-        </View>
+        <ScrollView>
+          <CourseGlance />
+        </ScrollView>
       )}
     </View>
   );

@@ -41,23 +41,30 @@ export function CheckState() {
   );
 }
 
+interface FindingListProps {
+  readonly findings: readonly Finding[];
+  /** Most that are listed; of more it is said how many there are. */
+  readonly most?: number;
+  readonly onShown?: () => void;
+}
+
 /** What the check found: each with a way to its place and a fix where there is one. */
-export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
+export function FindingList({ findings, most = Infinity, onShown }: FindingListProps) {
   const colours = useColours();
   const { edit, choose } = useCourse.getState();
   const { done } = useCheckOf(useTold());
   const show = ({ at, piece }: Finding) => {
     if (at) useView.getState().look({ target: at });
     if (piece) choose([piece]);
-    onClose();
+    onShown?.();
   };
   return (
-    <Sheet title="Findings" open={open} onClose={onClose}>
+    <>
       <CheckState />
       {findings.length === 0 && done && (
         <Words tint="slate">Nothing found. The course has what a run needs.</Words>
       )}
-      {findings.map((finding, i) => (
+      {findings.slice(0, most).map((finding, i) => (
         <View
           key={i}
           style={{
@@ -86,12 +93,26 @@ export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
               title={finding.fix.label}
               onPress={() => {
                 edit((course) => applyFix(course, finding.fix!));
-                onClose();
+                onShown?.();
               }}
             />
           )}
         </View>
       ))}
+      {findings.length > most && (
+        <Words as="small" tint="slate">
+          And {findings.length - most} more.
+        </Words>
+      )}
+    </>
+  );
+}
+
+/** The same by itself. */
+export function FindingsSheet({ open, findings, onClose }: FindingsSheetProps) {
+  return (
+    <Sheet title="Findings" open={open} onClose={onClose}>
+      <FindingList findings={findings} onShown={onClose} />
     </Sheet>
   );
 }

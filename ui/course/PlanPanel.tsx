@@ -2,20 +2,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace } from '@/core/course';
 import { setKind } from '@/core/assemble';
-import { expectationOf, intendedWay } from '@/core/route';
-import { DEFAULT_HOLD, DEFAULT_LAPS, tideLine } from '@/core/run';
-import {
-  Button,
-  Choices,
-  Field,
-  KIND_WORDS,
-  metres,
-  NumberField,
-  numberText,
-  Words,
-} from '../parts';
+import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
+import { Button, Choices, Field, KIND_WORDS, NumberField, Words } from '../parts';
 import { useEditing } from '../state/shown';
-import { useTold } from '../state/told';
+import { Expected } from './Expected';
 import { SPACE } from '../theme';
 import { useLay } from './layStore';
 import { reshape } from './reshape';
@@ -141,22 +131,6 @@ const KIND_RULES: Record<CourseKind, string> = {
   hold: 'The run ends after so long within reach of the lantern.',
   strokes: 'The run ends at the lantern; every jump is a stroke.',
 };
-
-const WAYS = { track: 'along the track', sketch: 'along the sketch', marks: 'from mark to mark' };
-
-/** Length, climb and time the runner would need, as the course is now. */
-function Expected() {
-  const course = useTold();
-  const { way, closed, from } = intendedWay(course);
-  const { length, climb, time } = expectationOf(course, way, closed);
-  return (
-    <Words as="small" tint="slate" testID="expected">
-      {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb, about {time.toFixed(0)} s at a
-      run. Tide line at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
-    </Words>
-  );
-}
-
 /** @throws RangeError in words when the value is no number or out of its range */
 function within(label: string, value: number, min: number, max: number, unit: string): number {
   if (!Number.isFinite(value)) throw new RangeError('That is not a number.');

@@ -5,10 +5,11 @@ import { View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { beatMarks, intendedWay, RUN_LEAP, unroll, type Mark, type Station } from '@/core/route';
+import { beatMarks, RUN_LEAP, unroll, type Mark, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
 import { useView } from '../scene';
 import { useColours } from '../theme';
+import { useMeantWay } from './useMeantWay';
 
 const HEIGHT = 74;
 const FOOT = 18;
@@ -27,11 +28,11 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
   const colours = useColours();
   const host = useRef<View>(null);
   const [width, setWidth] = useState(0);
+  const meant = useMeantWay(course);
   const profile = useMemo(() => {
     if (way) return unroll(course, way, RUN_LEAP);
-    const meant = intendedWay(course);
     return unroll(course, meant.closed ? [...meant.way, meant.way[0]] : meant.way);
-  }, [course, way]);
+  }, [course, way, meant]);
   const beats = useMemo(() => beatMarks(course, profile.length), [course, profile.length]);
   const tide = useMemo(() => tideLine(course), [course]);
   const target = useView((s) => s.target);

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { Button, Card, DrawnPicture, KIND_WORDS, metres, tell, Words } from '../parts';
+import { Button, Card, DrawnPicture, Fault, KIND_WORDS, metres, tell, Words } from '../parts';
 import { api, pictureOf } from '../state/api';
 import { useDemos } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
@@ -18,7 +18,7 @@ interface StartersProps {
 export function Starters({ onCopy, busy, prominent }: StartersProps) {
   const colours = useColours();
   const { width } = useWindowDimensions();
-  const { data } = useDemos();
+  const { data, error, refetch } = useDemos();
   const [taking, setTaking] = useState<string | null>(null);
   const take = (slug: string) => {
     setTaking(slug);
@@ -28,6 +28,15 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
       .catch((error: Error) => tell(error.message))
       .finally(() => setTaking(null));
   };
+  if (error && !data) {
+    return (
+      <Fault
+        title="The courses of Lantern Week cannot be shown"
+        words={error.message}
+        action={{ label: 'Try again', act: () => void refetch() }}
+      />
+    );
+  }
   if (!data || data.length === 0) return null;
   const columns = width >= WIDE ? 3 : width >= 640 ? 2 : 1;
   return (

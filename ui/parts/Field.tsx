@@ -1,5 +1,7 @@
 import { Input } from '@rneui/themed';
+import { useState } from 'react';
 import type { TextInputProps } from 'react-native';
+import { focusRing, NO_OUTLINE } from './focus';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
 
 interface FieldProps extends Pick<
@@ -22,12 +24,18 @@ interface FieldProps extends Pick<
 }
 
 /** A text field with its label above and what is wrong below. */
-export function Field({ label, error, name, multiline, ...rest }: FieldProps) {
+export function Field({ label, error, name, multiline, onBlur, ...rest }: FieldProps) {
   const colours = useColours();
+  const [focused, setFocused] = useState(false);
   return (
     <Input
       {...rest}
       multiline={multiline}
+      onFocus={() => setFocused(true)}
+      onBlur={(event) => {
+        setFocused(false);
+        onBlur?.(event);
+      }}
       accessibilityLabel={label ?? name}
       label={label}
       errorMessage={error}
@@ -42,15 +50,17 @@ export function Field({ label, error, name, multiline, ...rest }: FieldProps) {
       inputContainerStyle={{
         borderWidth: 1,
         borderBottomWidth: 1,
-        borderColor: error ? colours.rust : colours.line,
+        borderColor: error ? colours.rust : focused ? colours.moss : colours.line,
         borderRadius: RADIUS.s,
         backgroundColor: colours.card,
         paddingHorizontal: SPACE.m,
+        ...focusRing(focused, colours.moss),
       }}
       inputStyle={[
         TYPE.text,
         {
           color: colours.ink,
+          ...NO_OUTLINE,
           minHeight: multiline ? 88 : TARGET,
           paddingVertical: multiline ? SPACE.s : 0,
         },

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { readSum } from '@/core/assemble';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
+import { focusRing, NO_OUTLINE } from './focus';
 import { shortNumber } from './format';
 import { IconButton } from './IconButton';
 import { Words } from './Words';
@@ -22,6 +23,9 @@ interface NumberFieldProps {
   readonly testID?: string;
 }
 
+/** Width below which a label stands above its field, so that none is cut, points. */
+const ROOMY = 320;
+
 /** A number with its unit, a step down and a step up, and a field to type it in. */
 export function NumberField({
   label,
@@ -37,6 +41,8 @@ export function NumberField({
   const colours = useColours();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
+  const [tight, setTight] = useState(false);
+  const [focused, setFocused] = useState(false);
   const [whose, setWhose] = useState(subject);
   if (whose !== subject) {
     setWhose(subject);
@@ -70,23 +76,27 @@ export function NumberField({
   const more = useCallback(() => latest.current(step), [step]);
 
   return (
-    <View>
+    <View onLayout={({ nativeEvent }) => setTight(nativeEvent.layout.width < ROOMY)}>
+      {tight && <Words as="small">{label}</Words>}
       <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: TARGET + 4 }}>
-        <Words as="text" style={{ flex: 1 }} numberOfLines={2}>
-          {label}
-        </Words>
+        {!tight && (
+          <Words as="text" style={{ flex: 1 }}>
+            {label}
+          </Words>
+        )}
         <IconButton icon="minus" label={`${label} less`} onPress={less} />
         <View
           style={{
             flexDirection: 'row',
             alignItems: 'center',
-            width: 104,
+            ...(tight ? { flex: 1 } : { width: 104 }),
             height: TARGET,
             borderWidth: 1,
             borderRadius: RADIUS.s,
             borderColor: error ? colours.rust : colours.line,
             backgroundColor: colours.card,
             paddingHorizontal: SPACE.s,
+            ...focusRing(focused, colours.moss),
           }}
         >
           <TextInput
@@ -97,13 +107,21 @@ export function NumberField({
               setTyped(text);
               setError(null);
             }}
-            onBlur={finish}
+            onFocus={() => setFocused(true)}
+            onBlur={() => {
+              setFocused(false);
+              finish();
+            }}
             onSubmitEditing={finish}
             inputMode="text"
             selectTextOnFocus
             accessibilityLabel={label}
             testID={testID}
-            style={[TYPE.figures, { flex: 1, minWidth: 0, color: colours.ink, textAlign: 'right' }]}
+            style={[
+              TYPE.figures,
+              NO_OUTLINE,
+              { flex: 1, minWidth: 0, color: colours.ink, textAlign: 'right' },
+            ]}
           />
           <Words as="smallFigures" tint="slate" style={{ marginLeft: 4, minWidth: unit ? 14 : 0 }}>
             {unit}

@@ -1,7 +1,6 @@
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
-import { courseLength } from '@/core/route';
 import {
   Button,
   Card,
@@ -65,7 +64,7 @@ function Published({ data }: { data: PublishedCourse }) {
             <CoursePicture course={course} width={560} height={wide ? 300 : 190} />
           </Card>
           <Words as="small" tint="slate">
-            by {maker} · {KIND_WORDS[course.kind]} · {metres(courseLength(course))}
+            by {maker} · {KIND_WORDS[course.kind]} · {metres(data.length)}
           </Words>
           {course.welcome && <Words>{course.welcome}</Words>}
           <Button

@@ -1,10 +1,11 @@
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Vec3 } from '@/core/geometry';
-import { cameraOf, intendedWay, lookAt } from '@/core/route';
+import { cameraOf, lookAt } from '@/core/route';
 import { axes, eyePlace, FIELD, pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { DAY } from '../../theme';
+import { useMeantWay } from '../useMeantWay';
 
 const TAN = Math.tan((FIELD * Math.PI) / 360);
 /** Width of a phone's picture as a part of its height. */
@@ -15,7 +16,8 @@ export function CameraFrame({ at }: { at: number }) {
   const course = useCourse((s) => s.course);
   const view = useView();
   const run = useLastRun((s) => s.way);
-  const way: readonly Vec3[] = run ?? intendedWay(course).way;
+  const meant = useMeantWay(course);
+  const way: readonly Vec3[] = run ?? meant.way;
   if (way.length < 2) return null;
   const i = Math.min(way.length - 2, Math.floor(at * (way.length - 1)));
   const [p, q] = [way[i], way[i + 1]];

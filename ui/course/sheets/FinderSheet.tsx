@@ -40,7 +40,17 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
     [],
   );
   const search = useMemo(
-    () => new Fuse(entries, { keys: ['label', 'group'], threshold: 0.4, ignoreLocation: true }),
+    () =>
+      new Fuse(entries, {
+        keys: [
+          { name: 'label', weight: 3 },
+          { name: 'group', weight: 1 },
+        ],
+        // Words that merely end alike are no answer.
+        threshold: 0.3,
+        ignoreLocation: true,
+        minMatchCharLength: 2,
+      }),
     [entries],
   );
   const found = words.trim() ? search.search(words).map(({ item }) => item) : entries;

@@ -1,12 +1,12 @@
 import { eraseScenery, onWorkPlane, scatterPieces, type MapRegion } from '@/core/assemble';
 import type { Vec2, Vec3 } from '@/core/geometry';
-import { intendedWay } from '@/core/route';
 import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { useLay } from '../layStore';
 import { tell } from '../../parts';
 import { attempt } from '../attempt';
+import { meantWay } from '../useMeantWay';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
   onWorkPlane(rayAt(useView.getState(), x, y), { axis: 'y', value: useLay.getState().level });
@@ -25,7 +25,7 @@ export function strewTool(): Tool {
     const region: MapRegion =
       strewing === 'area' ? { ring: places } : { stroke: places, reach: brush };
     const { course } = useCourse.getState();
-    const way = useLastRun.getState().way ?? intendedWay(course).way;
+    const way = useLastRun.getState().way ?? meantWay(course).way;
     const done = attempt((c) =>
       strewing === 'erase'
         ? eraseScenery(c, region)
