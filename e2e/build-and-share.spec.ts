@@ -77,11 +77,11 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
   await expect(other.getByText('Nobody has finished it yet')).toBeVisible();
   await other.getByTestId('play-run').tap();
   await run(other);
-  await other.getByTestId('player-name').fill('Brice');
+  await other.getByTestId('player-name').fill('Wick');
   await other.getByTestId('send-run').tap();
   await expect(other.getByTestId('run-place')).toContainText('place 1');
   await other.getByTestId('run-leave').tap();
-  await expect(other.getByTestId('best-times')).toContainText(/Brice \(you\)\s*\d+\.\d{3}/);
+  await expect(other.getByTestId('best-times')).toContainText(/Wick \(you\)\s*\d+\.\d{3}/);
 
   // A change that matters makes the proof stale; painting would not have.
   await page.getByTestId('phase-plan').tap();

@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { layPieces } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { toCourseFile, toShareCode } from '@/core/formats';
+import { disagreeing } from './support/tabs';
 import { expect, test } from './support/test';
 
 const course = layPieces(emptyCourse('Pasted Walk'), [
@@ -63,20 +64,7 @@ test('a link that leads nowhere and a play link pasted', async ({ open }) => {
 });
 
 test('two tabs on one course: nothing is lost', async ({ open, server }) => {
-  const first = await open('/', 'wide');
-  await first.getByTestId('demo-copy-salt-pan-hop').click();
-  await expect(first.getByTestId('save-state')).toContainText('Saved');
-  const second = await first.context().newPage();
-  await second.goto(first.url());
-  await expect(second.getByTestId('save-state')).toContainText('Saved');
-
-  const rename = async (page: typeof first, name: string) => {
-    await page.getByTestId('phase-plan').click();
-    await page.getByTestId('course-name').fill(name);
-  };
-  await rename(first, 'Renamed in the first');
-  await expect(first.getByTestId('save-state')).toContainText('Saved');
-  await rename(second, 'Renamed in the second');
+  const { second } = await disagreeing(open);
   await expect(second.getByText('Saved elsewhere too', { exact: true }).first()).toBeVisible();
   await second.getByText('Keep both', { exact: true }).click();
   await expect(second.getByTestId('course-name')).toHaveValue('Renamed in the first');

@@ -1,6 +1,7 @@
 import { layPieces } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { toShareCode } from '@/core/formats';
+import { disagreeing } from './support/tabs';
 import { expect, test } from './support/test';
 
 const short = layPieces(emptyCourse('Short Quay'), [
@@ -61,31 +62,19 @@ test('a version is named, gone back to as a new one, and come forward from', asy
 test('the sheet of two versions put off changes nothing; asked for again it is there', async ({
   open,
 }) => {
-  const first = await open('/', 'wide');
-  await first.getByTestId('demo-copy-salt-pan-hop').click();
-  await expect(first.getByTestId('save-state')).toContainText('Saved');
-  const second = await first.context().newPage();
-  await second.goto(first.url());
-  await expect(second.getByTestId('save-state')).toContainText('Saved');
-  const rename = async (page: typeof first, name: string) => {
-    await page.getByTestId('phase-plan').click();
-    await page.getByTestId('course-name').fill(name);
-  };
-  await rename(first, 'First name');
-  await expect(first.getByTestId('save-state')).toContainText('Saved');
-  await rename(second, 'Second name');
+  const { second } = await disagreeing(open);
   const sheet = second.getByText('Keep what is here', { exact: true });
   await expect(sheet).toBeVisible();
   await second.getByLabel('Close').click();
   await expect(sheet).toHaveCount(0);
   await expect(second.getByTestId('save-state')).toContainText('Saved elsewhere too');
-  await expect(second.getByTestId('course-name')).toHaveValue('Second name');
+  await expect(second.getByTestId('course-name')).toHaveValue('Renamed in the second');
   await second.getByTestId('save-state').click();
   await sheet.click();
   await expect(second.getByTestId('save-state')).toContainText(/Saved (·|just)/);
   await second.reload();
   await second.getByTestId('phase-plan').click();
-  await expect(second.getByTestId('course-name')).toHaveValue('Second name');
+  await expect(second.getByTestId('course-name')).toHaveValue('Renamed in the second');
 });
 
 test('a player’s run waits on the device over a reload, and is sent when the server is back', async ({

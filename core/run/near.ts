@@ -10,16 +10,17 @@ export interface Boxed {
 
 /** The colliders that may touch something about a place. */
 export interface Near {
-  /** The cell it is kept for. */
-  readonly cell: number;
+  /** The cell it is kept for, by its place along each axis. */
+  readonly i: number;
+  readonly j: number;
+  readonly k: number;
   readonly solids: Boxed;
   /** Those of the solids that move. */
   readonly movers: Boxed;
   readonly sensors: Boxed;
 }
 
-/** Side of the cells that neighbourhoods are kept for, m. */
-const CELL = 1;
+/** Cells that are told apart along each axis. */
 const SPAN = 4096;
 /** Places of the table that is looked into first; a power of two. */
 const SLOTS = 4096;
@@ -48,35 +49,44 @@ export class Neighbourhoods {
   at(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): Near {
     const { over, up } = this;
     if (x1 - x0 > 2 * over || y1 - y0 > 2 * up || z1 - z0 > 2 * over) {
-      return this.gather(-1, x0, y0, z0, x1, y1, z1);
+      return this.gather(NaN, NaN, NaN, x0, y0, z0, x1, y1, z1);
     }
-    const i = Math.floor((x0 + x1) / (2 * CELL));
-    const j = Math.floor((y0 + y1) / (2 * CELL));
-    const k = Math.floor((z0 + z1) / (2 * CELL));
+    // Cells have sides of a metre.
+    const i = Math.floor(0.5 * (x0 + x1));
+    const j = Math.floor(0.5 * (y0 + y1));
+    const k = Math.floor(0.5 * (z0 + z1));
     const slot = (i + 37 * j + 1021 * k) & (SLOTS - 1);
-    const key = ((i + SPAN / 2) * SPAN + j + SPAN / 2) * SPAN + k + SPAN / 2;
     const known = this.slots[slot];
-    if (known !== null && known.cell === key) return known;
+    if (known !== null && known.i === i && known.j === j && known.k === k) return known;
+    return (this.slots[slot] = this.kept(i, j, k));
+  }
+
+  /** The neighbourhood of a cell, gathered the first time. */
+  private kept(i: number, j: number, k: number): Near {
+    const key = ((i + SPAN / 2) * SPAN + j + SPAN / 2) * SPAN + k + SPAN / 2;
     let near = this.cells.get(key);
     if (!near) {
-      const [x, y, z] = [i * CELL, j * CELL, k * CELL];
+      const { over, up } = this;
       near = this.gather(
-        key,
-        x - over,
-        y - up,
-        z - over,
-        x + CELL + over,
-        y + CELL + up,
-        z + CELL + over,
+        i,
+        j,
+        k,
+        i - over,
+        j - up,
+        k - over,
+        i + 1 + over,
+        j + 1 + up,
+        k + 1 + over,
       );
       this.cells.set(key, near);
     }
-    this.slots[slot] = near;
     return near;
   }
 
   private gather(
-    cell: number,
+    i: number,
+    j: number,
+    k: number,
     x0: number,
     y0: number,
     z0: number,
@@ -94,7 +104,9 @@ export class Neighbourhoods {
       (collider.role === 'solid' ? solids : sensors).push(collider);
     }
     return {
-      cell,
+      i,
+      j,
+      k,
       solids: boxed(solids),
       movers: boxed(solids.filter(({ mover }) => mover >= 0)),
       sensors: boxed(sensors),

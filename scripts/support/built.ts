@@ -1,6 +1,7 @@
 import { layPieces } from '@/core/assemble';
 import { emptyCourse, type Course } from '@/core/course';
 import { buildWorld, courseHash, Recorder, startState, tick, type Run } from '@/core/run';
+import { silence } from '@/server/testing/sounds';
 
 /** Settings of a server that is to be worked hard from one address. */
 export const HARD = {
@@ -41,19 +42,7 @@ export function walkRight(on: Course, rest: number, seed: number): Run {
 
 /** A second of noise as a WAV file, another for each number. */
 export function noise(seed: number): Buffer {
-  const file = Buffer.alloc(44 + 8000);
-  file.write('RIFF', 0);
-  file.writeUInt32LE(36 + 8000, 4);
-  file.write('WAVEfmt ', 8);
-  file.writeUInt32LE(16, 16);
-  file.writeUInt16LE(1, 20);
-  file.writeUInt16LE(1, 22);
-  file.writeUInt32LE(8000, 24);
-  file.writeUInt32LE(8000, 28);
-  file.writeUInt16LE(1, 32);
-  file.writeUInt16LE(8, 34);
-  file.write('data', 36);
-  file.writeUInt32LE(8000, 40);
-  for (let i = 0; i < 8000; i++) file[44 + i] = (seed * 7919 + i * 31) & 255;
+  const file = silence();
+  for (let i = 44; i < file.length; i++) file[i] = (seed * 7919 + i * 31) & 255;
   return file;
 }

@@ -5,6 +5,9 @@ import type { Run } from '@/core/run';
 import { configFromEnvironment, type Config } from '../config';
 import { serve, type Running } from '../serve';
 
+// Digests of passphrases take their time, and several servers may be started side by side.
+jest.setTimeout(60_000);
+
 /** A server in this process, on a database file of its own. */
 export async function testServer(
   change: Partial<Config> = {},
