@@ -121,7 +121,8 @@ test('what players see is framed along the way, and the course’s picture is ta
   await expect(page.getByTestId('save-state')).toContainText('Saved');
   await page.getByLabel('Back to my courses').tap();
   const listed = page.getByLabel('Picture of Seen').locator('img').first();
-  const drawn = await page.request.get((await listed.getAttribute('src'))!);
+  const address = new URL((await listed.getAttribute('src'))!, page.url());
+  const drawn = await page.request.get(address.href);
   const fills = (svg: string) => svg.match(/fill="#[0-9a-f]{6}"/g);
   expect(fills(await drawn.text())).toEqual(fills(decodeURIComponent(narrow!)));
 });
