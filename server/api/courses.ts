@@ -78,7 +78,7 @@ export function courses(context: Context): Router {
       const saved = await db.transaction(async (trx) => {
         const changed = await trx<CourseRow>('courses')
           .where({ id, revision, deleted: null })
-          .update({ ...columnsOf(course), revision: revision + 1, changed: now });
+          .update({ ...changedColumns(course), revision: revision + 1, changed: now });
         if (changed === 0) return false;
         const body = { document: course.document, picture: null };
         await trx<BodyRow>('bodies').where('course', id).update(body);
@@ -100,12 +100,16 @@ export function courses(context: Context): Router {
     })
     .get('/courses/:id/picture', async (req, res) => {
       const { id, document, picture: known } = await ownCourse(context, req, 'document', 'picture');
-      const picture = known ?? (await pool.run('drawDocument', document));
-      // Unless it was saved anew in the meantime.
-      if (known === null) {
-        await db<BodyRow>('bodies').where({ course: id, document }).update({ picture });
-      }
-      sendPicture(res, picture, false);
+      if (known !== null) return sendPicture(res, known, false);
+      const { svg, length } = await pool.run('drawDocument', document);
+      await db.transaction(async (trx) => {
+        // Unless it was saved anew in the meantime.
+        const drawn = await trx<BodyRow>('bodies')
+          .where({ course: id, document })
+          .update({ picture: svg });
+        if (drawn > 0) await trx<CourseRow>('courses').where({ id }).update({ length });
+      });
+      sendPicture(res, svg, false);
     })
     .delete(
       '/courses/:id',
@@ -127,6 +131,12 @@ export const columnsOf = (course: TakenCourse): SummaryColumns => {
   const { name, kind, runner, pieces, bytes, length, hash, shown } = course;
   return { name, kind, runner, pieces, bytes, length, hash, shown };
 };
+
+/** The same as a save changes it: a length that would have to be looked for stays until it is, with the picture. */
+function changedColumns(course: TakenCourse): Partial<SummaryColumns> {
+  const { length, ...columns } = columnsOf(course);
+  return course.measured ? { ...columns, length } : columns;
+}
 
 /** What of courses is published, and whether it is as they are now. */
 async function publishedOf(db: Knex, rows: readonly Pick<CourseRow, 'id' | 'shown'>[]) {

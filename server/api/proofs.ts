@@ -12,7 +12,7 @@ import { newId } from './session';
 
 /** That a maker's course can be finished, and its publishing. */
 export function proofs(context: Context): Router {
-  const { db, limits, verifier } = context;
+  const { db, limits, pool, verifier } = context;
   return Router()
     .post(
       '/courses/:id/proof',
@@ -52,6 +52,8 @@ export function proofs(context: Context): Router {
             'Finish the course as it now is, from its start and without help, before publishing it.',
           );
         }
+        const document = shownOf(toCourse(JSON.parse(row.document)));
+        const { svg, length } = await pool.run('drawDocument', document);
         const known = await db<PublishedRow>('published').where('course', row.id).first('slug');
         const slug =
           known?.slug ?? `${slugOf(row.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
@@ -59,11 +61,11 @@ export function proofs(context: Context): Router {
           .insert({
             slug,
             course: row.id,
-            document: shownOf(toCourse(JSON.parse(row.document))),
+            document,
             hash: row.hash,
             shown: row.shown,
-            length: row.length,
-            picture: null,
+            length,
+            picture: svg,
             published: Date.now(),
           })
           .onConflict('slug')

@@ -46,11 +46,10 @@ export function published(context: Context): Router {
     })
     .get('/published/:slug/picture', async (req, res) => {
       const row = await findPublished(db, param(req, 'slug'), ['document', 'picture', 'shown']);
-      const picture = row.picture ?? (await pool.run('drawDocument', row.document));
-      if (row.picture === null) {
-        const { slug, shown } = row;
-        await db<PublishedRow>('published').where({ slug, shown }).update({ picture });
-      }
+      if (row.picture !== null) return sendPicture(res, row.picture, true);
+      const { svg: picture } = await pool.run('drawDocument', row.document);
+      const { slug, shown } = row;
+      await db<PublishedRow>('published').where({ slug, shown }).update({ picture });
       sendPicture(res, picture, true);
     });
 }

@@ -1,11 +1,12 @@
 import type { Knex } from 'knex';
 import type { Course } from '@/core/course';
+import { courseLength } from '@/core/route';
 import { replay, type Run } from '@/core/run';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
-import { shownOf, summaryOf } from '../work/intake';
+import { inTenths, shownOf, summaryOf } from '../work/intake';
 import type { BodyRow, CourseRow, MakerRow, PublishedRow, RunRow } from './rows';
 
 /** How the ids of the demo's makers begin. */
@@ -29,7 +30,8 @@ export async function seedDemo(db: Knex): Promise<void> {
     for (const { slug, maker: name, course } of DEMO_COURSES) {
       const [proof, ...runs] = DEMO_RUNS[slug];
       const document = JSON.stringify(course);
-      const summary = summaryOf(course, document);
+      const { measured: _, ...told } = summaryOf(course, document);
+      const summary = { ...told, length: inTenths(courseLength(course)) };
       await trx<CourseRow>('courses').insert({
         ...summary,
         id: slug,

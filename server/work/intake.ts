@@ -11,7 +11,7 @@ import {
   withoutUnused,
   type Course,
 } from '@/core/course';
-import { courseLength } from '@/core/route';
+import { expectationOf, intendedWay } from '@/core/route';
 import { courseHash } from '@/core/run';
 import { unknownLength } from './unknown';
 
@@ -25,8 +25,10 @@ export interface Summary {
   readonly runner: string;
   readonly pieces: number;
   readonly bytes: number;
-  /** Metres. */
+  /** Metres; straight from mark to mark where the way would have to be looked for, which takes too long here. */
   readonly length: number;
+  /** Whether that is the length of the way. */
+  readonly measured: boolean;
   /** Hash over what a run feels. */
   readonly hash: string;
   /** Digest of what others would see of it. */
@@ -94,17 +96,22 @@ export function takeCourse(body: string): TakenCourse | Refusal {
 
 /** What is said of a course. */
 export function summaryOf(course: Course, document: string): Summary {
+  const way = intendedWay(course);
   return {
     name: course.name,
     kind: course.kind,
     runner: course.runner.kind,
     pieces: course.pieces.length,
     bytes: Buffer.byteLength(document),
-    length: Math.round(courseLength(course) * 10) / 10,
+    length: inTenths(expectationOf(course, way).length),
+    measured: way.from !== 'marks',
     hash: courseHash(course),
     shown: createHash('sha256').update(shownOf(course)).digest('hex').slice(0, 32),
   };
 }
+
+/** Metres as they are kept. */
+export const inTenths = (metres: number): number => Math.round(metres * 10) / 10;
 
 /** The document as others may have it. */
 export const shownOf = (course: Course): string => JSON.stringify(withoutPrivate(course));
