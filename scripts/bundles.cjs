@@ -20,6 +20,6 @@ const bundle = (entry, name) =>
 
 module.exports = {
   buildServer: () => bundle('server/main.ts', 'server'),
-  buildWorker: () => bundle('server/work/worker.ts', 'worker'),
+  buildWorker: () => bundle('server/threads/worker.ts', 'worker'),
   buildCli: () => bundle('cli/main.ts', 'cli'),
 };

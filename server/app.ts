@@ -18,7 +18,7 @@ import { runs } from './api/runs';
 import { versions } from './api/versions';
 import { HttpError } from './http';
 import { requestLimits } from './limits';
-import { busy } from './work/pool';
+import { busy } from './threads/pool';
 
 /** The whole server as an Express application; nothing listens yet. */
 export function createApp(context: Context, logger: Logger): Express {

@@ -4,7 +4,7 @@ import type { Request, RequestHandler } from 'express';
 import type { Knex } from 'knex';
 import { Bucket } from './bucket';
 import type { Config } from './config';
-import type { CourseRow, KeepRow, KitRow } from './db/rows';
+import type { CourseRow } from './db/rows';
 import { HttpError } from './http';
 
 const MB = 1024 * 1024;
@@ -78,16 +78,13 @@ export class Limits {
    * @throws HttpError 409 when it would be more than is kept for one maker
    */
   async keep(db: Knex, maker: string, bytes: number, instead?: string): Promise<void> {
-    const sum = async <Row extends object>(table: string) => {
-      const rows = db<Row>(table).where('maker', maker);
+    const sums = ['courses', 'kits', 'keeps'].map(async (table) => {
+      const rows = db(table).where({ maker });
       if (instead) void rows.whereNot(table === 'keeps' ? 'file' : 'id', instead);
-      const row = (await rows.sum({ bytes: 'bytes' }).first()) as { bytes: number | null };
-      return row.bytes ?? 0;
-    };
-    const kept =
-      (await sum<CourseRow>('courses')) +
-      (await sum<KitRow>('kits')) +
-      (await sum<KeepRow>('keeps'));
+      const [{ bytes }] = await rows.sum({ bytes: 'bytes' });
+      return Number(bytes ?? 0);
+    });
+    const kept = (await Promise.all(sums)).reduce((total, one) => total + one, 0);
     const { makerMegabytes } = this.config;
     if (kept + bytes <= makerMegabytes * MB) return;
     throw new HttpError(

@@ -7,8 +7,8 @@ import { seedDemo } from './db/seed';
 import { sweep } from './db/sweep';
 import { Limits } from './limits';
 import { createLogger } from './log';
-import { Pool } from './work/pool';
-import { Verifier } from './work/verifier';
+import { Pool } from './threads/pool';
+import { Verifier } from './threads/verifier';
 
 /** A server that listens. */
 export interface Running {

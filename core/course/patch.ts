@@ -30,20 +30,22 @@ function piecesTo(from: readonly Piece[], to: readonly Piece[]) {
   let i = 0;
   let j = 0;
   while (i < from.length || j < to.length) {
-    if (i < from.length && j < to.length && from[i] === to[j]) {
+    if (i === from.length) pieces.push([j, to[j++]]);
+    else if (j === to.length) without.push(i++);
+    else if (from[i] === to[j]) {
       i++;
       j++;
-    } else if (i < from.length && !there().has(from[i])) {
+    } else if (from[i].id === to[j].id) {
+      // Changed in its place, as most are: nothing has to be looked up.
       without.push(i++);
-    } else if (j < to.length && !here().has(to[j])) {
       pieces.push([j, to[j++]]);
-    } else if (i < from.length) {
+    } else if (!there().has(from[i])) without.push(i++);
+    else if (!here().has(to[j])) pieces.push([j, to[j++]]);
+    else {
       // In both, but in another order: taken out and put in again.
       without.push(i);
       there().delete(from[i]);
       here().delete(from[i++]);
-    } else {
-      pieces.push([j, to[j++]]);
     }
   }
   return { without, pieces };

@@ -66,11 +66,9 @@ export function intendedWay(
   return { legs, way: legs.flat(), closed: false, from: roads ? 'road' : 'marks' };
 }
 
-/** Whether the way of a course has to be looked for over its surfaces. */
-export const needsRoad = (course: Course): boolean => intendedWay(course).from === 'marks';
-
 /** Length of the way a course is meant to take, m, looked for where it has to be. */
 export function courseLength(course: Course): number {
-  const way = needsRoad(course) ? intendedWay(course, roadsOf(course)) : intendedWay(course);
+  const plain = intendedWay(course);
+  const way = plain.from === 'marks' ? intendedWay(course, roadsOf(course)) : plain;
   return expectationOf(course, way).length;
 }

@@ -1,6 +1,6 @@
 import type { Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
-import { runnerOf } from '../run';
+import { DEFAULT_GRAVITY, runnerOf } from '../run';
 import { Ground, PITCH } from './ground';
 import { marksOf } from './profile';
 
@@ -48,7 +48,7 @@ interface Reach {
 /** What a course's runner reaches by one jump from full speed, or by driving off an edge. */
 function reachOf(course: Pick<Course, 'runner' | 'gravity'>): Reach {
   const runner = runnerOf(course.runner);
-  const g = course.gravity ?? USUAL_GRAVITY;
+  const g = course.gravity ?? DEFAULT_GRAVITY;
   const up = runner.kind === 'hopper' ? runner.jumpHeight : 0;
   const vy = Math.sqrt(2 * g * up);
   return {
@@ -60,7 +60,6 @@ function reachOf(course: Pick<Course, 'runner' | 'gravity'>): Reach {
     },
   };
 }
-const USUAL_GRAVITY = 22;
 
 /** A place on the grid as the search knows it, with which of the heights over it is meant. */
 interface Node {

@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
 import type { Config } from '../config';
 import type { Limits } from '../limits';
-import type { Pool } from '../work/pool';
-import type { Verifier } from '../work/verifier';
+import type { Pool } from '../threads/pool';
+import type { Verifier } from '../threads/verifier';
 
 /** What every resource works with. */
 export interface Context {

@@ -4,8 +4,8 @@ import type * as v from 'valibot';
 import { CourseListAnswer, DoneAnswer, type CourseListed, type SavedAnswer } from '@/core/protocol';
 import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
 import { handler, HttpError, NoBody, readText, sendJson, sendPicture, textOf } from '../http';
-import type { TakenCourse } from '../work/intake';
-import { taken } from '../work/pool';
+import type { TakenCourse } from '../threads/intake';
+import { taken } from '../threads/pool';
 import type { Context } from './context';
 import { LISTED, ownCourse, type Listed } from './owned';
 import { makerOf, makerOrNew, newId } from './session';
@@ -127,7 +127,7 @@ const answerSaved = (revision: number, changed: number): v.InferOutput<typeof Sa
 });
 
 /** What lists tell of a course, as columns. */
-export const columnsOf = (course: TakenCourse): SummaryColumns => {
+const columnsOf = (course: TakenCourse): SummaryColumns => {
   const { name, kind, runner, pieces, bytes, length, hash, shown } = course;
   return { name, kind, runner, pieces, bytes, length, hash, shown };
 };

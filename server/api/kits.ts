@@ -12,7 +12,7 @@ import {
   sendPicture,
   textOf,
 } from '../http';
-import { taken } from '../work/pool';
+import { taken } from '../threads/pool';
 import type { Context } from './context';
 import { makerOf, makerOrNew, newId, requireMaker } from './session';
 

@@ -1,11 +1,10 @@
 import { Router } from 'express';
-import { toCourse, type CourseKind } from '@/core/course';
+import type { CourseKind } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { ProofAnswer, PublishAnswer, RunBody } from '@/core/protocol';
 import { ranksBefore } from '@/core/run';
 import type { BodyRow, CourseRow, PublishedRow } from '../db/rows';
 import { handler, HttpError, NoBody, readJson } from '../http';
-import { shownOf } from '../work/intake';
 import type { Context } from './context';
 import { ownCourse } from './owned';
 import { newId } from './session';
@@ -52,8 +51,7 @@ export function proofs(context: Context): Router {
             'Finish the course as it now is, from its start and without help, before publishing it.',
           );
         }
-        const document = shownOf(toCourse(JSON.parse(row.document)));
-        const { svg, length } = await pool.run('drawDocument', document);
+        const { document, svg, length } = await pool.run('showDocument', row.document);
         const known = await db<PublishedRow>('published').where('course', row.id).first('slug');
         const slug =
           known?.slug ?? `${slugOf(row.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;

@@ -3,7 +3,7 @@ import { DoneAnswer, RecordingAnswer, RecordingsAnswer } from '@/core/protocol';
 import type { KeepRow, RecordingRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
-import type { RecordingKind } from '../work/recording';
+import type { RecordingKind } from '../threads/recording';
 import type { Context } from './context';
 import { makerOf, makerOrNew, requireMaker } from './session';
 

@@ -4,7 +4,7 @@ import { DoneAnswer, VersionBody, VersionsAnswer } from '@/core/protocol';
 import type { VersionRow } from '../db/rows';
 import { toThin } from '../db/thin';
 import { handler, NoBody, notFound, param, readJson, sendJson } from '../http';
-import { unpack, type TakenCourse } from '../work/intake';
+import { unpack, type TakenCourse } from '../threads/intake';
 import type { Context } from './context';
 import { ownCourse } from './owned';
 

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { toCourse } from '@/core/course';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
-import { pack, summaryOf } from '../work/intake';
+import { pack, summaryOf } from '../threads/intake';
 
 const migrations: Record<string, Knex.Migration> = {
   '001_makers': {

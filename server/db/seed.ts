@@ -6,7 +6,7 @@ import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
-import { inTenths, shownOf, summaryOf } from '../work/intake';
+import { inTenths, shownOf, summaryOf } from '../threads/intake';
 import type { BodyRow, CourseRow, MakerRow, PublishedRow, RunRow } from './rows';
 
 /** How the ids of the demo's makers begin. */

@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { intendedWay, needsRoad, type IntendedWay } from '@/core/route';
+import { intendedWay, type IntendedWay } from '@/core/route';
 import { roadsElsewhere } from '@/workers/check';
 import { useCourse } from '../state/courseStore';
 
@@ -27,7 +27,7 @@ useCourse.subscribe((now, before) => {
 
 function ask(course: Course): void {
   const { pieces } = course;
-  if (asked === pieces || !needsRoad(course)) return;
+  if (asked === pieces) return;
   asked = pieces;
   clearTimeout(resting);
   resting = setTimeout(() => {
@@ -40,9 +40,16 @@ function ask(course: Course): void {
 
 /** The way the open course is meant to take; over its surfaces once that is found, beside the page. */
 export function useMeantWay(course: Course): IntendedWay {
-  useEffect(() => ask(course), [course]);
+  const plain = useMemo(() => intendedWay(course), [course]);
+  const lacking = plain.from === 'marks';
+  useEffect(() => {
+    if (lacking) ask(course);
+  }, [course, lacking]);
   const roads = useRoads((s) => s.roads);
-  return useMemo(() => intendedWay(course, roads), [course, roads]);
+  return useMemo(
+    () => (lacking && roads ? intendedWay(course, roads) : plain),
+    [course, lacking, plain, roads],
+  );
 }
 
 /** The same for who asks once: as far as it is known. */

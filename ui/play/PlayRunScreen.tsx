@@ -6,11 +6,11 @@ import { Button, Fault, Field, Loading, runTime, Words } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { effortOf, FinishPanel } from '../run/FinishPanel';
 import { RunView, type Finished } from '../run/RunView';
-import { ApiError } from '../state/api';
+import { ApiError, maySendAgain } from '../state/api';
 import { useMe, usePublished } from '../state/queries';
 import { useSettings } from '../state/settings';
 import { SPACE } from '../theme';
-import { maySendAgain, sendRun } from '../state/waitingRuns';
+import { sendRun } from '../state/waitingRuns';
 import { useAttempts } from './attempts';
 import { BestTimes } from './BestTimes';
 

@@ -37,6 +37,13 @@ export class ApiError extends Error {
   }
 }
 
+/** Whether an error says nothing against what was sent: it may be sent again. */
+export const maySendAgain = (error: unknown): boolean => {
+  if (!(error instanceof ApiError)) return true;
+  const { status } = error;
+  return status === 0 || status >= 500 || status === 429;
+};
+
 const TIMEOUT_MS = 20_000;
 
 /** A request's content: a file as it is, all else as JSON. */

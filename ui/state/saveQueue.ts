@@ -34,9 +34,9 @@ export interface SaveWays {
 }
 
 /** Quiet time after an edit before it is sent, ms. */
-export const PAUSE = 700;
+const PAUSE = 700;
 /** Time between tries while the server is away, ms. */
-export const RETRY = 2500;
+const RETRY = 2500;
 
 /**
  * The saving of one course: at most one request is on its way, and each edit is sent after the answer to the
@@ -68,7 +68,8 @@ export class SaveQueue {
     this.waiting = course;
     // Where two disagree nothing is sent before the maker has said what counts.
     if (this.state.kind === 'conflict') return this.ways.told(this);
-    this.tell({ kind: 'unsaved' });
+    // Within a drag there are very many, and all who show the state would hear of each.
+    if (this.state.kind !== 'unsaved') this.tell({ kind: 'unsaved' });
     this.wait(PAUSE);
   }
 

@@ -3,7 +3,7 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { withoutUnused, type Course } from '@/core/course';
 import type { CourseOnServer } from '@/core/protocol';
 import { tell } from '../parts';
-import { api, ApiError } from './api';
+import { api, maySendAgain, type ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
 import { useHand } from './hand';
@@ -40,12 +40,11 @@ async function send(id: string, revision: number, course: Course): Promise<SaveA
     const answer = await api.save(id, revision, withoutUnused(course));
     return { kind: 'saved', ...answer };
   } catch (error) {
-    if (!(error instanceof ApiError)) return { kind: 'unsure' };
-    const { status, code, message, details } = error;
-    if (code === 'stale') return { kind: 'conflict', theirs: details.theirs as Theirs };
-    // What is full may have room again, and what is too much at once may not be later.
-    const passes = status === 0 || status >= 500 || status === 429;
-    return passes ? { kind: 'unsure' } : { kind: 'refused', message };
+    if (maySendAgain(error)) return { kind: 'unsure' };
+    const { code, message, details } = error as ApiError;
+    return code === 'stale'
+      ? { kind: 'conflict', theirs: details.theirs as Theirs }
+      : { kind: 'refused', message };
   }
 }
 

@@ -1,7 +1,7 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import type { QueryClient } from '@tanstack/react-query';
 import { tell } from '../parts';
-import { api, ApiError, type SentRun } from './api';
+import { api, maySendAgain, type ApiError, type SentRun } from './api';
 
 /** A run that is to be sent in, on this device until the server has it. */
 export interface WaitingRun extends SentRun {
@@ -16,13 +16,6 @@ export const keepWaiting = (run: WaitingRun): Promise<void> =>
   set(run.attempt, run, runs()).catch(() => {});
 
 export const dropWaiting = (attempt: string): Promise<void> => del(attempt, runs()).catch(() => {});
-
-/** Whether an error says nothing against the run: it may be sent again. */
-export const maySendAgain = (error: unknown): boolean => {
-  if (!(error instanceof ApiError)) return true;
-  const { status } = error;
-  return status === 0 || status >= 500 || status === 429;
-};
 
 /** Sends a run in. It waits on this device until the server has taken it or says that it never will. */
 export async function sendRun(run: WaitingRun) {

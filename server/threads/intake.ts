@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import * as v from 'valibot';
 import { checkPieces } from '@/core/check';
@@ -13,10 +12,11 @@ import {
 } from '@/core/course';
 import { expectationOf, intendedWay } from '@/core/route';
 import { courseHash } from '@/core/run';
+import { digestOf } from '../digest';
 import { unknownLength } from './unknown';
 
 /** Most characters of a document that may stand in fields this program does not know. */
-export const MOST_UNKNOWN = 20_000;
+const MOST_UNKNOWN = 20_000;
 
 /** What is said of a course without reading all of it. */
 export interface Summary {
@@ -39,7 +39,7 @@ export interface Summary {
 export interface TakenCourse extends Summary {
   readonly document: string;
   readonly packed: Uint8Array;
-  /** The revision it says it comes from; 0 where it says none. */
+  /** The revision it says it comes from; the first where it says none. */
   readonly revision: number;
 }
 
@@ -106,7 +106,7 @@ export function summaryOf(course: Course, document: string): Summary {
     length: inTenths(expectationOf(course, way).length),
     measured: way.from !== 'marks',
     hash: courseHash(course),
-    shown: createHash('sha256').update(shownOf(course)).digest('hex').slice(0, 32),
+    shown: digestOf(shownOf(course)).slice(0, 32),
   };
 }
 

@@ -16,6 +16,7 @@ const afresh =
 export const takeCourse = afresh(intake.takeCourse);
 export const takeKit = afresh(intake.takeKit);
 export const drawDocument = afresh(pictures.drawDocument);
+export const showDocument = afresh(pictures.showDocument);
 export const drawKit = afresh(pictures.drawKit);
 export const kindOfRecording = afresh(recordings.kindOfRecording);
 export const verify = afresh(verifying.verify);

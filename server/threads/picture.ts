@@ -1,0 +1,35 @@
+import { readKit } from '@/core/assemble';
+import { toCourse, type Course } from '@/core/course';
+import { drawCourse, drawPieces, toSvg, type Drawing } from '@/core/formats';
+import { courseLength } from '@/core/route';
+import { inTenths, shownOf } from './intake';
+
+/** Pixels of a picture as cards show it. */
+const [WIDTH, HEIGHT] = [360, 132];
+/** Faces of a picture: of more the smallest would not be seen at this size. */
+const MOST_FACES = 500;
+
+const svgOf = (drawing: Drawing): string => toSvg(drawing, WIDTH, HEIGHT, 14, 0.4, MOST_FACES);
+
+/** What is drawn of a course, as SVG text, and the length of its way, m. */
+interface Drawn {
+  readonly svg: string;
+  readonly length: number;
+}
+
+const drawn = (course: Course): Drawn => ({
+  svg: svgOf(drawCourse(course)),
+  length: inTenths(courseLength(course)),
+});
+
+/** A course's picture and length. */
+export const drawDocument = (document: string): Drawn => drawn(toCourse(JSON.parse(document)));
+
+/** The same with the document as others may have it. */
+export function showDocument(document: string): Drawn & { readonly document: string } {
+  const course = toCourse(JSON.parse(document));
+  return { document: shownOf(course), ...drawn(course) };
+}
+
+/** An assembly's picture, as SVG text. */
+export const drawKit = (document: string): string => svgOf(drawPieces(readKit(document).pieces));
