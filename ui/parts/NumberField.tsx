@@ -77,7 +77,11 @@ export function NumberField({
 
   return (
     <View onLayout={({ nativeEvent }) => setTight(nativeEvent.layout.width < ROOMY)}>
-      {tight && <Words as="small">{label}</Words>}
+      {tight && (
+        <Words as="small" style={{ marginTop: SPACE.s }}>
+          {label}
+        </Words>
+      )}
       <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: TARGET + 4 }}>
         {!tight && (
           <Words as="text" style={{ flex: 1 }}>
