@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { openingEye, SceneHands } from './support/scene';
+import { SceneHands } from './support/scene';
 import { expect, test } from './support/test';
 
 const pieces = (page: Page) => page.getByTestId('save-state');
@@ -17,7 +17,7 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
 }) => {
   const page = await open('/', 'phone');
   await beginCourse(page, 'Skerry Walk');
-  const hands = new SceneHands(page, openingEye(-2, true));
+  const hands = new SceneHands(page);
   await hands.pinchOut();
   await hands.pan(6);
 
@@ -28,7 +28,6 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
   // A closed tab in the middle of it: all of it is there again, saved or not.
   await page.reload();
   await expect(pieces(page)).toContainText('8 pieces');
-  hands.eye = openingEye(-2, true);
   await hands.pinchOut();
   await hands.pan(6);
 
@@ -55,7 +54,7 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
   await expect(page.getByTestId('publish')).toHaveCount(0);
   const run = async (player: Page) => {
     await expect(player.getByTestId('run-clock')).toBeVisible();
-    const thumbs = new SceneHands(player, hands.eye);
+    const thumbs = new SceneHands(player);
     await thumbs.hold('run-pad', { x: 0.95, y: 0.5 }, () =>
       expect(player.getByTestId('finish-time')).toBeVisible(),
     );
@@ -93,14 +92,13 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
 test('on a wide screen: build and run with mouse and keys', async ({ open }) => {
   const page = await open('/', 'wide');
   await beginCourse(page, 'Key Walk');
-  const hands = new SceneHands(page, openingEye(-2, false));
+  const hands = new SceneHands(page);
   const moveTo = async (place: [number, number, number]) => {
     const { x, y } = await hands.pixel(place);
     await page.mouse.move(x, y);
   };
   await moveTo([0, 4, 0]);
   await page.mouse.wheel(0, 500);
-  hands.eye = { ...hands.eye, distance: hands.eye.distance * Math.exp(500 * 0.0012) };
   await page.getByTestId('family-slab').click();
   for (const x of [4, 6, 8]) {
     await moveTo([x, -0.25, 0]);

@@ -22,7 +22,7 @@ async function yard(open: (path: string, device: 'phone') => Promise<Page>, name
   await page.getByTestId('view-mode').tap();
   await page.getByTestId('view-mode').tap();
   await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
-  const hands = new SceneHands(page, { target: [0.5, 1.2, 0], distance: 31, yaw: 0, pitch: 89.5 });
+  const hands = new SceneHands(page);
   return { page, hands };
 }
 

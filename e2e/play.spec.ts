@@ -73,7 +73,7 @@ test('a full queue: the page keeps the run and sends it again', async ({
   await page.getByTestId('play-run').click();
   await expect(page.getByTestId('run-clock')).toBeVisible();
   await page.keyboard.down('d');
-  await expect(page.getByText(/at cairn 1/)).toBeVisible();
+  await expect(page.getByText(/at checkpoint 1/)).toBeVisible();
   await expect(page.getByTestId('finish-time')).toBeVisible();
   await page.keyboard.up('d');
   await expect(page.getByText(/^no falls · (steady|brisk)/)).toBeVisible();

@@ -19,7 +19,7 @@ test('a cart drives off from its start on a hill', async ({ open }) => {
   await page.getByTestId('play-run').click();
   await expect(page.getByTestId('run-clock')).toBeVisible();
   await page.keyboard.down('KeyW');
-  await expect(page.getByText(/at cairn 1/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/at checkpoint 1/)).toBeVisible({ timeout: 40_000 });
   await page.keyboard.up('KeyW');
 });
 

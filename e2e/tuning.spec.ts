@@ -8,7 +8,6 @@ test('a lantern given a path comes to the runner that stands still', async ({ op
   await page.getByTestId('path-speed').fill('4');
   await page.getByTestId('path-speed').press('Enter');
   // The list looked at the lantern; its path is drawn on to the start.
-  hands.eye = { target: [2.5, 1, 0], distance: 31, yaw: 0, pitch: 89.5 };
   await hands.tap([-2, 0, 0]);
   await expect(page.getByText('Touch the scene to add points', { exact: false })).toBeVisible();
   await page.getByTestId('draw-path').tap();
@@ -41,7 +40,6 @@ test('a link from a region says its words in the run and opens the goal', async 
   await page.getByText('One more effect', { exact: true }).tap();
   await page.getByRole('radio', { name: 'Open', exact: true }).last().tap();
   await page.getByTestId('pick-piece').last().tap();
-  hands.eye = { target: [0, 1, 0], distance: 31, yaw: 0, pitch: 89.5 };
   await hands.tap([2.5, 2.4, -0.7]);
   await expect(page.getByTestId('link-card')).toContainText('open Lantern');
   // Tried without a runner, it acts where it is tried.

@@ -3,6 +3,7 @@ import { add, type Vec3 } from '../geometry';
 import { mirrorPiece, turnAbout, turnedVector, type MirrorPlane } from './images';
 import { layPieces, type PieceInHand } from './lay';
 import { freshGroup } from './group';
+import { anotherOf } from './like';
 import { mirroredVector } from './mirrored';
 import { freshPairs, pairOf, tieCopies, withPair } from './ties';
 
@@ -37,13 +38,6 @@ function checkCount(course: Course, count: number, pieces: number): void {
 const chosenOf = (course: Course, choice: ReadonlySet<string>): Piece[] =>
   course.pieces.filter(({ id }) => choice.has(id));
 
-/** A copy before it is laid. A copied checkpoint is another checkpoint: it gets a number of its own. */
-function copyOf({ id: _, twin: __, params, ...piece }: Piece): PieceInHand {
-  const { number: ___, ...others } = params ?? {};
-  const kept = piece.family === 'cairn' ? others : params;
-  return { ...piece, ...(kept && Object.keys(kept).length > 0 ? { params: kept } : {}) };
-}
-
 /** One copy of all that was chosen: what becomes of a piece, and of a direction of the world. */
 interface CopySet {
   readonly piece: (piece: PieceInHand) => PieceInHand;
@@ -62,7 +56,7 @@ function laySets(course: Course, chosen: readonly Piece[], sets: readonly CopySe
     const fresh = freshGroup(next);
     const pairs = freshPairs(next, chosen);
     const set = chosen.map((piece) => {
-      const copy = changed(copyOf(piece));
+      const copy = changed(anotherOf(piece));
       const pair = pairs.get(pairOf(copy) ?? -1);
       const own = pair === undefined ? copy : withPair(copy, pair);
       if (!own.group) return own;

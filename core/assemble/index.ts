@@ -1,5 +1,6 @@
 export * from './ids';
 export * from './lay';
+export * from './like';
 export * from './place';
 export * from './tune';
 export * from './sums';

@@ -1,8 +1,8 @@
 import { create } from 'mutative';
 import type { Course, Piece } from '../course';
-import { cairnNumber, familyOf, legOf } from '../pieces';
+import { checkpointNumber, familyOf, legOf, markOf } from '../pieces';
 import { freshIds } from './ids';
-import { cairnLeg, nextLeg, withLegs } from './legs';
+import { checkpointLeg, nextLeg, withLegs } from './legs';
 import { withoutTies } from './links';
 import { tidy } from './place';
 
@@ -51,16 +51,21 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
       familyOf(piece.family);
       const laid: Piece = { ...tidied(piece), id: nextId() };
       if (laid.family === 'cairn' && laid.params?.number === undefined) {
-        const leg = Number(laid.params?.leg ?? cairnLeg(draft));
-        const number = nextCairnNumber(draft, leg);
+        const leg = Number(laid.params?.leg ?? checkpointLeg(draft));
+        const number = nextCheckpointNumber(draft, leg);
         if (number > 1) laid.params = { ...laid.params, number };
         if (leg > 1) laid.params = { ...laid.params, leg };
+      }
+      if (laid.role === 'checkpoint' && laid.mark?.number === undefined) {
+        const leg = laid.mark?.leg ?? checkpointLeg(draft);
+        const number = nextCheckpointNumber(draft, leg);
+        laid.mark = { ...laid.mark, number, ...(leg > 1 ? { leg } : {}) };
       }
       if (
         (laid.family === 'start' || laid.family === 'lantern') &&
         laid.params?.leg === undefined
       ) {
-        const leg = nextLeg(draft, laid.family) ?? 1;
+        const leg = nextLeg(draft, laid.family === 'start' ? 'start' : 'goal') ?? 1;
         if (leg > 1) laid.params = { ...laid.params, leg };
         if (leg > (draft.legs?.length ?? 1)) draft.legs = withLegs(draft, leg);
       }
@@ -81,10 +86,10 @@ function tidied({ turn, ...piece }: PieceInHand): PieceInHand {
 }
 
 /** The number after those of a leg's checkpoints. */
-function nextCairnNumber(course: Course, leg: number): number {
+export function nextCheckpointNumber(course: Course, leg: number): number {
   const numbers = course.pieces
-    .filter((piece) => piece.family === 'cairn' && legOf(piece) === leg)
-    .map(cairnNumber);
+    .filter((piece) => markOf(piece) === 'checkpoint' && legOf(piece) === leg)
+    .map(checkpointNumber);
   return Math.max(0, ...numbers) + 1;
 }
 

@@ -29,12 +29,22 @@ export const EFFECTS_ON_PIECES: readonly EffectKind[] = [
   'carry',
 ];
 
+/** What cues are counted by, and timed by, when they are begun with. */
+export const CUE_COUNTS: Partial<Record<CueKind, number>> = {
+  ...{ gathered: 5, beat: 4, worth: 20, fallen: 3, round: 1 },
+};
+export const CUE_SECONDS: Partial<Record<CueKind, number>> = {
+  ...{ stood: 1, timer: 5, 'time-left': 10 },
+};
+/** Cues that may wait for all of several pieces. */
+export const CUES_OF_ALL: readonly CueKind[] = ['touched', 'broken', 'checkpoint'];
+
 /** What a link has of its own when one is begun with a cue. */
 export const newCue = (kind: CueKind, pieces: readonly string[] = []): Link['cue'] => ({
   kind,
   ...(CUES_OF_PIECES.includes(kind) && pieces.length > 0 ? { pieces: [...pieces] } : {}),
-  ...(kind === 'gathered' ? { count: 5 } : kind === 'beat' ? { count: 4 } : {}),
-  ...(kind === 'stood' ? { seconds: 1 } : kind === 'timer' ? { seconds: 5 } : {}),
+  ...(CUE_COUNTS[kind] ? { count: CUE_COUNTS[kind] } : {}),
+  ...(CUE_SECONDS[kind] ? { seconds: CUE_SECONDS[kind] } : {}),
 });
 
 /** An effect as it is when it is added. */

@@ -46,7 +46,15 @@ export function setRunnerSetting(
 
 /** What holds for a whole course and is set by itself. */
 export type CourseRule =
-  'order' | 'countdown' | 'limit' | 'legs' | 'camera' | 'picture' | 'tempo' | 'allowances';
+  | 'starts'
+  | 'order'
+  | 'countdown'
+  | 'limit'
+  | 'legs'
+  | 'camera'
+  | 'picture'
+  | 'tempo'
+  | 'allowances';
 
 /**
  * Sets something that holds for the whole course, or has it be as usual when nothing is given.

@@ -11,16 +11,20 @@ import {
   type PathMotion,
   type Piece,
   type PieceMotion,
+  type PieceRole,
   type Thrower,
 } from '../course';
 import { add, rotate, sub, transpose, type Vec3 } from '../geometry';
 import { inTempo, isDriven, periodOf, toldMotion, wayPoints } from '../motion';
 import { familyOf, localGeometry, mayBeLoose, turnOf } from '../pieces';
+import { nextCheckpointNumber } from './lay';
+import { checkpointLeg } from './legs';
 import { changePieces, tidy } from './place';
 
 /** What tuning sets of a piece. */
 export type TunedKey =
   | 'role'
+  | 'mark'
   | 'hurt'
   | 'worth'
   | 'respawn'
@@ -62,6 +66,24 @@ export function setTuned<K extends TunedKey>(
   });
   if (value !== undefined && key === 'thrower') checkCopies(course, next);
   return next;
+}
+
+/** Gives the chosen pieces a role, or that of their families; each checkpoint gets the next number. */
+export function setRole(
+  course: Course,
+  choice: ReadonlySet<string>,
+  role: PieceRole | undefined,
+): Course {
+  const leg = checkpointLeg(course);
+  const others = { ...course, pieces: course.pieces.filter(({ id }) => !choice.has(id)) };
+  let number = nextCheckpointNumber(others, leg);
+  return changePieces(course, choice, (piece) => {
+    if (role) piece.role = role;
+    else delete piece.role;
+    delete piece.mark;
+    if (role === 'checkpoint') piece.mark = { number: number++, ...(leg > 1 ? { leg } : {}) };
+    if (role === 'goal' && leg > 1) piece.mark = { leg };
+  });
 }
 
 /** Copies that all throwers of a course may have about at once. */

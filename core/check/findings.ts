@@ -2,10 +2,11 @@ import type { Course, Piece } from '../course';
 import { boundsOf, type Vec3 } from '../geometry';
 import { inTempo, isDriven, toldMotion, topSpeed, type Motion } from '../motion';
 import {
-  cairnNumber,
+  checkpointNumber,
   familyOf,
   findFamily,
   legOf,
+  markOf,
   localGeometry,
   pieceBounds,
   registerModels,
@@ -87,12 +88,22 @@ const settings: Check = ({ pieces }) =>
   });
 
 const start: Check = (course) => {
-  const starts = course.pieces.filter(({ family }) => family === 'start');
+  const starts = course.pieces.filter((piece) => markOf(piece) === 'start');
   const begun = new Set<number>();
-  const twice = starts.find((start) => begun.size === begun.add(legOf(start)).size);
+  // Where a run takes one of several, there may be.
+  const twice = course.starts
+    ? undefined
+    : starts.find((start) => begun.size === begun.add(legOf(start)).size);
   if (twice) {
     const where = course.legs ? ` on leg ${legOf(twice)}` : '';
-    return [about(twice, 'starts', 'error', `There are two starts${where}; one has to go.`)];
+    return [
+      about(
+        twice,
+        'starts',
+        'error',
+        `There are two starts${where}. Take one away, or say in the rules how runs choose.`,
+      ),
+    ];
   }
   if (starts.length > 0) return [];
   return [
@@ -133,7 +144,7 @@ function around({ pieces }: Course, { at }: Piece): Piece[] {
 }
 
 const startInAir: Check = (course) => {
-  const piece = course.pieces.find(({ family }) => family === 'start');
+  const piece = course.pieces.find((one) => markOf(one) === 'start');
   if (!piece) return [];
   // What is loose stands where it was laid: bodies are for runs.
   const pieces = around(course, piece).map((one) =>
@@ -156,7 +167,7 @@ const startInAir: Check = (course) => {
 };
 
 const goal: Check = ({ pieces }) =>
-  pieces.some(({ family }) => family === 'lantern')
+  pieces.some((piece) => markOf(piece) === 'goal')
     ? []
     : [{ rule: 'goal', weight: 'error', message: 'The course has no goal. Lay a lantern.' }];
 
@@ -199,17 +210,22 @@ const speed: Check = ({ pieces, tempo }) =>
     return [about(piece, 'speed', 'error', message)];
   });
 
-const cairnNumbers: Check = ({ pieces }) => {
+const checkpointNumbers: Check = ({ pieces }) => {
   const seen = new Set<string>();
   return pieces
     .filter((piece) => {
-      if (piece.family !== 'cairn') return false;
-      const place = `${legOf(piece)} ${cairnNumber(piece)}`;
+      if (markOf(piece) !== 'checkpoint') return false;
+      const place = `${legOf(piece)} ${checkpointNumber(piece)}`;
       return seen.size === seen.add(place).size;
     })
     .slice(0, MOST)
     .map((piece) =>
-      about(piece, 'cairn-numbers', 'notice', `Two cairns carry the number ${cairnNumber(piece)}.`),
+      about(
+        piece,
+        'cairn-numbers',
+        'notice',
+        `Two checkpoints carry the number ${checkpointNumber(piece)}.`,
+      ),
     );
 };
 
@@ -233,14 +249,14 @@ const belowTide: Check = (course) => {
   if (course.tide === undefined) return [];
   const { tide } = course;
   return course.pieces
-    .filter(({ family, at }) => ['start', 'cairn', 'lantern'].includes(family) && at[1] < tide)
+    .filter((piece) => markOf(piece) !== null && pieceBounds(piece).high[1] < tide)
     .map((piece) =>
       about(piece, 'below-tide', 'error', 'Stands below the tide line, where no run can go on.'),
     );
 };
 
 const laps: Check = ({ kind, pieces }) =>
-  kind === 'laps' && !pieces.some(({ family }) => family === 'cairn')
+  kind === 'laps' && !pieces.some((piece) => markOf(piece) === 'checkpoint')
     ? [
         {
           rule: 'laps',
@@ -287,7 +303,7 @@ const RULES: readonly Check[] = [
   named,
   startInAir,
   speed,
-  cairnNumbers,
+  checkpointNumbers,
   twins,
   belowTide,
   laps,

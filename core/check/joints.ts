@@ -19,6 +19,7 @@ import {
   turnOf,
   type Facet,
   type PieceGeometry,
+  markOf,
 } from '../pieces';
 import { intendedWay } from '../route';
 import { MOST_PAIRS, sparseOf } from './crowd';
@@ -89,7 +90,7 @@ const byTheWay = (way: readonly Vec3[], [x, , z]: Vec3): boolean =>
 export const openEnds: Check = (whole) => {
   const course = sparseOf(whole);
   const index = endIndex(course);
-  const marks = course.pieces.filter(({ family }) => family === 'start' || family === 'lantern');
+  const marks = course.pieces.filter((piece) => ['start', 'goal'].includes(markOf(piece) ?? ''));
   return index
     .open('track')
     .filter(

@@ -2,13 +2,15 @@ import { CUES_OF_PIECES, EFFECTS_ON_PIECES, pathPlaces } from '../assemble';
 import { BOUNDS, MOST_CARRIED, type Course, type Piece } from '../course';
 import { distance } from '../geometry';
 import {
-  cairnNumber,
+  checkpointNumber,
   contactRoles,
   differenceOf,
   findFamily,
   hasOwnMotion,
   legOf,
+  markOf,
   mayBeLoose,
+  type Mark,
 } from '../pieces';
 import { stronglyConnected } from './components';
 import { about, type Check, type Finding } from './finding';
@@ -236,19 +238,19 @@ const checkpointGaps: Check = ({ pieces, order }) => {
   const first = new Map<string, Piece>();
   const place = (leg: number, number: number) => `${leg} ${number}`;
   for (const piece of pieces) {
-    if (piece.family !== 'cairn') continue;
-    const key = place(legOf(piece), cairnNumber(piece));
+    if (markOf(piece) !== 'checkpoint') continue;
+    const key = place(legOf(piece), checkpointNumber(piece));
     if (!first.has(key)) first.set(key, piece);
   }
   return [...first.values()].flatMap((piece) => {
-    const number = cairnNumber(piece);
+    const number = checkpointNumber(piece);
     if (number === 1 || first.has(place(legOf(piece), number - 1))) return [];
     return [
       about(
         piece,
         'cairn-gap',
         'notice',
-        `There is no cairn ${number - 1} before cairn ${number}.`,
+        `There is no checkpoint ${number - 1} before checkpoint ${number}.`,
       ),
     ];
   });
@@ -257,9 +259,9 @@ const checkpointGaps: Check = ({ pieces, order }) => {
 /** Every leg has a start and a goal. */
 const legs: Check = ({ pieces, legs: told = [] }) =>
   told.flatMap((_, i): Finding[] => {
-    const has = (family: string) =>
-      pieces.some((piece) => piece.family === family && legOf(piece) === i + 1);
-    const missing = [!has('start') && 'start', !has('lantern') && 'goal'].filter(Boolean);
+    const has = (mark: Mark) =>
+      pieces.some((piece) => markOf(piece) === mark && legOf(piece) === i + 1);
+    const missing = (['start', 'goal'] as const).filter((mark) => !has(mark));
     if (missing.length === 0) return [];
     return [
       { rule: 'leg', weight: 'error', message: `Leg ${i + 1} has no ${missing.join(' and no ')}.` },

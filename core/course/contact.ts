@@ -64,13 +64,29 @@ export const ShapeSchema = v.looseObject({
   ),
 });
 
-export const ROLES = ['solid', 'hazard', 'pickup', 'scenery'] as const;
+export const ROLES = [
+  'solid',
+  'hazard',
+  'pickup',
+  'scenery',
+  'checkpoint',
+  'goal',
+  'region',
+] as const;
 /** What being hurt does: back to the last checkpoint, thrown off, or slowed for a moment. */
 export const HURTS = ['back', 'push', 'slow'] as const;
 
 export const contactFields = {
   /** What it is to the runner, where that is not as its family says. */
   role: v.optional(oneOf(ROLES, 'role')),
+  /** Of a piece given the role of a checkpoint or goal: its number, its leg, and what a return restores. */
+  mark: v.optional(
+    v.looseObject({
+      number: v.optional(count(1, 99)),
+      leg: v.optional(count(1, 18)),
+      resets: v.optional(on),
+    }),
+  ),
   hurt: v.optional(
     v.looseObject({
       does: oneOf(HURTS, 'effect'),

@@ -25,6 +25,10 @@ export const CUES = [
   'checkpoint',
   'beat',
   'timer',
+  'worth',
+  'fallen',
+  'round',
+  'time-left',
 ] as const;
 export const EFFECTS = [
   'show',
@@ -57,9 +61,11 @@ export const LinkSchema = v.looseObject({
     kind: oneOf(CUES, 'cue'),
     /** The pieces it watches, where it watches any. */
     pieces: v.optional(pieces),
-    /** Pickups, or every how many beats. */
+    /** Whether all of its pieces have to be, each at any time, rather than any. */
+    all: v.optional(on),
+    /** Pickups, worth, falls or rounds; or every how many beats. */
     count: v.optional(count(1, 10_000)),
-    /** How long it is stood in, or the timer's time. */
+    /** How long it is stood in, the timer's time, or what is left of the limit. */
     seconds: v.optional(seconds),
   }),
   effects: v.pipe(

@@ -148,6 +148,9 @@ export const ThrowerSchema = v.looseObject({
   /** Degrees up, and by how much the run's seed may turn each throw. */
   rise: v.optional(between(-90, 90)),
   spread: v.optional(between(0, 180)),
+  /** The part of the interval by which a throw may come late, and of the speed it may differ by; by chance. */
+  late: v.optional(between(0, 1)),
+  swerve: v.optional(between(0, 1)),
   /** Seconds a copy lasts, and how many there may be at once. */
   life: between(0.1, 120),
   most: v.optional(v.pipe(between(1, 20), v.integer('is not a whole number'))),

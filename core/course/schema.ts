@@ -196,6 +196,8 @@ export const CourseSchema = v.looseObject({
   runner: RunnerSchema,
   /** Downward acceleration, m/s². */
   gravity: v.optional(between(1, 60)),
+  /** Which start of several a run begins at: each in its turn, one by chance, or the player's choice. */
+  starts: v.optional(v.picklist(['turn', 'chance', 'choice'], 'is no known way to begin')),
   /** Whether checkpoints are taken in their order, or any of them in any. */
   order: v.optional(v.picklist(['free'], 'is not "free"')),
   /** Seconds counted down before a run, and those a run may take. */
@@ -220,7 +222,7 @@ export const CourseSchema = v.looseObject({
   allowances: v.optional(
     v.looseObject({
       families: v.optional(v.record(text(64), AllowanceSchema)),
-      roles: v.optional(v.record(v.picklist([...ROLES, 'region']), AllowanceSchema)),
+      roles: v.optional(v.record(v.picklist(ROLES), AllowanceSchema)),
     }),
   ),
   notes: v.optional(text(4000)),

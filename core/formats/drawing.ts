@@ -42,6 +42,9 @@ export interface Drawing {
 const SLANTED: Vec3 = normalize([-0.55, -0.55, -1]);
 const LEVEL: Vec3 = normalize([-0.22, -0.3, -1]);
 
+/** A picture of solids by themselves, seen from the front, right and above. */
+export const drawParts = (parts: readonly Part[]): Drawing => draw(parts, SLANTED);
+
 /** A picture of one piece by itself, seen from the front, right and above. */
 export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
   const { parts, motion } = localGeometry(piece);

@@ -48,9 +48,13 @@ export function familyOf(id: string): Family {
 }
 
 /** The leg a start, checkpoint or goal belongs to. */
-export const legOf = ({ params }: Pick<Piece, 'params'>): number =>
-  typeof params?.leg === 'number' ? params.leg : 1;
+export const legOf = ({ mark, params }: Pick<Piece, 'mark' | 'params'>): number =>
+  mark?.leg ?? (typeof params?.leg === 'number' ? params.leg : 1);
 
-/** A cairn's place in the order of checkpoints. */
-export const cairnNumber = (piece: Pick<Piece, 'params'>): number =>
-  specOf(cairn, piece).number('number');
+/** A checkpoint's place in their order. */
+export const checkpointNumber = (piece: Pick<Piece, 'mark' | 'params'>): number =>
+  piece.mark?.number ?? specOf(cairn, piece).number('number');
+
+/** Whether a return to a checkpoint has all as it was when it was reached. */
+export const checkpointResets = (piece: Pick<Piece, 'mark' | 'params'>): boolean =>
+  piece.mark?.resets ?? specOf(cairn, piece).choice('resets') === 'resets';

@@ -33,11 +33,37 @@ export function contactShapes(course: Rules, piece: Piece): Shape[] {
   const own = localGeometry(piece).shapes;
   const shapes = drawn ? drawnShapes(drawn, piece, own) : own;
   const role = piece.role === 'scenery' ? undefined : piece.role;
-  return shapes.map((shape) => {
-    const named = role && OPEN_ROLES.includes(shape.role) ? { ...shape, role } : shape;
+  return inRole(shapes, role).map((named) => {
     const allowance = named.allowance ?? allowanceOf(course, piece, named.role);
     return allowance ? { ...named, form: grownForm(named, allowance) } : named;
   });
+}
+
+/** How far about a checkpoint's or goal's own shape one counts as having come to it, m. */
+const TOUCH = 0.12;
+
+/** A piece's shapes in the role it was given; a checkpoint or goal stays what it is and is felt besides. */
+function inRole(shapes: readonly Shape[], role: Role | undefined): readonly Shape[] {
+  if (!role) return shapes;
+  if (role === 'checkpoint' || role === 'goal') {
+    const felt = shapes.filter((shape) => OPEN_ROLES.includes(shape.role));
+    return [...shapes, ...felt.map(({ form, moving }) => sensorOf(form, role, moving))];
+  }
+  return shapes.map((shape) => {
+    if (!OPEN_ROLES.includes(shape.role)) return shape;
+    if (role === 'region') {
+      return { role, moving: shape.moving, field: { kind: 'touch' }, form: shape.form };
+    }
+    return { ...shape, role };
+  });
+}
+
+function sensorOf(form: Shape['form'], role: Role, moving: Shape['moving']): Shape {
+  const about: Shape['form'] =
+    form.kind === 'ball'
+      ? { ...form, radius: form.radius + TOUCH }
+      : { ...form, round: (form.round ?? 0) + TOUCH };
+  return { role, ...(moving ? { moving } : {}), form: about };
 }
 
 const rolesByPiece = new WeakMap<Piece, Pick<Rules, 'collides' | 'shapes'> & { roles: Role[] }>();

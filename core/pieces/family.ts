@@ -105,6 +105,8 @@ export interface PieceGeometry {
   readonly shapes: readonly Shape[];
   readonly sockets: readonly Socket[];
   readonly motion?: OwnMotion;
+  /** Height of the foot out of which what moves comes up, m: nothing of it is there below. */
+  readonly mouth?: number;
 }
 
 interface ParamBase {

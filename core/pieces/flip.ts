@@ -26,6 +26,7 @@ export function flipped(form: PieceGeometry): PieceGeometry {
       heading: (360 - socket.heading) % 360,
     })),
     ...(form.motion ? { motion: flippedMotion(form.motion) } : {}),
+    ...(form.mouth === undefined ? {} : { mouth: form.mouth }),
   };
 }
 

@@ -1,5 +1,6 @@
 export * from './family';
 export * from './catalogue';
+export * from './mark';
 export * from './geometry';
 export * from './flip';
 export * from './outline';

@@ -1,6 +1,6 @@
 import type { Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
-import { runnerOf, SECONDS_TO_TOP_SPEED } from '../run';
+import { paceTime } from './pace';
 import { marksOf } from './profile';
 import { roadsOf } from './road';
 import { trackWay } from './track';
@@ -11,7 +11,7 @@ export interface Expectation {
   readonly length: number;
   /** All that goes up, m. */
   readonly climb: number;
-  /** Seconds for the runner at full speed over the map, from standing. */
+  /** Seconds for the runner, as paceTime has them. */
   readonly time: number;
 }
 
@@ -24,27 +24,29 @@ export interface IntendedWay {
   readonly from: 'track' | 'sketch' | 'road' | 'marks';
 }
 
-/** Length, climb and time of the way a course is meant to take, for its runner. */
+/** The legs of a way, each closed where the way is. */
+const ringsOf = ({ legs, closed }: Pick<IntendedWay, 'legs' | 'closed'>) =>
+  legs.map((leg) => (closed && leg.length > 2 ? [...leg, leg[0]] : leg));
+
+/** Length and climb of the way a course is meant to take, m. */
+export function extentOf(meant: Pick<IntendedWay, 'legs' | 'closed'>): Omit<Expectation, 'time'> {
+  let [length, climb] = [0, 0];
+  for (const ring of ringsOf(meant)) {
+    for (let i = 1; i < ring.length; i++) {
+      length += distance(ring[i - 1], ring[i]);
+      climb += Math.max(0, ring[i][1] - ring[i - 1][1]);
+    }
+  }
+  return { length, climb };
+}
+
+/** The same, and the time it takes the course's runner. */
 export function expectationOf(
   course: Course,
-  { legs, closed }: Omit<IntendedWay, 'way' | 'from'>,
+  meant: Pick<IntendedWay, 'legs' | 'closed'>,
 ): Expectation {
-  const { topSpeed } = runnerOf(course.runner);
-  let [length, climb, flat, starts] = [0, 0, 0, 0];
-  for (const leg of legs) {
-    const ring = closed && leg.length > 2 ? [...leg, leg[0]] : leg;
-    for (let i = 1; i < ring.length; i++) {
-      const [a, b] = [ring[i - 1], ring[i]];
-      length += distance(a, b);
-      climb += Math.max(0, b[1] - a[1]);
-      // A runner keeps its pace over the map, whatever the slope.
-      flat += Math.hypot(b[0] - a[0], b[2] - a[2]);
-    }
-    if (ring.length > 1) starts++;
-  }
   const rounds = course.kind === 'laps' ? (course.laps ?? 3) : 1;
-  const time = (rounds * flat) / topSpeed + (starts * SECONDS_TO_TOP_SPEED) / 2;
-  return { length, climb, time };
+  return { ...extentOf(meant), time: paceTime(course, ringsOf(meant), rounds) };
 }
 
 /**
@@ -70,5 +72,5 @@ export function intendedWay(
 export function courseLength(course: Course): number {
   const plain = intendedWay(course);
   const way = plain.from === 'marks' ? intendedWay(course, roadsOf(course)) : plain;
-  return expectationOf(course, way).length;
+  return extentOf(way).length;
 }

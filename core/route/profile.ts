@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { distance, lerp, type Vec3 } from '../geometry';
-import { cairnNumber, contactRoles, familyOf, legOf, pieceBounds } from '../pieces';
+import { checkpointNumber, contactRoles, familyOf, legOf, pieceBounds, markOf } from '../pieces';
 
 /** A place on the way through a course. */
 export interface Station {
@@ -35,10 +35,10 @@ const BESIDE = 4;
 export function marksOf({ pieces, legs }: Pick<Course, 'pieces' | 'legs'>): Vec3[][] {
   const count = Math.max(1, legs?.length ?? 1);
   return Array.from({ length: count }, (_, leg) => {
-    const of = (family: string) =>
-      pieces.filter((one) => one.family === family && (count === 1 || legOf(one) === leg + 1));
-    const cairns = of('cairn').sort((a, b) => cairnNumber(a) - cairnNumber(b));
-    return [...of('start').slice(0, 1), ...cairns, ...of('lantern').slice(0, 1)].map(
+    const of = (mark: ReturnType<typeof markOf>) =>
+      pieces.filter((one) => markOf(one) === mark && (count === 1 || legOf(one) === leg + 1));
+    const between = of('checkpoint').sort((a, b) => checkpointNumber(a) - checkpointNumber(b));
+    return [...of('start').slice(0, 1), ...between, ...of('goal').slice(0, 1)].map(
       ({ at }): Vec3 => [at[0], at[1], at[2]],
     );
   });

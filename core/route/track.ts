@@ -1,7 +1,7 @@
 import { endIndex, endsOf, type End } from '../assemble';
 import type { Course, Piece } from '../course';
 import { distance, type Vec3 } from '../geometry';
-import { familyOf } from '../pieces';
+import { familyOf, markOf } from '../pieces';
 
 /** How near the start a track has to begin, and the goal has to be to it, m. */
 const NEAR = 8;
@@ -36,8 +36,8 @@ export function trackWay(course: Course): { way: Vec3[]; closed: boolean } | nul
     (piece) => familyOf(piece.family).group === 'track' && endsOf(piece).length > 1,
   );
   if (tracks.length < 2) return null;
-  const start = course.pieces.find(({ family }) => family === 'start')?.at;
-  const goal = course.pieces.find(({ family }) => family === 'lantern')?.at ?? null;
+  const start = course.pieces.find((piece) => markOf(piece) === 'start')?.at;
+  const goal = course.pieces.find((piece) => markOf(piece) === 'goal')?.at ?? null;
   const near = (piece: Piece) => (start ? distance(piece.at, start) : 0);
   const first = tracks.reduce((a, b) => (near(b) < near(a) ? b : a));
   if (near(first) > NEAR) return null;

@@ -11,9 +11,10 @@ const NEVER = -1_000_000;
 /**
  * A fresh state, standing at the world's start.
  * @param seed what all chance in the run comes from
+ * @param start which start of several it begins each leg at, from 0
  */
-export function startState(world: World, seed = 0): RunState {
-  const spot = world.start;
+export function startState(world: World, seed = 0, start = 0): RunState {
+  const spot = world.starts[0][start % world.starts[0].length];
   const s: RunState = {
     tick: 0,
     x: spot.at[0],
@@ -54,6 +55,7 @@ export function startState(world: World, seed = 0): RunState {
     worth: 0,
     lap: 0,
     leg: 0,
+    start,
     legTick: 0,
     legJumps: 0,
     legs: new Int32Array(2 * world.legs),
@@ -71,6 +73,7 @@ export function startState(world: World, seed = 0): RunState {
     moverFrom: Int32Array.from(world.movers, ({ wake }) => (wake ? -1 : 0)),
     moverAt: new Int32Array(world.movers.length).fill(-1),
     drives: new Float64Array(world.drives),
+    throws: new Int32Array(world.throwers.length),
     copies: new Float64Array(COPY_SIZE * world.copies).fill(-1),
     field: new Float64Array(FIELD_SIZE),
     gravityBy: 1,

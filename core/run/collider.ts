@@ -19,6 +19,13 @@ export interface OneWay {
   readonly drop: boolean;
 }
 
+/** Where something comes up out of the ground: of what lies below nothing is there. */
+export interface Mouth {
+  /** A point of it, and its unit normal, at rest. */
+  readonly at: Vec3;
+  readonly up: Vec3;
+}
+
 /** Room left about every collider's box, for touches at a skin's distance, m. */
 export const MARGIN = 0.02;
 
@@ -36,6 +43,7 @@ export interface Collider {
   readonly field?: Field;
   readonly hurt: Hurt;
   readonly oneWay: OneWay | null;
+  readonly mouth: Mouth | null;
   /** Place in World.locks of what may take it away, or -1. */
   readonly lock: number;
   /** What carries it, as a place in World.movers, or -1. */

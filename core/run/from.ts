@@ -1,6 +1,6 @@
 import type { Course } from '../course';
 import type { Vec3 } from '../geometry';
-import { cairnNumber, legOf } from '../pieces';
+import { checkpointNumber, legOf } from '../pieces';
 import { startState } from './begin';
 import { legMarks, nearestOf } from './legs';
 import { putAt } from './put';
@@ -24,8 +24,8 @@ export function beginAt(
   const leg = nearest.reduce((best, { far }, i) => (far < nearest[best].far ? i : best), 0);
   const next = lines[leg][nearest[leg].after + 1] ?? null;
   const spot = spotAt([at[0], at[1], world.lane ?? at[2]], headingTo(at, next, world.lane));
-  const starts = world.starts.map((start, i) => (i === leg ? spot : start));
-  const here: World = { ...world, start: spot, starts };
+  const starts = world.starts.map((of, i) => (i === leg ? [spot] : of));
+  const here: World = { ...world, starts };
   const state = startState(here, seed);
   if (world.legs > 0) state.leg = Math.min(leg, world.legs - 1);
   // The line's first mark is the start; a checkpoint before the place has been passed.
@@ -37,7 +37,7 @@ export function beginAt(
     if (!before) return;
     state.passed[i] = 1;
     const last = world.checkpoints[state.checkpoint];
-    if (!last || last.number < cairnNumber(cairn)) state.checkpoint = i;
+    if (!last || last.number < checkpointNumber(cairn)) state.checkpoint = i;
   });
   const last = state.checkpoint;
   // Going back it comes to the place it began at, not to a checkpoint it never was at.

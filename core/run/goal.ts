@@ -1,7 +1,7 @@
 import { legOf } from '../pieces';
 import { missingCheckpoint, SHUT_REST } from './checkpoints';
 import { isOpen } from './lock';
-import { putAt } from './put';
+import { beginningOf, putAt } from './put';
 import { DT } from './runner';
 import type { RunState } from './state';
 import type { Say } from './tell';
@@ -46,7 +46,7 @@ export function meetGoal(
     endLeg(s);
     if (s.leg < world.legs) {
       say('leg', part, piece);
-      putAt(world, s, world.starts[s.leg]);
+      putAt(world, s, beginningOf(world, s));
       return true;
     }
   }

@@ -13,7 +13,8 @@ export const courseHash = (course: Course): string =>
 
 /** What of a course a run reads. */
 export function feltOf(course: Course): object {
-  const { kind, laps, hold, space, runner, gravity, tide, order, limit, legs, tempo } = course;
+  const { kind, laps, hold, space, runner, gravity, tide, order, limit, legs, tempo, starts } =
+    course;
   const links = course.links?.length ? course.links : undefined;
   const named = namedPieces(course);
   const felt = course.pieces
@@ -24,7 +25,7 @@ export function feltOf(course: Course): object {
     filled(Object.entries(rules ?? {}).filter(([family]) => families.has(family)));
   const { allowances } = course;
   return {
-    ...{ kind, laps, hold, space, gravity, tide, order, limit, links },
+    ...{ kind, laps, hold, space, gravity, tide, order, limit, links, starts },
     runner: { kind: runner.kind, settings: runner.settings },
     legs: legs?.length,
     beats: tempo && [tempo.beats, tempo.offset ?? 0],
@@ -45,7 +46,7 @@ const filled = <T>(entries: readonly [string, T][]): Record<string, T> | undefin
 
 /** Fields of a piece that a run may read; its material it reads of what is loose only. */
 const FELT = [
-  ...['id', 'family', 'at', 'turn', 'size', 'flip', 'outline', 'line', 'collision', 'role'],
+  ...['id', 'family', 'at', 'turn', 'size', 'flip', 'outline', 'line', 'collision', 'role', 'mark'],
   ...['hurt', 'worth', 'respawn', 'breaks', 'oneWay', 'shape', 'allowance', 'absent', 'loose'],
   ...['motion', 'wake', 'attach', 'thrower'],
 ] as readonly (keyof Piece)[];

@@ -26,6 +26,7 @@ export { USUAL_RANGE } from './drive';
 export * from './hash';
 export * from './record';
 export * from './replay';
+export * from './splits';
 export * from './rank';
 export { ReplayRefused, verifyRun } from './verify';
 export { hasLoose, isLoaded, loadPhysics } from './physics';

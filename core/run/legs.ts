@@ -1,14 +1,19 @@
 import type { Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
-import { cairnNumber, legOf } from '../pieces';
+import { checkpointNumber, legOf, markOf, type Mark } from '../pieces';
+
+const RANKS: Readonly<Record<Mark, number>> = { start: 0, checkpoint: 1, goal: 2 };
 
 /** The marks of each leg in the order they are run past: its start, its checkpoints, its goal. */
 export function legMarks(course: Pick<Course, 'pieces' | 'legs'>): Vec3[][] {
   const count = Math.max(1, course.legs?.length ?? 1);
-  const rank = { start: 0, cairn: 1, lantern: 2 } as Readonly<Record<string, number>>;
   const marks = course.pieces
-    .filter(({ family }) => family in rank)
-    .sort((a, b) => rank[a.family] - rank[b.family] || cairnNumber(a) - cairnNumber(b));
+    .flatMap((piece) => {
+      const mark = markOf(piece);
+      return mark ? [{ piece, rank: RANKS[mark] }] : [];
+    })
+    .sort((a, b) => a.rank - b.rank || checkpointNumber(a.piece) - checkpointNumber(b.piece))
+    .map(({ piece }) => piece);
   return Array.from({ length: count }, (_, leg) =>
     marks.filter((piece) => count === 1 || legOf(piece) === leg + 1).map(({ at }): Vec3 => at),
   );

@@ -122,7 +122,7 @@ function hearFirst(world: World, s: RunState, index: LinkIndex, happened: Happen
   // Setting a length costs more than looking at it.
   if (heard.length > 0) heard.length = 0;
   for (let k = 0; k < clock.length; k++) {
-    if (isTime(world, s, links[clock[k]])) heard.push(clock[k]);
+    if (isTime(world, s, links[clock[k]], clock[k])) heard.push(clock[k]);
   }
   for (let k = 0; k < touched.length; k++) hear(index.touched.get(touched[k]));
   for (let k = 0; k < broken.length; k++) hear(index.broken.get(broken[k]));
@@ -204,11 +204,12 @@ function isCued(
   const { kind, count = 1 } = link.cue;
   const at = i * LINK_SIZE;
   switch (kind) {
-    case 'touched':
     case 'left':
+      return true;
+    case 'touched':
     case 'broken':
     case 'checkpoint':
-      return true;
+      return !link.cue.all || pieces.every((piece) => wasEver(world, s, kind, piece));
     case 'stood': {
       const goesOn = s.links[at + STOOD_LAST] === s.tick - 1;
       s.links[at + STOOD] = goesOn ? s.links[at + STOOD] + 1 : 1;
@@ -228,15 +229,37 @@ function isCued(
     case 'start':
     case 'beat':
     case 'timer':
+    case 'worth':
+    case 'fallen':
+    case 'round':
+    case 'time-left':
       return true;
   }
 }
 
-/** Whether the clock gives a link its cue in this tick: at the start, by the beat, or by its timer. */
-function isTime(world: World, s: RunState, { link, seconds }: ReadyLink): boolean {
+/** Whether what a cue waits for has been with one of its pieces, now or before. */
+function wasEver(
+  world: World,
+  s: RunState,
+  kind: 'touched' | 'broken' | 'checkpoint',
+  piece: number,
+): boolean {
+  if (kind === 'touched') return s.touched[piece] >= 0;
+  if (kind === 'broken') return s.away[piece] === 1;
+  const place = world.checkpointAt[piece];
+  return place < 0 || s.passed[place] === 1;
+}
+
+/** Whether the clock or a count gives a link its cue in this tick; a count does so once. */
+function isTime(world: World, s: RunState, { link, seconds }: ReadyLink, i: number): boolean {
   const { kind, count = 1 } = link.cue;
   if (kind === 'start') return s.tick === 1;
   if (kind === 'timer') return s.tick % seconds === 0;
+  if (kind === 'time-left') return world.limit > 0 && s.tick === Math.max(1, world.limit - seconds);
+  if (kind !== 'beat') {
+    if (s.links[i * LINK_SIZE + ACTED] > 0) return false;
+    return (kind === 'worth' ? s.worth : kind === 'round' ? s.lap : s.falls) >= count;
+  }
   const { offset, seconds: beat } = world.beat;
   const beats = (tick: number) => Math.floor((tick / 120 - offset) / (beat * count) + 1e-9);
   return s.tick / 120 >= offset - 1e-9 && beats(s.tick) !== beats(s.tick - 1);

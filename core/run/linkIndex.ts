@@ -24,7 +24,7 @@ export interface LinkIndex {
   readonly stood: ByPiece;
   readonly broken: ByPiece;
   readonly checkpoint: ByPiece;
-  /** Those that any checkpoint gives their cue, anything gathered, or the clock alone. */
+  /** Those that any checkpoint gives their cue, anything gathered, or the clock and the counts alone. */
   readonly anyCheckpoint: readonly number[];
   readonly gathered: readonly number[];
   readonly clock: readonly number[];
@@ -65,7 +65,7 @@ export function indexLinks(
     checkpoint: byPiece('checkpoint'),
     anyCheckpoint: of('checkpoint').filter((i) => links[i].pieces.length === 0),
     gathered: of('gathered', 'all-gathered'),
-    clock: of('start', 'beat', 'timer'),
+    clock: of('start', 'beat', 'timer', 'worth', 'fallen', 'round', 'time-left'),
     movers: grouped(movers.map(({ piece, index }) => [piece, index])),
   };
 }

@@ -33,9 +33,10 @@ export function lockOf(piece: Piece, kind: Lock['kind']): Lock {
       }
     : {
         kind,
-        opens: choice('opens') as 'pair',
+        // A piece that is a goal by its role alone says nothing of this.
+        opens: (choice('opens') as 'pair' | undefined) ?? 'always',
         pair: number('pair') ?? 0,
-        amount: number('amount'),
+        amount: number('amount') ?? 0,
       };
 }
 

@@ -1,3 +1,4 @@
+import { markOf } from '../pieces';
 import { isOpen } from './lock';
 import { isThere } from './meet';
 import type { RunState } from './state';
@@ -17,7 +18,7 @@ export function goneFrom(world: World, s: RunState): Set<string> {
   });
   world.pieceLocks.forEach((lock, piece) => {
     // A goal stands there, shut or open.
-    if (lock >= 0 && world.pieces[piece].family !== 'lantern' && isOpen(world, s, lock)) {
+    if (lock >= 0 && markOf(world.pieces[piece]) !== 'goal' && isOpen(world, s, lock)) {
       gone.add(world.pieces[piece].id);
     }
   });

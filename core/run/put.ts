@@ -12,8 +12,14 @@ import type { Spot, World } from './world';
 export function respawn(world: World, s: RunState, say: Say): void {
   const checkpoint = world.checkpoints[s.checkpoint];
   if (checkpoint?.restores) restoreThings(s);
-  putAt(world, s, checkpoint ?? (world.legs > 0 ? world.starts[s.leg] : world.start));
+  putAt(world, s, checkpoint ?? beginningOf(world, s));
   say('respawn');
+}
+
+/** Where the leg being run begins. */
+export function beginningOf({ starts, legs }: World, { leg, start }: RunState): Spot {
+  const of = starts[legs > 0 ? leg : 0];
+  return of[start % of.length];
 }
 
 /** Puts the runner at a place, standing still, clear of what it would stand in. */

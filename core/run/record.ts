@@ -3,7 +3,7 @@ import { FULL_AIM, type Input } from './state';
 
 export const RUN_FORMAT = 'stone-hop-run';
 /** Version of the simulation. A run is only replayed by the version it was made with. */
-export const CORE_VERSION = 2;
+export const CORE_VERSION = 3;
 
 /** Longest run that is kept, ticks: half an hour. */
 export const MAX_RUN_TICKS = 30 * 60 * 120;
@@ -23,6 +23,8 @@ export const RunSchema = v.object({
   course: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/, 'is no course hash')),
   /** Seed of whatever chance the course has. */
   seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(0xffffffff)),
+  /** Which start of several it began at, from 0. */
+  start: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(99))),
   /** Stretches of equal input: ticks, pad x, pad z, jump. */
   inputs: v.pipe(v.array(StretchSchema), v.maxLength(100_000)),
   /** The time the recorder saw, s; only a replay decides. */
@@ -44,7 +46,12 @@ export class Recorder {
   }
 
   /** The run as it is kept and sent. */
-  run(course: string, claim: number, seed = 0): Run {
-    return { format: RUN_FORMAT, core: CORE_VERSION, course, seed, inputs: this.inputs, claim };
+  run(course: string, claim: number, seed = 0, start = 0): Run {
+    const { inputs } = this;
+    return {
+      ...{ format: RUN_FORMAT, core: CORE_VERSION, course, seed },
+      ...(start > 0 ? { start } : {}),
+      ...{ inputs, claim },
+    };
   }
 }

@@ -1,17 +1,11 @@
 import type { Course } from '../course';
 import type { RunEvent } from './event';
 import type { Run } from './record';
+import { roundsOf, splitsOf, type Split } from './splits';
 import { startState } from './begin';
 import type { RunState } from './state';
 import { playInputs, ticksOfRun } from './verify';
 import { buildWorld, type World } from './world';
-
-/** When a checkpoint was first reached. */
-export interface Split {
-  readonly piece: string;
-  readonly number: number;
-  readonly time: number;
-}
 
 /** What a replayed run turned out to be. */
 export interface RunResult {
@@ -20,6 +14,8 @@ export interface RunResult {
   readonly time: number;
   readonly ticks: number;
   readonly splits: readonly Split[];
+  /** Of laps, the seconds each round took. */
+  readonly rounds: readonly number[];
   readonly gathered: number;
   readonly pickups: number;
   readonly falls: number;
@@ -45,7 +41,7 @@ export interface RunResult {
  */
 export function replay(course: Course, run: Run, world: World = buildWorld(course)): RunResult {
   const total = ticksOfRun(course, run);
-  const state = startState(world, run.seed);
+  const state = startState(world, run.seed, run.start);
   const events: RunEvent[] = [];
   const path = new Float64Array(3 * (total + 1));
   path.set([state.x, state.y, state.z]);
@@ -74,11 +70,11 @@ export function summarise(
     finished: state.finish >= 0,
     time: state.finish >= 0 ? state.finish : state.tick / 120,
     ticks: state.tick,
-    splits: events.flatMap((event) => {
-      if (event.kind !== 'checkpoint') return [];
-      const checkpoint = world.checkpoints.find((c) => world.pieces[c.piece].id === event.piece);
-      return [{ piece: event.piece!, number: checkpoint!.number, time: event.time }];
-    }),
+    splits: splitsOf(
+      events,
+      (id) => world.checkpoints.find(({ piece }) => world.pieces[piece].id === id)!.number,
+    ),
+    rounds: roundsOf(events),
     gathered: state.gatheredCount,
     pickups: world.pickups.length,
     falls: state.falls,

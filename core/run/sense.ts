@@ -1,7 +1,10 @@
 import { newTouch } from '../collision';
-import { carriedAlong, type Collider } from './collider';
+import { rotate } from '../geometry';
+import { applyPose, STILL } from '../motion';
+import { carriedAlong, type Collider, type Mouth } from './collider';
 import { liftOf } from './form';
 import { isAway } from './lock';
+import { poseMover } from './mover';
 import { nearBox } from './near';
 import type { Path } from './path';
 import type { RunState } from './state';
@@ -52,10 +55,23 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
     if (c.strays && isElsewhere(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
     if (isAway(world, s, c)) continue;
     const part = meets(world, s, c, path);
+    if (part >= 0 && c.mouth && isBelow(world, s, c, c.mouth)) continue;
     if (part >= 0) (found ??= []).push({ collider: c, part });
   }
   if (!found) return NONE;
   return found.sort((a, b) => a.part - b.part || a.collider.index - b.collider.index);
+}
+
+/** Whether the runner is wholly below the ground out of which a collider comes, and so is not met by it. */
+function isBelow(world: World, s: RunState, { mover }: Collider, { at, up }: Mouth): boolean {
+  const body = world.bodies[s.size];
+  // The ground goes with what carries the piece, not with what comes out of it.
+  const carrier = world.movers[mover].parent;
+  const pose = carrier < 0 ? STILL : poseMover(world.movers, s, carrier).pose;
+  const [px, py, pz] = applyPose(pose, at);
+  const [nx, ny, nz] = rotate(pose.turn, up);
+  const middle = nx * (s.x - px) + ny * (s.y + liftOf(body) - py) + nz * (s.z - pz);
+  return middle + body.half * Math.abs(ny) + body.radius <= 0;
 }
 
 /** The part of the way after which the body meets a collider, or -1. */

@@ -80,6 +80,8 @@ export interface RunState {
   lap: number;
   /** The leg being run, when it began, and the strokes and ticks of those that are done. */
   leg: number;
+  /** Which start of several each leg begins at. */
+  start: number;
   legTick: number;
   legJumps: number;
   legs: Int32Array;
@@ -107,6 +109,8 @@ export interface RunState {
   drives: Float64Array;
   /** The bodies of what is loose, once the run has begun. */
   bodies: LooseBodies | null;
+  /** Of each thrower by how many ticks its next throw comes late. */
+  throws: Int32Array;
   /**
    * Of each copy that may be thrown: the tick it was, or -1; its lowest point when its step began and when
    * it will end; speed and ground.
@@ -175,6 +179,7 @@ export const cloneState = (s: RunState): RunState => ({
   moverAt: s.moverAt.slice(),
   drives: s.drives.slice(),
   bodies: s.bodies?.copy() ?? null,
+  throws: s.throws.slice(),
   copies: s.copies.slice(),
   field: s.field.slice(),
   links: s.links.slice(),

@@ -47,10 +47,14 @@ export function throwCopies(world: World, s: RunState): Throwing | null {
   return met;
 }
 
-function isDue(s: RunState, { clock, interval, phase }: Throwing): boolean {
+function isDue(s: RunState, { clock, interval, phase, late, index }: Throwing): boolean {
   if (clock >= 0 && (s.moverFrom[clock] < 0 || s.moverAt[clock] >= 0)) return false;
   const own = clock >= 0 ? moverTick(s, clock, s.tick) : s.tick;
-  return (own + phase) % interval === 0;
+  const into = (own + phase) % interval;
+  if (late === 0) return into === 0;
+  // How late each comes is drawn when it might first come.
+  if (into === 0) s.throws[index] = Math.floor(chance(s) * (late + 1));
+  return into === s.throws[index];
 }
 
 function launch(world: World, s: RunState, throwing: Throwing): void {
@@ -63,7 +67,8 @@ function launch(world: World, s: RunState, throwing: Throwing): void {
   const rise = (told.rise ?? 0) + off(spread) / 2;
   // On a side-on stage all stays in its plane.
   const yaw = world.lane === null ? throwing.heading + off(spread) : throwing.heading;
-  const level = cosDeg(rise) * told.speed;
+  const speed = told.speed * (1 + off(told.swerve ?? 0));
+  const level = cosDeg(rise) * speed;
   const [ux, uz] = [cosDeg(yaw), -sinDeg(yaw)];
   const mover = world.pieceMovers[throwing.piece];
   const { at } = world.pieces[throwing.piece];
@@ -72,7 +77,7 @@ function launch(world: World, s: RunState, throwing: Throwing): void {
   const y = c[1] + throwing.up - throwing.body.radius;
   const z =
     (world.lane ?? c[2]) - throwing.ahead * (world.lane === null ? sinDeg(throwing.heading) : 0);
-  const v = [ux * level, sinDeg(rise) * told.speed, world.lane === null ? uz * level : 0];
+  const v = [ux * level, sinDeg(rise) * speed, world.lane === null ? uz * level : 0];
   s.copies.set([s.tick, x, y, z, x, y, z, ...v, -1], free);
 }
 

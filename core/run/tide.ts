@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { mapPoints } from '../geometry';
-import { contactShapes, localGeometry, toWorld } from '../pieces';
+import { contactShapes, localGeometry, markOf, toWorld } from '../pieces';
 import { formBounds } from './form';
 import { moversOf, sinkOf } from './mover';
 
@@ -28,7 +28,7 @@ function below(course: Course): number {
   const { list, whole, part } = moving ? moversOf(course, course.pieces) : NOBODY;
   let lowest = Infinity;
   course.pieces.forEach((piece, i) => {
-    if (piece.family === 'start') lowest = Math.min(lowest, piece.at[1]);
+    if (markOf(piece) === 'start') lowest = Math.min(lowest, piece.at[1]);
     for (const { top, carried } of topsOf(course, piece)) {
       const mover = carried && part[i] >= 0 ? part[i] : (whole[i] ?? -1);
       lowest = Math.min(lowest, top - (mover < 0 ? 0 : sinkOf(list, mover)));

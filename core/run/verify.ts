@@ -71,7 +71,7 @@ const ASKED_EVERY = 16;
 export function verifyRun(course: Course, run: Run, mayGoOn: () => boolean): Score | null {
   ticksOfRun(course, run);
   const world = buildWorld(course);
-  const state = startState(world, run.seed);
+  const state = startState(world, run.seed, run.start);
   const nothing = () => {};
   playInputs(world, state, run, nothing, ({ tick }) => {
     if (tick % ASKED_EVERY === 0 && !mayGoOn()) {

@@ -1,17 +1,21 @@
 import { USUAL_COPIES, type Course, type CourseKind, type Link, type Piece } from '../course';
-import { cosDeg, distance, mapPoints, rotate, sinDeg, type Vec3 } from '../geometry';
+import { cosDeg, distance, mapPoints, rotate, sinDeg, type Matrix3, type Vec3 } from '../geometry';
 import {
-  cairnNumber,
+  checkpointNumber,
+  checkpointResets,
   contactShapes,
   familyOf,
   legOf,
+  localGeometry,
+  markOf,
+  pieceBounds,
   registerModels,
   specOf,
   toWorld,
   turnOf,
   type Shape,
 } from '../pieces';
-import { MARGIN, type Collider, type Hurt, type OneWay } from './collider';
+import { MARGIN, type Collider, type Hurt, type Mouth, type OneWay } from './collider';
 import { Bodies, formBounds, liftOf, type Rounded } from './form';
 import { Grid } from './grid';
 import { legsNear } from './legs';
@@ -54,9 +58,8 @@ export interface World {
   readonly bodies: readonly Rounded[];
   /** Downward acceleration, m/s². */
   readonly gravity: number;
-  readonly start: Spot;
-  /** Where each leg begins. */
-  readonly starts: readonly Spot[];
+  /** Where each leg begins: its only start, or those of which a run takes one. */
+  readonly starts: readonly (readonly Spot[])[];
   readonly legs: number;
   readonly checkpoints: readonly Checkpoint[];
   /** For each piece its place in `checkpoints`, or -1. */
@@ -145,16 +148,13 @@ export class NotRunnable extends Error {
 export function buildWorld(course: Course): World {
   registerModels(course);
   const pieces = inOrder(course.pieces);
-  const numberOf = (piece: Piece, key: string) => specOf(familyOf(piece.family), piece).number(key);
   const beginnings = pieces
-    .filter(({ family }) => family === 'start')
-    .map((piece) => ({ piece, leg: numberOf(piece, 'leg') }))
+    .filter((piece) => markOf(piece) === 'start')
+    .map((piece) => ({ piece, leg: legOf(piece) }))
     .sort((a, b) => a.leg - b.leg);
   if (beginnings.length === 0) throw new NotRunnable('The course has no start.');
   const lane = course.space === 'side-on' ? beginnings[0].piece.at[2] : null;
-  const starts = beginnings
-    .filter(({ leg }, i) => i === 0 || leg !== beginnings[i - 1].leg)
-    .map(({ piece }) => spotOf(piece, lane));
+  const starts = spotsOf(beginnings, course.starts === undefined, lane);
 
   const movers = moversOf(course, pieces);
   const colliders: Collider[] = [];
@@ -168,8 +168,9 @@ export function buildWorld(course: Course): World {
     const shapes = contactShapes(course, piece);
     const turn = turnOf(piece);
     const place = toWorld(piece);
-    const barred = shapes.some(({ role }) => role === 'goal');
-    if (barred) pieceLocks[index] = locks.push(lockOf(piece, 'barred')) - 1;
+    // A gate that is the goal besides is kept shut by what bars it.
+    const ends = shapes.some(({ role }) => role === 'goal');
+    if (ends) pieceLocks[index] = locks.push(lockOf(piece, 'barred')) - 1;
     for (const shape of shapes) {
       if (shape.lock) pieceLocks[index] = locks.push(lockOf(piece, shape.lock)) - 1;
       const form = placedForm(shape, place);
@@ -187,6 +188,7 @@ export function buildWorld(course: Course): World {
         field: field && 'along' in field ? { ...field, along: rotate(turn, field.along) } : field,
         hurt: hurtOf(piece),
         oneWay: piece.oneWay && shape.role === 'solid' ? oneWayOf(piece, form) : null,
+        mouth: shape.moving ? mouthOf(piece, place, turn) : null,
         lock: pieceLocks[index],
         mover,
         strays: mover >= 0 && movers.list[mover].loose,
@@ -195,14 +197,13 @@ export function buildWorld(course: Course): World {
         bodies: new Bodies(form),
       });
     }
-    if (piece.family === 'cairn') {
-      const restores = specOf(familyOf('cairn'), piece).choice('resets') === 'resets';
+    if (markOf(piece) === 'checkpoint') {
       checkpoints.push({
         ...spotOf(piece, lane),
         piece: index,
-        number: cairnNumber(piece),
+        number: checkpointNumber(piece),
         leg: legOf(piece) - 1,
-        restores,
+        restores: checkpointResets(piece),
       });
     }
     if (shapes.some(({ role }) => role === 'pickup')) pickups.push(index);
@@ -238,7 +239,11 @@ export function buildWorld(course: Course): World {
     const [w, h] = specOf(familyOf(piece.family), piece).size;
     const extents = { up: h * 0.75, ahead: w / 2 + piece.thrower.size / 2 };
     const clock = movers.whole[index];
-    throwers.push(throwingOf(course, piece, index, copies, clock, bodies.length, extents));
+    const places = {
+      ...{ piece: index, index: throwers.length, first: copies, clock },
+      body: bodies.length,
+    };
+    throwers.push(throwingOf(course, piece, places, extents));
     copies += piece.thrower.most ?? USUAL_COPIES;
   });
 
@@ -258,7 +263,6 @@ export function buildWorld(course: Course): World {
     runner,
     bodies,
     gravity: course.gravity ?? DEFAULT_GRAVITY,
-    start: starts[0],
     starts,
     legs,
     checkpoints,
@@ -303,7 +307,7 @@ export function buildWorld(course: Course): World {
     laps: course.laps ?? DEFAULT_LAPS,
     goals,
     roundOff:
-      course.kind === 'laps' && checkpoints.length === 0 ? roundOff(goals, starts[0].at) : 0,
+      course.kind === 'laps' && checkpoints.length === 0 ? roundOff(goals, starts[0][0].at) : 0,
     holdTicks: Math.round((course.hold ?? DEFAULT_HOLD) * 120),
     limit: Math.round((course.limit ?? 0) * 120),
     tide: tideLine(course),
@@ -364,14 +368,30 @@ function oneWayOf(piece: Piece, form: Shape['form']): OneWay {
   return { normal, offset: offset + own, drop: drop === true };
 }
 
-const spotOf = (piece: Piece, lane: number | null): Spot => {
-  const heading = piece.turn?.[1] ?? 0;
-  return {
-    at: [piece.at[0], piece.at[1], lane ?? piece.at[2]],
-    heading,
-    ahead: [cosDeg(heading), 0, -sinDeg(heading)],
-  };
-};
+/** Where a start or checkpoint has the runner stand: at its foot, or on top of any other piece. */
+function spotOf(piece: Piece, lane: number | null): Spot {
+  const [x, foot, z] = piece.at;
+  const y = piece.role === 'checkpoint' ? pieceBounds(piece).high[1] : foot;
+  return spotAt([x, y, lane ?? z], piece.turn?.[1] ?? 0);
+}
+
+/** The starts of each leg: the first of them, or all that one may begin at. */
+function spotsOf(
+  beginnings: readonly { readonly piece: Piece; readonly leg: number }[],
+  one: boolean,
+  lane: number | null,
+): Spot[][] {
+  const legs = [...new Set(beginnings.map(({ leg }) => leg))];
+  return legs.map((wanted) => {
+    const all = beginnings.filter(({ leg }) => leg === wanted);
+    return (one ? all.slice(0, 1) : all).map(({ piece }) => spotOf(piece, lane));
+  });
+}
+
+function mouthOf(piece: Piece, place: (p: Vec3) => Vec3, turn: Matrix3): Mouth | null {
+  const { mouth } = localGeometry(piece);
+  return mouth === undefined ? null : { at: place([0, mouth, 0]), up: rotate(turn, [0, 1, 0]) };
+}
 
 /** A place to begin at. */
 export const spotAt = (at: Vec3, heading = 0): Spot => ({

@@ -2,27 +2,22 @@ import type { CDPSession, Page } from '@playwright/test';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, type Eye } from '@/ui/scene/view';
 
-/** The eye as it stands when a side-on course with its start at x is opened. */
-export const openingEye = (startX: number, tall: boolean): Eye => ({
-  target: [startX + 2.5, 1.2, 0],
-  distance: tall ? 31 : 23,
-  yaw: 0,
-  pitch: 9,
-});
-
 /** Hands over the scene: places of the course as pixels, touches and drags as fingers make them. */
 export class SceneHands {
   private session: CDPSession | null = null;
 
-  constructor(
-    private readonly page: Page,
-    public eye: Eye,
-  ) {}
+  constructor(private readonly page: Page) {}
+
+  /** Where the eye is now. */
+  private async eye(): Promise<Eye> {
+    const told = await this.page.getByTestId('scene').getAttribute('data-eye');
+    return JSON.parse(told!) as Eye;
+  }
 
   /** The pixel of the page at which a place of the course is seen. */
   async pixel(place: Vec3): Promise<{ x: number; y: number }> {
     const box = (await this.page.getByTestId('scene').boundingBox())!;
-    const [x, y] = pixelOf({ ...this.eye, width: box.width, height: box.height }, place)!;
+    const [x, y] = pixelOf({ ...(await this.eye()), width: box.width, height: box.height }, place)!;
     return { x: box.x + x, y: box.y + y };
   }
 
@@ -55,9 +50,8 @@ export class SceneHands {
 
   /** Moves the view so many metres to the right, with one finger over open water. */
   async pan(metres: number): Promise<void> {
-    const [x, y] = this.eye.target;
+    const [x, y] = (await this.eye()).target;
     await this.drag([x + metres / 2, y, 0], [x - metres / 2, y, 0]);
-    this.eye = { ...this.eye, target: [x + metres, y, 0] };
   }
 
   /** Draws two fingers together about the middle of the scene, which makes all of it half as large. */
@@ -75,7 +69,6 @@ export class SceneHands {
       ],
       10,
     );
-    this.eye = { ...this.eye, distance: this.eye.distance * 2 };
   }
 
   private async fingers(

@@ -6,6 +6,9 @@ interface Fixtures {
   readonly open: (path: string, device: 'phone' | 'wide') => Promise<Page>;
 }
 
+/** No motion but what is asked for: places stay where they are touched. */
+const STILL = { reducedMotion: 'reduce' } as const;
+
 /** Tests against the built application on a server and database of their own. */
 export const test = base.extend<Fixtures, { server: TestServer }>({
   server: [
@@ -22,8 +25,8 @@ export const test = base.extend<Fixtures, { server: TestServer }>({
     await use(async (path, device) => {
       const context = await browser.newContext(
         device === 'phone'
-          ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
-          : { viewport: { width: 1280, height: 800 } },
+          ? { ...STILL, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+          : { ...STILL, viewport: { width: 1280, height: 800 } },
       );
       await context.addInitScript(() => {
         if (!localStorage.getItem('stonehop-settings')) {

@@ -12,8 +12,7 @@ export async function begin(open: (path: string, device: 'phone') => Promise<Pag
   // Seen from above, so that places are touched where they are.
   await page.getByTestId('view-mode').tap();
   await page.getByTestId('view-mode').tap();
-  const eye = { target: [0.5, 1.2, 0], distance: 31, yaw: 0, pitch: 89.5 } as const;
-  return { page, hands: new SceneHands(page, eye) };
+  return { page, hands: new SceneHands(page) };
 }
 
 /** Opens the figures of a piece that acts, under one of their headings. */

@@ -10,7 +10,7 @@ import {
   withoutUnused,
   type Course,
 } from '@/core/course';
-import { expectationOf, intendedWay } from '@/core/route';
+import { extentOf, intendedWay } from '@/core/route';
 import { courseHash } from '@/core/run';
 import { digestOf } from '../digest';
 import { unknownLength } from './unknown';
@@ -103,7 +103,7 @@ export function summaryOf(course: Course, document: string): Summary {
     runner: course.runner.kind,
     pieces: course.pieces.length,
     bytes: Buffer.byteLength(document),
-    length: inTenths(expectationOf(course, way).length),
+    length: inTenths(extentOf(way).length),
     measured: way.from !== 'marks',
     hash: courseHash(course),
     shown: digestOf(shownOf(course)).slice(0, 32),

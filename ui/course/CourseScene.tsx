@@ -15,6 +15,7 @@ import {
   UnderPicture,
   useGestures,
   useView,
+  type Eye,
   type Moment,
   type Tool,
 } from '../scene';
@@ -67,6 +68,16 @@ export function CourseScene({ work }: { work: Work }) {
     ),
     [work],
   );
+  // Where the eye is, for whoever drives the page from outside.
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element?.dataset) return;
+    const note = ({ target, distance, yaw, pitch }: Eye) => {
+      element.dataset.eye = JSON.stringify({ target, distance, yaw, pitch });
+    };
+    note(useView.getState());
+    return useView.subscribe(note);
+  }, []);
   return (
     <View ref={host} testID="scene" style={{ position: 'absolute', inset: 0 }}>
       {canvas}

@@ -1,5 +1,5 @@
 import { router, useIsFocused } from 'expo-router';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
 import { addStart } from '@/core/check';
@@ -18,8 +18,10 @@ import { HandCard } from './cards/HandCard';
 import { ConflictSheet } from './ConflictSheet';
 import { CourseGlance } from './CourseGlance';
 import { going } from './commandList';
+import { FirstHint } from './FirstHint';
 import { CourseScene } from './CourseScene';
 import { takeTool, useLay } from './layStore';
+import { useOpening } from './opening';
 import { useOpen } from './openStore';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
@@ -78,12 +80,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
   // While a run covers this screen its scene is let go; two at once would be one too many.
   const focused = useIsFocused();
 
-  const fitted = useRef('');
-  useEffect(() => {
-    if (fitted.current === id) return;
-    fitted.current = id;
-    lookAtBeginning();
-  }, [id]);
+  useOpening(id);
 
   const run = useCallback(
     (fromHere = false) => {
@@ -286,7 +283,16 @@ function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: ()
     return <ChoiceCard onTune={onTune} />;
   }
   return (
-    <View pointerEvents="box-none" style={{ alignItems: 'flex-end' }}>
+    <View
+      pointerEvents="box-none"
+      style={{
+        flexDirection: 'row',
+        alignItems: 'flex-end',
+        justifyContent: 'flex-end',
+        gap: SPACE.s,
+      }}
+    >
+      <FirstHint />
       <Button title="Run from here" icon="play" onPress={onRunHere} testID="run-here" />
     </View>
   );
@@ -339,19 +345,4 @@ function ChosenSide() {
       )}
     </View>
   );
-}
-
-/** Begins at the start, near enough to work. */
-function lookAtBeginning(): void {
-  const { course } = useCourse.getState();
-  const begin = course.pieces.find(({ family }) => family === 'start')?.at ?? [0, 0, 0];
-  const view = useView.getState();
-  view.setMode(course.space === 'side-on' ? 'side' : 'free');
-  // The canvas is not measured yet when a course is opened.
-  const tall = window.innerHeight > window.innerWidth;
-  view.look({
-    target: [begin[0] + 2.5, begin[1] + 1.2, begin[2]],
-    distance: tall ? 31 : 23,
-  });
-  useLay.getState().set({ level: begin[1], depth: begin[2], ghostAt: null });
 }

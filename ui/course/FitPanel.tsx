@@ -8,7 +8,7 @@ import { useCourse } from '../state/courseStore';
 import { useEditing } from '../state/shown';
 import { SPACE, useColours } from '../theme';
 import { beginFit, type Work } from '@/workers/fit';
-import { dropFit, fitOf, keepFit, layFit, useFit } from './fitStore';
+import { dropFit, fitOf, keepFit, layFit, raceOnFit, useFit } from './fitStore';
 
 /** Finds the track that follows the sketch, shows how closely, and keeps or drops it. */
 export function FitPanel() {
@@ -128,7 +128,14 @@ export function FitPanel() {
                 {found.fit.deviation.toFixed(2)} m.
               </Words>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
-                <Button kind="main" title="Keep it" onPress={keepFit} testID="fit-keep" />
+                <Button
+                  kind="main"
+                  title="Make it the course"
+                  icon="flag"
+                  onPress={raceOnFit}
+                  testID="fit-race"
+                />
+                <Button title="Keep it" onPress={keepFit} testID="fit-keep" />
                 <Button title="Drop it" onPress={dropFit} testID="fit-drop" />
                 <Button
                   title="Show the place"

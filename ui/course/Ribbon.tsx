@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { beatMarks, RUN_LEAP, unroll, type Mark, type Station } from '@/core/route';
+import { beatMarks, expectationOf, RUN_LEAP, unroll, type Mark, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
 import { useView } from '../scene';
 import { useColours } from '../theme';
@@ -33,6 +33,7 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
     if (way) return unroll(course, way, RUN_LEAP);
     return unroll(course, meant.closed ? [...meant.way, meant.way[0]] : meant.way);
   }, [course, way, meant]);
+  const expected = useMemo(() => expectationOf(course, meant), [course, meant]);
   const beats = useMemo(() => beatMarks(course, profile.length), [course, profile.length]);
   const tide = useMemo(() => tideLine(course), [course]);
   const target = useView((s) => s.target);
@@ -124,6 +125,17 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
             strokeDasharray="2 4"
           />
           <Path d={outline} stroke={colours.ink} strokeWidth={2} fill="none" />
+          <SvgText
+            x={width - SIDE}
+            y={13}
+            textAnchor="end"
+            fontFamily="Figures"
+            fontSize={11}
+            fill={colours.slate}
+            testID="ribbon-figures"
+          >
+            {`${Math.round(way ? length : expected.length)} m, about ${Math.round(expected.time)} s`}
+          </SvgText>
           {beats.map(({ along, bar }) => (
             <Line
               key={along}
@@ -161,7 +173,7 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
             <Line
               x1={x(here.along)}
               x2={x(here.along)}
-              y1={2}
+              y1={16}
               y2={HEIGHT - FOOT}
               stroke={colours.moss}
               strokeWidth={2}

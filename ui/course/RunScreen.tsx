@@ -12,6 +12,7 @@ import { RunView, type Best, type Finished } from '../run/RunView';
 import { useView } from '../scene';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
+import { useFirsts } from '../state/firsts';
 import { useLastRun } from '../state/lastRun';
 import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
@@ -38,6 +39,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
     return { target, distance, yaw, pitch, mode };
   });
   useEffect(() => () => useView.getState().look(before), [before]);
+  useEffect(() => useFirsts.getState().note('run'), []);
   const leave = () => {
     if (router.canGoBack()) router.back();
     else router.replace(`/course/${id}` as never);

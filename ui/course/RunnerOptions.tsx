@@ -8,17 +8,10 @@ import {
   RUNNER_PRESETS,
   SECONDS_TO_TOP_SPEED,
 } from '@/core/run';
-import { Chip, Choices, NumberField, Words } from '../parts';
+import { Chip, Choices, NumberField, RUNNER_WORDS, Words } from '../parts';
 import { useEditing } from '../state/shown';
 import { SPACE } from '../theme';
 import { reshape } from './reshape';
-
-export const RUNNER_WORDS: Record<RunnerKind, { label: string; hint: string }> = {
-  hopper: { label: 'Hopper', hint: 'A pebble on two legs: runs, jumps and steps up.' },
-  roller: { label: 'Roller', hint: 'A round stone, pushed along. The button holds it back.' },
-  cart: { label: 'Cart', hint: 'A barrow: steered, driven and braked. The button lets it drift.' },
-  flick: { label: 'Flick stone', hint: 'A puck: drawn back and let go, once it lies still.' },
-};
 
 interface Dial {
   readonly key: RunnerDial;

@@ -5,6 +5,7 @@ import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
 import { Button, Card, CoursePicture, runTime, tell, Words, saveText } from '../parts';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
+import { useFirsts } from '../state/firsts';
 import { useHash } from '../state/useBest';
 import { useCourseOnServer } from '../state/queries';
 import { whenSaved } from '../state/useOpenCourse';
@@ -47,6 +48,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
       return api.publish(id);
     },
     onSuccess: () => {
+      useFirsts.getState().note('share');
       tell('Published. Anyone with the link can run it.');
       void client.invalidateQueries({ queryKey: ['course', id] });
       void client.invalidateQueries({ queryKey: ['courses'] });

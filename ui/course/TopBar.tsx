@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { useWindowDimensions, View } from 'react-native';
 import { useShallow } from 'zustand/react/shallow';
 import { ago, Card, IconButton, Words } from '../parts';
 import { useCourse } from '../state/courseStore';
 import type { SaveState } from '../state/saveQueue';
 import { useTold } from '../state/told';
-import { SPACE } from '../theme';
+import { SPACE, WIDE } from '../theme';
 import { usePutOff } from './ConflictSheet';
 import { FindingsSheet } from './FindingsSheet';
 import { useFindings } from './useFindings';
@@ -23,6 +23,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
       redo: forth,
     })),
   );
+  const wide = useWindowDimensions().width >= WIDE;
   const [open, setOpen] = useState(false);
   const findings = useFindings(useTold());
   return (
@@ -47,14 +48,13 @@ export function TopBar({ onBack }: { onBack: () => void }) {
               ? 'slate'
               : 'rust'
           }
-          numberOfLines={1}
           // Two versions wait for a word: asked again by a tap.
           onPress={
             save.kind === 'conflict' ? () => usePutOff.setState({ theirs: null }) : undefined
           }
           testID="save-state"
         >
-          {saveWords(save)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
+          {saveWords(save, wide)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
         </Words>
       </View>
       <IconButton
@@ -82,10 +82,11 @@ export function TopBar({ onBack }: { onBack: () => void }) {
   );
 }
 
-function saveWords(save: SaveState): string {
+/** How far the course is saved; where there is room, since when. */
+function saveWords(save: SaveState, wide: boolean): string {
   switch (save.kind) {
     case 'saved':
-      return save.at === 0 ? 'Saved' : `Saved ${ago(save.at)}`;
+      return save.at === 0 || !wide ? 'Saved' : `Saved ${ago(save.at)}`;
     case 'unsaved':
     case 'saving':
       return 'Saving';

@@ -8,15 +8,15 @@ import {
   lieAlong,
   markPieces,
   movePieces,
+  pieceLike,
   pullEdge,
   removePieces,
   resetTurn,
-  setTurn,
   sinkPieces,
   spinPieces,
   toOrigin,
+  turnInHand,
   ungroupPieces,
-  wrapTurn,
   type PieceInHand,
   tidy,
 } from '@/core/assemble';
@@ -59,10 +59,7 @@ export const buildCommands = {
     const degrees = ways * turnBy();
     const { inHand, choice, course, edit } = useCourse.getState();
     if (inHand) {
-      changeHand((piece) => {
-        const [x, y, z] = piece.turn ?? [0, 0, 0];
-        setTurn(piece as never, [x, wrapTurn(y + degrees), z]);
-      });
+      useCourse.getState().take(turnInHand(inHand, useLay.getState().handAxis, degrees));
       return;
     }
     const chosen = chosenOf(course, choice);
@@ -87,6 +84,17 @@ export const buildCommands = {
     }
     const lay = useLay.getState();
     lay.set({ raised: tidy(lay.raised + ways * stepOf(1)) });
+  },
+  /** Takes another of the first piece chosen in hand, with all it is. */
+  takeLike: () => {
+    const { course, choice, take } = useCourse.getState();
+    const [piece] = chosenOf(course, choice);
+    if (!piece) {
+      tell('Choose a piece first.');
+      return;
+    }
+    useLay.getState().set({ tool: 'pieces', ghostAt: null });
+    take(pieceLike(piece));
   },
   /** The size of the piece in hand, by one grid step on an axis. */
   sizeInHand: (axis: 0 | 1 | 2, ways: number) => {

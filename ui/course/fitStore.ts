@@ -1,6 +1,7 @@
 import { create } from 'zustand';
-import { layPieces, removePieces, type Fit } from '@/core/assemble';
+import { layPieces, raceOn, removePieces, type Fit } from '@/core/assemble';
 import type { Course } from '@/core/course';
+import { tell } from '../parts';
 import { useCourse } from '../state/courseStore';
 
 interface FitState {
@@ -42,3 +43,18 @@ export function dropFit(): void {
 
 /** What was found stays, and is no longer asked about. */
 export const keepFit = (): void => useFit.setState({ found: null });
+
+/** Puts start, goal and checkpoints on the track found and has the course be run on it: one step to undo. */
+export function raceOnFit(): void {
+  const { id, course, edit } = useCourse.getState();
+  const found = fitOf(course, id, useFit.getState());
+  if (!found) return;
+  edit((now) => raceOn(now, found.ids, found.fit.closed));
+  keepFit();
+  tell(
+    found.fit.closed
+      ? 'Start, goal and two checkpoints stand on the track; it is run in rounds.'
+      : 'Start and goal stand at the ends of the track.',
+    { label: 'Undo', act: () => useCourse.getState().undo() },
+  );
+}

@@ -49,6 +49,12 @@ interface LayState {
   readonly ghostAt: Vec3 | null;
   /** How far above where it lands the piece in hand is held, m; below 0 under it. */
   readonly raised: number;
+  /** Whether a drag with a piece in hand draws out a row of it. */
+  readonly rowing: boolean;
+  /** The axis of the world about which what is in hand is turned. */
+  readonly handAxis: 0 | 1 | 2;
+  /** Whether all that can be done with what is in hand is shown. */
+  readonly handOpen: boolean;
   /** The row a drag lays: where it began and has come to, in places where feet go. */
   readonly row: readonly PieceInHand[] | null;
   readonly handles: HandleMode;
@@ -118,6 +124,9 @@ export const useLay = create<LayState>()((set) => ({
   depth: 0,
   ghostAt: null,
   raised: 0,
+  rowing: false,
+  handAxis: 1,
+  handOpen: false,
   row: null,
   handles: 'move',
   ownAxes: false,
@@ -185,5 +194,5 @@ export const takeTool = (tool: LayTool): void =>
 
 // What is taken in hand next lands where it is pointed at.
 useCourse.subscribe(({ inHand }, { inHand: before }) => {
-  if (before && inHand?.family !== before.family) useLay.setState({ raised: 0 });
+  if (before && inHand?.family !== before.family) useLay.setState({ raised: 0, rowing: false });
 });

@@ -6,7 +6,8 @@ import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { useTold } from '../state/told';
 import { landInHand, type GhostPlace } from './landing';
-import { planeOf, useLay } from './layStore';
+import { useLay } from './layStore';
+import { restingAt } from './tools/handTool';
 
 let last: { readonly from: readonly unknown[]; readonly place: GhostPlace } | null = null;
 
@@ -42,14 +43,4 @@ export function useGhost(): GhostPlace | null {
     const pointed = ghostAt ?? restingAt(mode, { level, depth }, target);
     return landOnce(course, inHand, pointed, [mode, distance, level, depth, snaps]);
   }, [course, inHand, level, depth, ghostAt, mode, distance, target, snaps]);
-}
-
-/** The middle of the view on the work plane. */
-export function restingAt(
-  mode: 'side' | 'above' | 'free',
-  planes: { level: number; depth: number },
-  target: Vec3 | null,
-): Vec3 {
-  const [x, y, z] = target ?? [0, 0, 0];
-  return planeOf(mode, planes).axis === 'z' ? [x, y, planes.depth] : [x, planes.level, z];
 }

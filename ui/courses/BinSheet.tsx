@@ -143,8 +143,8 @@ function BinLine({ item, busy, onRestore }: BinLineProps) {
     >
       <Feather name={ICONS[item.kind]} size={18} color={colours.slate} />
       <View style={{ flex: 1, minWidth: 0 }}>
-        <Words numberOfLines={1}>{item.name}</Words>
-        <Words as="small" tint="slate" numberOfLines={1}>
+        <Words>{item.name}</Words>
+        <Words as="small" tint="slate">
           {item.about} · deleted {ago(item.deleted)}
         </Words>
       </View>

@@ -49,7 +49,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
           <Words as="heading" numberOfLines={1}>
             {name || 'Unnamed course'}
           </Words>
-          <Words as="small" tint="slate" numberOfLines={1}>
+          <Words as="small" tint="slate">
             {KIND_WORDS[kind]} · {metres(length)} · {ago(changed)}
           </Words>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, marginTop: 2 }}>

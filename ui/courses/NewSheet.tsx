@@ -1,7 +1,15 @@
-import { useState } from 'react';
-import type { Course, CourseSpace } from '@/core/course';
-import { Button, Choices, Field, Sheet } from '../parts';
-import { freshName, starterCourse } from './starters';
+import { useMemo, useState } from 'react';
+import {
+  COURSE_KINDS,
+  RUNNERS,
+  type Course,
+  type CourseKind,
+  type RunnerKind,
+} from '@/core/course';
+import { Button, Choices, CoursePicture, Field, KIND_WORDS, RUNNER_WORDS, Sheet } from '../parts';
+import { PictureChoice } from './PictureChoice';
+import { RunnerPicture } from './RunnerPicture';
+import { freshName, hasSpace, starterCourse, USUAL_RUNNER, type Purpose } from './starters';
 
 interface NewSheetProps {
   readonly open: boolean;
@@ -11,14 +19,76 @@ interface NewSheetProps {
   readonly onMake: (course: Course) => void;
 }
 
-/** A new course: its name and space; it begins with a slab, a start and a goal. */
+const BEGUN: Purpose = { kind: 'point', runner: 'hopper', space: 'side-on' };
+const KINDS = COURSE_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }));
+const RUNNERS_SHOWN = RUNNERS.map((value) => ({
+  value,
+  label: RUNNER_WORDS[value].label,
+  hint: RUNNER_WORDS[value].hint,
+}));
+
+/** A new course: its kind and its runner, each with a picture, and its name; it begins on ground that suits them. */
 export function NewSheet({ open, taken, busy, onClose, onMake }: NewSheetProps) {
   const [name, setName] = useState<string | null>(null);
-  const [space, setSpace] = useState<CourseSpace>('side-on');
+  const [purpose, setPurpose] = useState<Purpose>(BEGUN);
   const value = name ?? freshName(taken);
   const short = value.trim().length < 3;
+  const grounds = useMemo(
+    () =>
+      Object.fromEntries(
+        COURSE_KINDS.map((kind) => [
+          kind,
+          starterCourse(KIND_WORDS[kind], { kind, runner: USUAL_RUNNER[kind], space: 'side-on' }),
+        ]),
+      ) as Record<CourseKind, Course>,
+    [],
+  );
   return (
-    <Sheet title="New course" open={open} onClose={onClose}>
+    <Sheet
+      title="New course"
+      open={open}
+      onClose={onClose}
+      foot={
+        <Button
+          kind="main"
+          title="Begin"
+          busy={busy}
+          disabled={short}
+          onPress={() => {
+            onMake(starterCourse(value.trim(), purpose));
+            setName(null);
+          }}
+          testID="new-begin"
+        />
+      }
+    >
+      <PictureChoice
+        label="What ends a run"
+        value={purpose.kind}
+        options={KINDS}
+        width={104}
+        onChange={(kind) => setPurpose({ ...purpose, kind, runner: USUAL_RUNNER[kind] })}
+        picture={(kind) => <CoursePicture course={grounds[kind]} width={112} height={50} />}
+      />
+      <PictureChoice<RunnerKind>
+        label="What runs it"
+        value={purpose.runner}
+        options={RUNNERS_SHOWN}
+        width={72}
+        onChange={(runner) => setPurpose({ ...purpose, runner })}
+        picture={(runner) => <RunnerPicture kind={runner} size={52} />}
+      />
+      {hasSpace(purpose) && (
+        <Choices
+          label="Space"
+          value={purpose.space}
+          onChange={(space) => setPurpose({ ...purpose, space })}
+          options={[
+            { value: 'side-on', label: 'Side-on' },
+            { value: 'free', label: 'Free-roaming' },
+          ]}
+        />
+      )}
       <Field
         label="Name"
         value={value}
@@ -26,26 +96,6 @@ export function NewSheet({ open, taken, busy, onClose, onMake }: NewSheetProps) 
         maxLength={60}
         error={short ? 'A name needs at least three letters.' : undefined}
         testID="new-name"
-      />
-      <Choices
-        label="Space"
-        value={space}
-        onChange={setSpace}
-        options={[
-          { value: 'side-on', label: 'Side-on' },
-          { value: 'free', label: 'Free-roaming' },
-        ]}
-      />
-      <Button
-        kind="main"
-        title="Begin"
-        busy={busy}
-        disabled={short}
-        onPress={() => {
-          onMake({ ...starterCourse(value.trim()), space });
-          setName(null);
-        }}
-        testID="new-begin"
       />
     </Sheet>
   );

@@ -1,4 +1,5 @@
 import type { Tempo } from '@/core/course';
+import { tell } from '../parts';
 import { api, ApiError } from '../state/api';
 
 /** Most bytes a recording may have. */
@@ -56,6 +57,13 @@ async function canBeHeard(file: File): Promise<boolean> {
 export function playRecording(file: string, from: number): () => void {
   const audio = new Audio(`/api/recordings/${file}`);
   audio.currentTime = from;
+  const missing = () =>
+    tell('The recording of this course could not be played. The run goes on without it.');
+  audio.addEventListener('error', missing, { once: true });
+  // A page that nobody touched yet may not play; that is no fault of the recording.
   void audio.play().catch(() => {});
-  return () => audio.pause();
+  return () => {
+    audio.removeEventListener('error', missing);
+    audio.pause();
+  };
 }

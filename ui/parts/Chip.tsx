@@ -19,7 +19,7 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
   return (
     <Pressable
       accessibilityRole={role}
-      accessibilityState={role === 'tab' ? { selected: on } : { checked: on }}
+      {...(role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on })}
       accessibilityLabel={label}
       onPress={onPress}
       style={{

@@ -41,7 +41,8 @@ export const IconButton = memo(function IconButton({
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={label}
-      accessibilityState={{ disabled, selected: on }}
+      aria-disabled={disabled || undefined}
+      aria-pressed={on === undefined ? undefined : on}
       disabled={disabled}
       onPress={onPress}
       testID={testID}
@@ -71,7 +72,7 @@ export const IconButton = memo(function IconButton({
         </Words>
       )}
       {labelled && wide && hint && (
-        <Words as="small" tint="slate" style={{ fontSize: 11, lineHeight: 13 }}>
+        <Words as="small" tint="slate" aria-hidden style={{ fontSize: 11, lineHeight: 13 }}>
           {hint}
         </Words>
       )}

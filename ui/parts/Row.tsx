@@ -17,7 +17,8 @@ export function Row({ label, onPress, disabled, on, children }: PropsWithChildre
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={label}
-      accessibilityState={{ disabled, selected: on }}
+      aria-disabled={disabled || undefined}
+      aria-pressed={on}
       disabled={disabled}
       onPress={onPress}
       style={{

@@ -1,5 +1,5 @@
 import { Overlay } from '@rneui/themed';
-import { useEffect, type PropsWithChildren } from 'react';
+import { useEffect, type PropsWithChildren, type ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { RADIUS, SPACE, useColours, WIDE } from '../theme';
 import { IconButton } from './IconButton';
@@ -9,10 +9,12 @@ interface SheetProps {
   readonly title: string;
   readonly open: boolean;
   readonly onClose: () => void;
+  /** What stays in sight below, however long the rest is. */
+  readonly foot?: ReactNode;
 }
 
 /** Something to read or fill in: from below on a phone, in the middle of a wide screen. */
-export function Sheet({ title, open, onClose, children }: PropsWithChildren<SheetProps>) {
+export function Sheet({ title, open, onClose, foot, children }: PropsWithChildren<SheetProps>) {
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -57,12 +59,24 @@ export function Sheet({ title, open, onClose, children }: PropsWithChildren<Shee
         <IconButton icon="x" label="Close" onPress={onClose} />
       </View>
       <ScrollView
-        style={{ maxHeight: height * 0.74 }}
+        style={{ maxHeight: height * (foot ? 0.68 : 0.74) }}
         contentContainerStyle={{ padding: SPACE.l, paddingTop: SPACE.xs, gap: SPACE.m }}
         keyboardShouldPersistTaps="handled"
       >
         {children}
       </ScrollView>
+      {foot && (
+        <View
+          style={{
+            padding: SPACE.m,
+            paddingHorizontal: SPACE.l,
+            borderTopWidth: 1,
+            borderColor: colours.line,
+          }}
+        >
+          {foot}
+        </View>
+      )}
     </Overlay>
   );
 }

@@ -40,7 +40,7 @@ export function Stepper({
         paddingTop: 4,
       }}
     >
-      <Words as="small" tint="slate" numberOfLines={1}>
+      <Words as="small" tint="slate" centred style={{ paddingHorizontal: 4, maxWidth: 132 }}>
         {label}
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>

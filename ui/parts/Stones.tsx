@@ -57,7 +57,7 @@ export function Stones({ current, done, onChoose }: StonesProps) {
             <Pressable
               key={phase}
               accessibilityRole="tab"
-              accessibilityState={{ selected: on }}
+              aria-selected={on}
               accessibilityLabel={NAMES[phase]}
               testID={`phase-${phase}`}
               onPress={() => onChoose(phase)}

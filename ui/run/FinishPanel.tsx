@@ -25,11 +25,18 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
+  const laps = result.rounds.length > 0;
   const rows = [
     ...result.splits.map((split) => ({
-      name: `Cairn ${split.number}`,
+      name: `${laps ? `Round ${split.round + 1}, checkpoint` : 'Checkpoint'} ${split.number}`,
       time: split.time,
-      best: best?.splits.find(({ piece }) => piece === split.piece)?.time,
+      best: best?.splits.find(({ piece, round }) => piece === split.piece && round === split.round)
+        ?.time,
+    })),
+    ...result.rounds.map((time, i) => ({
+      name: `Round ${i + 1}${time === Math.min(...result.rounds) ? ', the best' : ''}`,
+      time,
+      best: best?.rounds[i],
     })),
     ...result.legs.map(({ strokes, time }, i) => ({
       name:
@@ -39,7 +46,7 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
       time,
       best: undefined,
     })),
-    { name: 'Lantern', time: result.time, best: best?.time },
+    { name: 'Goal', time: result.time, best: best?.time },
   ];
   return (
     <View

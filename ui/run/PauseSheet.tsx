@@ -23,6 +23,8 @@ interface PauseSheetProps {
   readonly leaveLabel: string;
   readonly onGoOn: () => void;
   readonly onAgain: () => void;
+  /** Asks where to begin, where that is the player's to say. */
+  readonly onStarts?: () => void;
   readonly onLeave: () => void;
 }
 
@@ -35,6 +37,7 @@ export function PauseSheet({
   leaveLabel,
   onGoOn,
   onAgain,
+  onStarts,
   onLeave,
 }: PauseSheetProps) {
   return (
@@ -54,6 +57,7 @@ export function PauseSheet({
         icon="rotate-ccw"
         onPress={onAgain}
       />
+      {onStarts && <Button title="Begin at another start" icon="flag" onPress={onStarts} />}
       <Chip
         role="checkbox"
         label="Show collision shapes"

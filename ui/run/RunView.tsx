@@ -41,6 +41,8 @@ import { LiveRun } from './liveRun';
 import { PauseSheet, type Ended } from './PauseSheet';
 import { RunHud } from './RunHud';
 import { RunMusic } from './RunMusic';
+import { nextStart, startCount } from './startChoice';
+import { StartSheet } from './StartSheet';
 import { TouchControls } from './TouchControls';
 import { useControls } from './useControls';
 import { useFlick } from './useFlick';
@@ -61,6 +63,8 @@ export interface Best {
   /** Jumps or strokes made. */
   readonly jumps: number;
   readonly splits: readonly Split[];
+  /** Of laps, the seconds each round took. */
+  readonly rounds: readonly number[];
 }
 
 interface RunViewProps {
@@ -119,9 +123,18 @@ function ReadyRun(props: RunViewProps) {
   const [shapes, setShapes] = useState(false);
   // A course may be counted in; each attempt anew.
   const [counting, setCounting] = useState(course.countdown !== undefined);
-  // A new attempt is a new run of the same course.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const live = useMemo(() => new LiveRun(course, from, seedOf?.(attempt)), [course, from, attempt]);
+  const starts = useMemo(() => startCount(course), [course]);
+  const [start, setStart] = useState(0);
+  // Where to begin may be the player's to say, once before the first attempt and then in a pause.
+  const [choosing, setChoosing] = useState(
+    starts > 1 && course.starts === 'choice' && from === undefined,
+  );
+  const live = useMemo(
+    () => new LiveRun(course, from, seedOf?.(attempt), nextStart(course, start)),
+    // A new attempt is a new run of the same course.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [course, from, attempt, start],
+  );
 
   const leave = useCallback(() => {
     onProgress?.(live.result());
@@ -141,7 +154,7 @@ function ReadyRun(props: RunViewProps) {
 
   const { kind } = course.runner;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
-  const held = paused || counting || !!ended || !!done;
+  const held = paused || choosing || counting || !!ended || !!done;
   const flick = useFlick(live, kind === 'flick' && !held);
   const host = useRef<View>(null);
   const still = useMemo(() => ({ begin: () => sideOn || kind === 'cart' }), [kind, sideOn]);
@@ -156,7 +169,7 @@ function ReadyRun(props: RunViewProps) {
       return;
     }
     setDone({
-      run: live.recorder.run(courseHash(course), result.time, live.seed),
+      run: live.recorder.run(courseHash(course), result.time, live.seed, live.start),
       result,
       fromStart: from === undefined,
       best,
@@ -188,9 +201,20 @@ function ReadyRun(props: RunViewProps) {
         )}
       </View>
       {done && finished(done, again)}
-      {counting && !paused && (
+      {counting && !paused && !choosing && (
         <CountIn key={attempt} seconds={course.countdown ?? 0} onGo={() => setCounting(false)} />
       )}
+      <StartSheet
+        open={choosing}
+        count={starts}
+        chosen={start}
+        onChoose={setStart}
+        onGo={() => {
+          setChoosing(false);
+          again();
+        }}
+        onLeave={leave}
+      />
       <PauseSheet
         open={(paused || !!ended) && !done}
         ended={ended}
@@ -199,6 +223,7 @@ function ReadyRun(props: RunViewProps) {
         leaveLabel={leaveLabel}
         onGoOn={() => setPaused(false)}
         onAgain={again}
+        onStarts={starts > 1 && course.starts === 'choice' ? () => setChoosing(true) : undefined}
         onLeave={leave}
       />
     </View>

@@ -15,6 +15,7 @@ const result = (jumps: number, time: number): RunResult => ({
   time,
   ticks: Math.round(time * 120),
   splits: [],
+  rounds: [],
   gathered: 0,
   pickups: 0,
   falls: 0,
@@ -29,7 +30,7 @@ const finish = (kind: CourseKind, own: RunResult, best?: RunResult) =>
   render(
     <FinishPanel
       result={own}
-      best={best && { time: best.time, jumps: best.jumps, splits: [] }}
+      best={best && { time: best.time, jumps: best.jumps, splits: [], rounds: [] }}
       effort="stroke"
       kind={kind}
     >

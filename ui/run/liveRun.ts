@@ -44,12 +44,18 @@ export class LiveRun {
   /** What all chance in the run comes from. */
   readonly seed: number;
 
-  constructor(course: Course, from?: Vec3, seed = Math.floor(Math.random() * 2 ** 32)) {
+  /** @param start which start of several it begins at */
+  constructor(
+    course: Course,
+    from?: Vec3,
+    seed = Math.floor(Math.random() * 2 ** 32),
+    readonly start = 0,
+  ) {
     this.seed = seed;
     const world = buildWorld(course);
     const begun = from ? beginAt(course, world, from, seed) : null;
     this.world = begun?.world ?? world;
-    this.state = begun?.state ?? startState(world, seed);
+    this.state = begun?.state ?? startState(world, seed, start);
     this.path.push(this.state.x, this.state.y, this.state.z);
   }
 

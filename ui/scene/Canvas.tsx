@@ -2,7 +2,7 @@ import { Canvas as FiberCanvas } from '@react-three/fiber';
 import { useEffect, useState, type PropsWithChildren } from 'react';
 import { useSettings } from '../state/settings';
 import { useColours } from '../theme';
-import { CameraRig } from './CameraRig';
+import { CameraRig, FAR, NEAR } from './CameraRig';
 import { measuredDrawing } from './measure';
 import { FIELD } from './view';
 
@@ -37,7 +37,7 @@ export function Canvas({ running, children }: PropsWithChildren<CanvasProps>) {
       frameloop={running ? 'always' : 'demand'}
       dpr={drawing === 'full' ? Math.min(2, window.devicePixelRatio) : 1}
       gl={{ antialias: drawing === 'full', powerPreference: 'high-performance' }}
-      camera={{ fov: FIELD, near: 0.5, far: 1500 }}
+      camera={{ fov: FIELD, near: NEAR, far: FAR }}
       style={{ position: 'absolute', inset: 0, touchAction: 'none', background: colours.sky }}
     >
       <CameraRig />

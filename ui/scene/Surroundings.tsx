@@ -4,6 +4,7 @@ import type { Sky } from '@/core/course';
 import { BufferAttribute, BufferGeometry, type Group, type Mesh } from 'three';
 import { plain, WATER } from './materials';
 import { skyColour, useSky } from './sky';
+import { surroundingsScale } from './CameraRig';
 import { useView } from './view';
 
 /** Outlines of far skerries: x from -1 to 1, height from 0 to 1. */
@@ -124,6 +125,9 @@ export function Surroundings({
     const height = level?.current ?? tide;
     water.current?.position.set(camera.position.x, height, camera.position.z);
     round.current?.position.set(camera.position.x, height, camera.position.z);
+    const by = surroundingsScale(useView.getState().distance);
+    water.current?.scale.setScalar(by);
+    round.current?.scale.setScalar(by);
     WATER.uniforms.uEye.value.copy(camera.position);
     WATER.uniforms.uDash.value = useView.getState().mode === 'side' ? 1.5 : 0.45;
   });

@@ -12,6 +12,7 @@ export * from './Runner';
 export * from './ThrownCopies';
 export * from './Regions';
 export * from './ContactShapes';
+export * from './glide';
 export * from './useGestures';
 export * from './view';
 export { USUAL_HOUR } from './daylight';

@@ -1,5 +1,6 @@
 import type { Piece } from '@/core/course';
-import { add, sub, type Vec3 } from '@/core/geometry';
+import { add, dot, rotate, scale, sub, type Vec3 } from '@/core/geometry';
+import { localGeometry, toWorld, turnOf } from '@/core/pieces';
 import { applyPose, STILL, type Pose } from '@/core/motion';
 import { turns, type Baked } from './bake';
 import type { Moment } from './moment';
@@ -47,12 +48,19 @@ export function place(
   const angle = spins ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const [ox, oy, oz] = piece.at;
+  const mouth = whole || away ? null : mouthOf(piece, poses.whole, carried);
   const write = (out: Float32Array, from: number, rest: Float32Array) => {
     for (let i = 0; i < rest.length; i += 3) {
       let [x, y, z] = away ? [ox, oy, oz] : [rest[i], rest[i + 1], rest[i + 2]];
       if (spins) [x, z] = [ox + c * (x - ox) + s * (z - oz), oz + c * (z - oz) - s * (x - ox)];
       if (pose !== STILL) {
         [x, y, z] = sub(applyPose(pose, add([x, y, z], carried)), carried);
+      }
+      if (mouth) {
+        const { at, up } = mouth;
+        const under = dot(sub(at, [x, y, z]), up);
+        // What lies below the ground it comes out of is drawn in as far as that.
+        if (under > 0) [x, y, z] = add([x, y, z], scale(up, under));
       }
       out[from + i] = x;
       out[from + i + 1] = y;
@@ -62,4 +70,18 @@ export function place(
   write(facets, item.facetFrom, baked.positions);
   write(lines, item.lineFrom, baked.lines);
   return true;
+}
+
+/** Drawn a hair above the ground, so that what is in shows as a patch on it, m. */
+const HAIR = 0.004;
+
+/** Where what moves of a piece comes up out of its foot, as its carrier has it, and which way is up there. */
+function mouthOf(piece: Piece, whole: Pose, carried: Vec3): { at: Vec3; up: Vec3 } | null {
+  const { mouth } = localGeometry(piece);
+  if (mouth === undefined) return null;
+  const rest = toWorld(piece)([0, mouth + HAIR, 0]);
+  return {
+    at: sub(applyPose(whole, add(rest, carried)), carried),
+    up: rotate(whole.turn, rotate(turnOf(piece), [0, 1, 0])),
+  };
 }

@@ -15,6 +15,15 @@ const PAPER = new Color().setRGB(...rgb('#E9EEE9'));
 const DUSK = new Color().setRGB(...rgb('#D9A98A'));
 const NIGHT = new Color().setRGB(...rgb('#3A4A5E'));
 
+/** Where the open course's haze begins and is all there is for an eye as near as usual, m. */
+let clear: readonly [number, number] = [90, USUAL_SIGHT];
+
+/** Sets the haze for an eye that is so many times as far off as usual: from up there one sees as much. */
+export function setHaze(by: number): void {
+  SKY.uHaze.value[0] = clear[0] * by;
+  SKY.uHaze.value[1] = clear[1] * by;
+}
+
 /** Sets the light, the haze and the water's colour of a course; the usual where it says nothing. */
 export function useSky(sky: Sky | undefined): void {
   const invalidate = useThree((s) => s.invalidate);
@@ -25,7 +34,7 @@ export function useSky(sky: Sky | undefined): void {
       .lerp(DUSK, warmth * 0.7)
       .lerp(NIGHT, 1 - light);
     SKY.uFar.value.copy(haze);
-    SKY.uHaze.value = [Math.min(90, sight * 0.22), sight];
+    clear = [Math.min(90, sight * 0.22), sight];
     SKY.uLight.value = new Vector3(
       light * (1 + 0.06 * warmth),
       light * (1 - 0.04 * warmth),

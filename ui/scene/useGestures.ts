@@ -1,19 +1,32 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from 'react-native';
 import { useHand } from '../state/hand';
+import { endGlide } from './glide';
 import { useView } from './view';
+
+/** What is pointed with, and whether what it points at is to be added to the rest. */
+export interface Pointer {
+  readonly kind: 'mouse' | 'touch';
+  readonly adds: boolean;
+}
 
 /** What one finger, or the mouse's main button, does; pixels of the canvas. */
 export interface Tool {
   /** The pointer is down; returns whether a drag from here belongs to the tool. */
-  readonly begin?: (x: number, y: number) => boolean;
+  readonly begin?: (x: number, y: number, pointer: Pointer) => boolean;
+  /** It has been held down in one place for a while; returns whether what follows is a drag. */
+  readonly hold?: (x: number, y: number) => boolean;
   readonly drag?: (x: number, y: number) => void;
   readonly drop?: () => void;
-  readonly tap?: (x: number, y: number) => void;
+  /** The drag came to nothing: a second finger moves the view instead. */
+  readonly cancel?: () => void;
+  readonly tap?: (x: number, y: number, pointer: Pointer) => void;
   /** A mouse moves without a button down. */
   readonly hover?: (x: number, y: number) => void;
 }
 
+/** How long a finger is held down before that means something, ms. */
+const HOLD = 320;
 /** Movement under which a touch is a tap, pixels. */
 const TAP = 9;
 
@@ -23,6 +36,11 @@ const KEPT = [
   ...['gotpointercapture', 'lostpointercapture'],
   ...['mousedown', 'mousemove', 'mouseup', 'touchstart', 'touchmove', 'touchend', 'touchcancel'],
 ];
+
+const pointerOf = ({ pointerType, shiftKey, ctrlKey, metaKey }: PointerEvent): Pointer => ({
+  kind: pointerType === 'mouse' ? 'mouse' : 'touch',
+  adds: shiftKey || ctrlKey || metaKey,
+});
 
 interface Finger {
   x: number;
@@ -47,6 +65,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     let moved = false;
     let owned = false;
     let button = 0;
+    let holding: ReturnType<typeof setTimeout> | undefined;
 
     const place = (event: PointerEvent | WheelEvent): Finger => {
       const frame = element.getBoundingClientRect();
@@ -56,8 +75,15 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       useHand.setState({ dragging: false });
       latest.current.drop?.();
     };
+    const cancel = () => {
+      useHand.setState({ dragging: false });
+      if (latest.current.cancel) latest.current.cancel();
+      else latest.current.drop?.();
+    };
     const keep = (event: Event) => event.stopPropagation();
     const down = (event: PointerEvent) => {
+      endGlide();
+      clearTimeout(holding);
       // What was being typed is taken before something else is chosen.
       (document.activeElement as HTMLElement | null)?.blur();
       // By what is under it already: otherwise it would leave that, and come into this.
@@ -72,13 +98,20 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
         start = at;
         moved = false;
         button = event.button;
-        owned = button === 0 && (latest.current.begin?.(at.x, at.y) ?? false);
+        owned = button === 0 && (latest.current.begin?.(at.x, at.y, pointerOf(event)) ?? false);
+        if (owned && latest.current.hold) holding = setTimeout(hold, HOLD);
       } else {
         // A second finger makes it a movement of the view, whatever the first one did.
-        if (owned) drop();
+        if (owned) cancel();
         owned = false;
         start = null;
       }
+    };
+    /** Held down long enough: from here on it is a drag, however little it moves. */
+    const hold = () => {
+      if (!start || moved || !latest.current.hold?.(start.x, start.y)) return;
+      moved = true;
+      useHand.setState({ dragging: true });
     };
     const move = (event: PointerEvent) => {
       const at = place(event);
@@ -120,13 +153,18 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     const up = (event: PointerEvent) => {
       const at = fingers.get(event.pointerId);
       fingers.delete(event.pointerId);
+      clearTimeout(holding);
       if (!at || !start) return;
-      if (owned && moved) drop();
-      if (!moved && button === 0 && event.type === 'pointerup') latest.current.tap?.(at.x, at.y);
+      // What the device takes back was not let go.
+      if (owned && moved && event.type === 'pointercancel') cancel();
+      else if (owned && moved) drop();
+      if (!moved && button === 0 && event.type === 'pointerup')
+        latest.current.tap?.(at.x, at.y, pointerOf(event));
       start = null;
     };
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
+      endGlide();
       useView.getState().zoom(Math.exp(event.deltaY * 0.0012));
     };
     const menu = (event: Event) => event.preventDefault();

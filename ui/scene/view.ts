@@ -21,7 +21,7 @@ export interface Eye {
   readonly pitch: number;
 }
 
-interface View extends Eye {
+export interface View extends Eye {
   readonly mode: ViewMode;
   /** Size of the canvas, pixels. */
   readonly width: number;
@@ -43,6 +43,10 @@ interface View extends Eye {
   setMode: (mode: ViewMode) => void;
   fit: (course: Course, ids?: ReadonlySet<string>) => void;
 }
+
+/** How near and how far the eye may be from what it looks at, m. */
+const [NEAREST, FARTHEST] = [4, 4000];
+const within = (distance: number) => Math.min(FARTHEST, Math.max(NEAREST, distance));
 
 /** Part of the picture that what is fitted into it may take. */
 const ROOM = 0.82;
@@ -74,7 +78,7 @@ export const useView = create<View>()((set, get) => ({
       ) as unknown as Vec3,
     });
   },
-  zoom: (factor) => set({ distance: Math.min(260, Math.max(4, get().distance * factor)) }),
+  zoom: (factor) => set({ distance: within(get().distance * factor) }),
   orbit: (dx, dy) => {
     const { yaw, pitch } = get();
     set({
@@ -100,7 +104,7 @@ export const useView = create<View>()((set, get) => ({
       ],
     });
   },
-  pace: (factor) => set({ speed: Math.min(60, Math.max(0.25, get().speed * factor)) }),
+  pace: (factor) => set({ speed: Math.min(400, Math.max(0.25, get().speed * factor)) }),
   setMode: (mode) => set({ mode, ...TILTS[mode] }),
   fit: (course, ids) => {
     const pieces = course.pieces.filter(({ id }) => !ids || ids.has(id));
@@ -122,7 +126,7 @@ export const useView = create<View>()((set, get) => ({
         }
       }
     }
-    set({ target, distance: Math.min(260, distance) });
+    set({ target, distance: within(distance) });
   },
 }));
 

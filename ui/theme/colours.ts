@@ -24,6 +24,8 @@ export interface Colours {
   readonly stoneShade: string;
   readonly shallows: string;
   readonly sky: string;
+  /** Behind pictures of pieces, which are drawn for daylight. */
+  readonly plate: string;
   readonly scrim: string;
 }
 
@@ -46,6 +48,7 @@ export const DAY: Colours = {
   stoneShade: '#8F8776',
   shallows: '#CFDFDC',
   sky: '#EEF1EC',
+  plate: '#FBF9F4',
   scrim: 'rgba(31,42,46,0.35)',
 };
 
@@ -68,5 +71,6 @@ export const NIGHT: Colours = {
   stoneShade: '#2A3336',
   shallows: '#20343A',
   sky: '#24323A',
+  plate: '#BDC3B8',
   scrim: 'rgba(0,0,0,0.5)',
 };

@@ -34,6 +34,8 @@ export interface Fit {
   readonly length: number;
 }
 
+export { raceOn } from './raceOn';
+
 /** Longest line that is followed, m. */
 export const LONGEST_LINE = 1500;
 

@@ -68,12 +68,15 @@ export const cairn: Family = {
     count('number', 'Number', 1, 1, 99),
     leg,
     metres('gate', 'Gate height', 4, 1, 20, 0.5),
+    metres('wide', 'Gate width', 3, 0.5, 60, 0.5),
+    metres('deep', 'Gate depth', 1, 0.25, 60, 0.25),
     oneOf('resets', 'On a return', {
       keeps: 'All stays as it is',
       resets: 'All is as it was here',
     }),
   ],
   build: ({ tone, number }) => {
+    const [wide, deep] = [number('wide'), number('deep')];
     const courses = [0.52, 0.43, 0.33, 0.23];
     const pile = courses.map((radius, i) =>
       at(
@@ -85,13 +88,17 @@ export const cairn: Family = {
       ),
     );
     return {
-      parts: [...pile.map((solid) => ({ solid, tone })), ...flag([0, 1, -0.85], 1.5)],
+      parts: [
+        ...pile.map((solid) => ({ solid, tone })),
+        ...flag([0, 1, -0.85], 1.5),
+        ...(wide > 3 || deep > 1 ? frame(wide, deep) : []),
+      ],
       shapes: [
         {
           role: 'checkpoint',
           form: {
             kind: 'hull',
-            solid: box([-0.5, -0.5, -1.5], [0.5, number('gate') - 0.5, 1.5]),
+            solid: box([-deep / 2, -0.5, -wide / 2], [deep / 2, number('gate') - 0.5, wide / 2]),
           },
         },
       ],
@@ -117,9 +124,13 @@ const lantern: Family = {
       link: 'By a link',
     }),
     amount,
+    metres('wide', 'Zone width', 2.4, 0.5, 200, 0.5),
+    metres('tall', 'Zone height', 3, 0.5, 60, 0.5),
+    metres('deep', 'Zone depth', 1, 0.25, 200, 0.5),
   ],
-  build: ({ tone }) => ({
+  build: ({ tone, number }) => ({
     parts: [
+      ...(number('wide') > 2.4 || number('deep') > 1 ? frame(number('wide'), number('deep')) : []),
       { solid: box([-0.09, 0, -0.79], [0.09, 1.9, -0.61]), tone },
       { solid: at(prism(cutRectangle(0.62, 0.62, 0.14), 0, 0.62), [0, 1.9, -0.7]), tone: 'lamp' },
       {
@@ -135,11 +146,29 @@ const lantern: Family = {
       { solid: at(prism(regularOutline(8, 0.4), 0, 0.16), [0, 0, -0.7]), tone: 'stone' },
     ],
     shapes: [
-      { role: 'goal', form: { kind: 'hull', solid: box([-0.5, -0.2, -1.2], [0.5, 2.8, 1.2]) } },
+      {
+        role: 'goal',
+        form: {
+          kind: 'hull',
+          solid: box(
+            [-number('deep') / 2, -0.2, -number('wide') / 2],
+            [number('deep') / 2, number('tall') - 0.2, number('wide') / 2],
+          ),
+        },
+      },
     ],
     sockets: [],
   }),
 };
+
+/** Slats on the ground about what counts as having come there, where that is not as usual. */
+function frame(wide: number, deep: number): Part[] {
+  const slat = (middle: Vec3, size: Vec3): Part => ({ solid: boxAt(middle, size), tone: 'flag' });
+  return [-1, 1].flatMap((side) => [
+    slat([(side * deep) / 2, 0.03, 0], [0.1, 0.06, wide + 0.1]),
+    slat([0, 0.03, (side * wide) / 2], [deep + 0.1, 0.06, 0.1]),
+  ]);
+}
 
 /** A scallop seen from the front: a fan over a narrow hinge. */
 const SCALLOP: readonly Vec2[] = [

@@ -8,7 +8,7 @@ import {
   type Polyhedron,
   type Vec3,
 } from '../../geometry';
-import type { Family } from '../family';
+import type { Family, Spec } from '../family';
 import {
   at,
   boxAt,
@@ -22,6 +22,9 @@ import {
   standingBox,
 } from '../make';
 import { phase, ease, counted, timedBy } from './timing';
+
+/** Timing of what stands as it is out at the most, and is in when its time begins. */
+const comingOut = (spec: Spec) => ({ ...timedBy(spec), phase: spec.number('phase') + 0.5 });
 
 const cone = (foot: Vec3, tall: number, wide: number): Polyhedron =>
   at(loft(regularOutline(5, wide), 0, regularOutline(5, wide * 0.07), tall), foot);
@@ -87,27 +90,26 @@ export const spikes: Family = {
     const deep = Math.max(1, Math.min(20, Math.round(d / 0.5)));
     const cones = Array.from({ length: across * deep }, (_, n) => {
       const [i, k] = [n % across, Math.floor(n / across)];
-      return cone([(w * (i + 0.5)) / across - w / 2, -h, (d * (k + 0.5)) / deep - d / 2], h, 0.14);
+      return cone([(w * (i + 0.5)) / across - w / 2, 0, (d * (k + 0.5)) / deep - d / 2], h, 0.14);
     });
     const inset = Math.min(0.2, w / 5, d / 5);
-    return made(
+    const plate = Math.min(0.06, h / 4);
+    const form = made(
       spec.tone,
       [
-        { solid: standingBox([w, Math.min(0.06, h / 4), d]), role: null },
+        { solid: standingBox([w, plate, d]), role: null },
         ...cones.map((solid) => ({ solid, tone: 'thorn' as const, role: null, moving: true })),
         {
-          solid: box(
-            [-w / 2 + inset, -h, -d / 2 + inset],
-            [w / 2 - inset, -h * 0.1, d / 2 - inset],
-          ),
+          solid: box([-w / 2 + inset, 0, -d / 2 + inset], [w / 2 - inset, h * 0.9, d / 2 - inset]),
           tone: null,
           role: 'hazard',
           moving: true,
         },
       ],
       [],
-      { kind: 'slide', travel: [0, h, 0], ...timedBy(spec) },
+      { kind: 'slide', travel: [0, -h, 0], ...comingOut(spec) },
     );
+    return { ...form, mouth: plate };
   },
 };
 
@@ -171,8 +173,8 @@ const jet = (
     const [w, h, d] = spec.size;
     const base = Math.min(0.2, h / 6);
     const puff = (k: number, y: number, tall: number) =>
-      at(prism(regularOutline(7, (Math.min(w, d) / 2) * k), 0, tall), [0, y - h, 0]);
-    return made(
+      at(prism(regularOutline(7, (Math.min(w, d) / 2) * k), 0, tall), [0, y + base, 0]);
+    const form = made(
       spec.tone,
       [
         { solid: prism(cutRectangle(w, d, Math.min(w, d) * 0.25), 0, base) },
@@ -182,15 +184,16 @@ const jet = (
           puff(0.78, h * 0.65, h * 0.35),
         ].map((solid) => ({ solid, tone, role: null, moving: true })),
         {
-          solid: at(prism(regularOutline(7, Math.min(w, d) * 0.3), 0, h * 0.94), [0, -h, 0]),
+          solid: at(prism(regularOutline(7, Math.min(w, d) * 0.3), 0, h * 0.94), [0, base, 0]),
           tone: null,
           role: 'hazard',
           moving: true,
         },
       ],
       [],
-      { kind: 'slide', travel: [0, h + base, 0], ...timedBy(spec) },
+      { kind: 'slide', travel: [0, -h - base, 0], ...comingOut(spec) },
     );
+    return { ...form, mouth: base };
   },
 });
 

@@ -148,6 +148,13 @@ export const ChoiceActions = memo(function ChoiceActions() {
         )}
         <Act icon="copy" label="Duplicate" command="duplicate" onPress={duplicate} />
         <Act
+          icon="plus-square"
+          label="In hand"
+          command="take.like"
+          onPress={buildCommands.takeLike}
+          testID="act-in-hand"
+        />
+        <Act
           icon="layers"
           label="Drag copy"
           on={dragCopies}

@@ -1,11 +1,11 @@
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { familyOf } from '@/core/pieces';
-import { Button, Card, IconButton, shortNumber, Words } from '../../parts';
+import { Button, Card, Chip, IconButton, shortNumber, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import { SPACE, TARGET } from '../../theme';
+import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
+import { useLayOf } from '../layStore';
 import { useGhost } from '../useGhost';
 
 /** What is sized, along each axis. */
@@ -14,29 +14,64 @@ const SIZES = [
   { label: 'Height', less: ['Less tall', 'flatter'], more: ['Taller', 'taller'] },
   { label: 'Depth', less: ['Less deep', 'shallower'], more: ['Deeper', 'deeper'] },
 ] as const;
+/** Axes to turn about, as they are called. */
+const TURNS = [
+  { axis: 1, label: 'Upright' },
+  { axis: 0, label: 'Along x' },
+  { axis: 2, label: 'Along z' },
+] as const;
 
-/** The piece in hand: what it is, turning, raising, sizing and flipping it, and a large way to stop. */
+/**
+ * The piece in hand in one line: what it is, turning it, a large way to stop; pulled up, all else that can be done
+ * with it before it lands.
+ */
 export function HandCard() {
   const inHand = useCourse((s) => s.inHand);
-  const [axis, setAxis] = useState<0 | 1 | 2>(0);
+  const { handOpen, rowing, set } = useLayOf('handOpen', 'rowing', 'set');
   if (!inHand) return null;
-  const family = familyOf(inHand.family);
-  const { turn, raise, sizeInHand, flip, done } = buildCommands;
-  const { label, less, more } = SIZES[axis];
-  const next = ((axis + 1) % 3) as 0 | 1 | 2;
+  const { turn, done } = buildCommands;
   return (
-    <Card style={{ padding: SPACE.s, paddingLeft: SPACE.m, gap: 2 }}>
+    <Card style={{ padding: SPACE.xs, paddingLeft: SPACE.m, gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <View style={{ flex: 1, minWidth: 0 }}>
-          <Words as="strong" numberOfLines={1}>
-            {family.label} in hand
+          <Words as="strong" testID="hand-name">
+            {familyOf(inHand.family).label} in hand
           </Words>
           <Landing />
         </View>
+        <IconButton icon="rotate-ccw" label="Turn" hint={hintFor('turn')} onPress={() => turn(1)} />
+        <IconButton
+          icon="more-horizontal"
+          label="Row"
+          labelled
+          on={rowing}
+          hint={hintFor('hand.row')}
+          onPress={() => set({ rowing: !rowing })}
+          testID="hand-row"
+        />
+        <IconButton
+          icon={handOpen ? 'chevron-down' : 'chevron-up'}
+          label={handOpen ? 'Less about what is in hand' : 'More about what is in hand'}
+          onPress={() => set({ handOpen: !handOpen })}
+          testID="hand-more"
+        />
         <Button kind="main" title="Done" onPress={done} testID="hand-done" />
       </View>
+      {handOpen && <More />}
+    </Card>
+  );
+}
+
+/** Raising, flipping, turning about other axes, and sizes. */
+function More() {
+  const inHand = useCourse((s) => s.inHand);
+  const { handAxis, set } = useLayOf('handAxis', 'set');
+  if (!inHand) return null;
+  const { turn, raise, sizeInHand, flip } = buildCommands;
+  const { sizable, size } = familyOf(inHand.family);
+  return (
+    <View style={{ gap: SPACE.xs, paddingRight: SPACE.s }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', marginLeft: -SPACE.s }}>
-        <IconButton icon="rotate-ccw" label="Turn" hint={hintFor('turn')} onPress={() => turn(1)} />
         <IconButton
           icon="rotate-cw"
           label="Turn back"
@@ -61,35 +96,52 @@ export function HandCard() {
           hint={hintFor('flip')}
           onPress={flip}
         />
-        {family.sizable && (
-          <>
-            <IconButton
-              icon="minimize-2"
-              label={less[0]}
-              hint={hintFor(less[1])}
-              onPress={() => sizeInHand(axis, -1)}
-            />
-            <IconButton
-              icon="maximize-2"
-              label={more[0]}
-              hint={hintFor(more[1])}
-              onPress={() => sizeInHand(axis, 1)}
-            />
-            <Pressable
-              accessibilityRole="button"
-              accessibilityLabel={`Sizes its ${label.toLowerCase()}; next is ${SIZES[next].label.toLowerCase()}`}
-              onPress={() => setAxis(next)}
-              testID="hand-axis"
-              style={{ minWidth: TARGET, minHeight: TARGET, justifyContent: 'center' }}
-            >
-              <Words as="small" centred>
-                {label}
-              </Words>
-            </Pressable>
-          </>
-        )}
       </View>
-    </Card>
+      <View
+        accessibilityRole="radiogroup"
+        accessibilityLabel="Turns about"
+        style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, flexWrap: 'wrap' }}
+      >
+        <Words as="small" tint="slate">
+          Turns about
+        </Words>
+        {TURNS.map(({ axis, label }) => (
+          <Chip
+            key={axis}
+            role="radio"
+            tight
+            label={label}
+            on={handAxis === axis}
+            onPress={() => set({ handAxis: axis })}
+          />
+        ))}
+      </View>
+      {sizable && (
+        <View style={{ flexDirection: 'row', gap: SPACE.xs }}>
+          {SIZES.map(({ label, less, more }, axis) => (
+            <View key={label} style={{ flex: 1, alignItems: 'center' }}>
+              <Words as="small" tint="slate">
+                {label} {shortNumber((inHand.size ?? size)[axis])}
+              </Words>
+              <View style={{ flexDirection: 'row' }}>
+                <IconButton
+                  icon="minus"
+                  label={less[0]}
+                  hint={hintFor(less[1])}
+                  onPress={() => sizeInHand(axis as 0 | 1 | 2, -1)}
+                />
+                <IconButton
+                  icon="plus"
+                  label={more[0]}
+                  hint={hintFor(more[1])}
+                  onPress={() => sizeInHand(axis as 0 | 1 | 2, 1)}
+                />
+              </View>
+            </View>
+          ))}
+        </View>
+      )}
+    </View>
   );
 }
 
@@ -100,7 +152,7 @@ function Landing() {
   if (!inHand) return null;
   if (ghost?.refused) {
     return (
-      <Words as="small" tint="rust" numberOfLines={1}>
+      <Words as="small" tint="rust">
         {ghost.refused}
       </Words>
     );
@@ -108,7 +160,7 @@ function Landing() {
   const { sizable, size } = familyOf(inHand.family);
   const turn = ghost?.piece.turn?.[1];
   return (
-    <Words as="smallFigures" tint="slate" numberOfLines={1}>
+    <Words as="smallFigures" tint="slate">
       {[
         sizable ? (inHand.size ?? size).map(shortNumber).join(' × ') : 'Tap to lay',
         turn ? `${shortNumber(Math.round(turn * 100) / 100)}°` : '',

@@ -65,6 +65,13 @@ export const CHOOSE: readonly Command[] = [
 /** What is done to those that are. */
 export const CHOSEN: readonly Command[] = [
   {
+    id: 'take.like',
+    label: 'Take another like it in hand',
+    group: 'Chosen',
+    keys: 'Shift+D',
+    run: buildCommands.takeLike,
+  },
+  {
     id: 'move.left',
     label: 'Move left',
     group: 'Chosen',

@@ -2,9 +2,8 @@ import { TURN_STEPS } from '@/core/assemble';
 import { buildCommands } from '../commands';
 import { useOpen } from '../openStore';
 import { closeOutline } from '../tools/outlineTool';
-import { layAt } from '../tools/pieceTool';
-import { restingAt } from '../useGhost';
-import { cycle, lay, type Command, view } from './command';
+import { layAt, pointedNow } from '../tools/handTool';
+import { cycle, lay, type Command } from './command';
 import { viewCommands } from './view';
 
 /** What is done with the piece in hand. */
@@ -16,7 +15,7 @@ export const LAY: readonly Command[] = [
     keys: 'Enter',
     run: () => {
       if (lay().tool === 'outline' && lay().stroke.length > 2) closeOutline();
-      else layAt(lay().ghostAt ?? restingAt(view().mode, lay(), view().target));
+      else layAt(pointedNow());
     },
   },
   {
@@ -27,6 +26,20 @@ export const LAY: readonly Command[] = [
     run: buildCommands.done,
   },
   { id: 'turn', label: 'Turn', group: 'Lay', keys: 'T', run: () => buildCommands.turn(1) },
+  {
+    id: 'hand.axis',
+    label: 'In hand: turn about another axis',
+    group: 'Lay',
+    keys: 'Shift+X',
+    run: () => lay().set({ handAxis: cycle([1, 2, 0] as const, lay().handAxis) }),
+  },
+  {
+    id: 'hand.row',
+    label: 'In hand: a drag lays a row',
+    group: 'Lay',
+    keys: 'Shift+P',
+    run: () => lay().set({ rowing: !lay().rowing }),
+  },
   {
     id: 'turn.back',
     label: 'Turn back',

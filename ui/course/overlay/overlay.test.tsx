@@ -54,7 +54,7 @@ describe('marks of laying', () => {
   test('while a piece is carried it is looked at: no handle, but how far it has come', () => {
     const tool = TOOLS.pieces();
     act(() => {
-      tool.begin!(...pixel([5.3, 1, 0.8]));
+      tool.begin!(...pixel([5.3, 1, 0.8]), { kind: 'touch', adds: false });
       useHand.setState({ dragging: true });
       tool.drag!(...pixel([3.3, 1, 2.8]));
     });
@@ -70,7 +70,7 @@ describe('marks of laying', () => {
     const tool = TOOLS.pieces();
     const [{ props: at }] = circles();
     act(() => {
-      tool.begin!(at.cx, at.cy);
+      tool.begin!(at.cx, at.cy, { kind: 'touch', adds: false });
       useHand.setState({ dragging: true });
       tool.drag!(at.cx + 90, at.cy);
     });

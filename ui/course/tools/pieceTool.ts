@@ -1,6 +1,5 @@
 import {
   chosenOf,
-  layPieces,
   movePieces,
   onWorkPlane,
   passesBy,
@@ -16,70 +15,21 @@ import {
   cornerOnto,
   cornersOf,
   duplicatePieces,
-  refusal,
-  MOST_COPIES,
   type PieceInHand,
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { add, scale, sub, type Vec3 } from '@/core/geometry';
-import { familyOf, legOf, pieceBounds } from '@/core/pieces';
-import { numberText, shortNumber, tell } from '../../parts';
+import { numberText, tell } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
-import { landInHand, planeNow, pointedAt, snapNow } from '../landing';
+import { planeNow, snapNow } from '../landing';
 import { useLay } from '../layStore';
+import { handTool } from './handTool';
 import { alongAxis, handleAt, handlesOf, roundAxis, type Handle } from './handles';
 
 const ray = (x: number, y: number) => rayAt(useView.getState(), x, y);
 
-/** Lays the piece in hand at a pointed place and says why when it may not go there. */
-export function layAt(pointed: Vec3 | null): void {
-  const { course, inHand, edit } = useCourse.getState();
-  if (!inHand || !pointed) return;
-  const { piece, refused } = landInHand(course, inHand, pointed);
-  if (refused) {
-    tell(`${refused}.`);
-    return;
-  }
-  edit((before) => layPieces(before, [piece]));
-  const begun = useCourse.getState().course.pieces.at(-1);
-  if (begun?.family === 'start' && legOf(begun) > 1) {
-    tell(`Leg ${legOf(begun)} begins here. It needs a lantern of its own.`);
-  }
-  // Another stays in hand; without a pointer to follow it waits beside the one just laid, and after a
-  // join as well, where the next one will find the new open end.
-  const { low, high } = pieceBounds({ ...piece, id: 'ghost' });
-  const upright = planeNow().axis === 'z';
-  const [px, py, pz] = pointed;
-  const joinedTo: Vec3 = [high[0], low[1], (low[2] + high[2]) / 2];
-  useLay.getState().set({
-    ghostAt: upright ? [px + high[0] - low[0], py, pz] : [joinedTo[0] + 0.5, py, pz],
-  });
-}
-
-/** What is gathered stands apart in a row, m: side by side it would be gathered all at once. */
-const PICKUP_PITCH = 1.5;
-
-/** A row of the piece in hand from one pointed place to another, each beside the last. */
-function rowBetween(course: Course, inHand: PieceInHand, from: Vec3, to: Vec3): PieceInHand[] {
-  const { piece } = landInHand(course, inHand, from);
-  const { low, high } = pieceBounds({ ...piece, id: 'ghost' });
-  const way = sub(to, from);
-  const size = sub(high, low);
-  // Along the axis that is dragged along most, as many as there is room for.
-  const axis = [0, 1, 2].reduce((a, b) => (Math.abs(way[b]) > Math.abs(way[a]) ? b : a));
-  const pitch = Math.max(familyOf(inHand.family).worth ? PICKUP_PITCH : 0.05, size[axis]);
-  const count = Math.min(MOST_COPIES, Math.floor(Math.abs(way[axis]) / pitch + 0.5) + 1);
-  const step: [number, number, number] = [0, 0, 0];
-  step[axis] = Math.sign(way[axis]) * pitch;
-  return Array.from({ length: count }, (_, i) => ({
-    ...piece,
-    at: add(piece.at, scale(step, i)).map((v) => Math.round(v * 1e6) / 1e6) as PieceInHand['at'],
-  }));
-}
-
 type Drag =
-  | { readonly kind: 'row'; readonly from: Vec3 }
   | {
       readonly kind: 'move';
       readonly base: Course;
@@ -143,11 +93,7 @@ export function pieceTool(): Tool {
   };
 
   const begin = (x: number, y: number): Drag | null => {
-    const { course, choice, inHand } = useCourse.getState();
-    if (inHand) {
-      const from = pointedAt(course, x, y);
-      return from && { kind: 'row', from };
-    }
+    const { course, choice } = useCourse.getState();
     const { handles, ownAxes } = useLay.getState();
     const view = useView.getState();
     const handle = handleAt(handlesOf(chosenOf(course, choice), handles, ownAxes, view), x, y);
@@ -182,26 +128,6 @@ export function pieceTool(): Tool {
       from,
       held: copies[place],
     };
-  };
-
-  const dragRow = (from: Vec3, x: number, y: number) => {
-    const { course, inHand } = useCourse.getState();
-    const to = pointedAt(course, x, y);
-    if (!inHand || !to) return;
-    const row = rowBetween(course, inHand, from, to);
-    if (row.length < 2) {
-      useLay.getState().set({ ghostAt: to, row: null, measure: null });
-      return;
-    }
-    const length = Math.hypot(...sub(row[row.length - 1].at, row[0].at));
-    useLay.getState().set({
-      ghostAt: from,
-      row,
-      measure: {
-        at: to,
-        words: `${row.length} × · ${shortNumber(Math.round(length * 100) / 100)} m`,
-      },
-    });
   };
 
   const dragPieces = (
@@ -280,10 +206,10 @@ export function pieceTool(): Tool {
     );
   };
 
-  const choose = (x: number, y: number) => {
+  const choose = (x: number, y: number, adds: boolean) => {
     const { course, choice, choose: set } = useCourse.getState();
     const under = pickChoosable(course, ray(x, y));
-    const { adding } = useLay.getState();
+    const adding = adds || useLay.getState().adding;
     if (!under) {
       if (!adding) set([]);
       return;
@@ -294,40 +220,37 @@ export function pieceTool(): Tool {
     else set([...choice, ...ids]);
   };
 
-  return {
+  const hand = handTool();
+  /** The tool that has what goes on between a finger's going down and its lifting. */
+  let held: Tool = {};
+  const now = () => (useCourse.getState().inHand && !useLay.getState().cornering ? hand : own);
+  const own: Tool = {
     begin: (x, y) => {
       drag = begin(x, y);
       return drag !== null;
     },
     drag: (x, y) => {
-      if (drag?.kind === 'row') dragRow(drag.from, x, y);
-      else if (drag?.kind === 'move') dragPieces(drag, x, y);
+      if (drag?.kind === 'move') dragPieces(drag, x, y);
       else if (drag?.kind === 'handle') dragHandle(drag, x, y);
     },
     drop: () => {
-      const { row, ghostAt, set } = useLay.getState();
-      const { course, inHand, edit } = useCourse.getState();
-      if (drag?.kind === 'row' && inHand) {
-        if (row) {
-          const free = row.filter((piece) => refusal(course, piece) === null);
-          if (free.length === 0) tell('Every place of the row is taken.');
-          else edit((before) => layPieces(before, free));
-        } else layAt(ghostAt);
-      }
-      set({ row: null, measure: null });
+      useLay.getState().set({ measure: null });
       drag = null;
       endMerge();
     },
-    tap: (x, y) => {
-      const { course, inHand } = useCourse.getState();
-      if (useLay.getState().cornering) touchCorner(x, y);
-      else if (inHand) layAt(pointedAt(course, x, y));
-      else choose(x, y);
+    tap: (x, y, { adds }) => (useLay.getState().cornering ? touchCorner(x, y) : choose(x, y, adds)),
+  };
+  return {
+    begin: (x, y, pointer) => {
+      held = now();
+      return held.begin?.(x, y, pointer) ?? false;
     },
-    hover: (x, y) => {
-      const { course, inHand } = useCourse.getState();
-      if (inHand) useLay.getState().set({ ghostAt: pointedAt(course, x, y) });
-    },
+    hold: (x, y) => held.hold?.(x, y) ?? false,
+    drag: (x, y) => held.drag?.(x, y),
+    drop: () => held.drop?.(),
+    cancel: () => (held.cancel ?? held.drop)?.(),
+    tap: (x, y, pointer) => now().tap?.(x, y, pointer),
+    hover: (x, y) => now().hover?.(x, y),
   };
 }
 

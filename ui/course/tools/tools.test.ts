@@ -7,10 +7,12 @@ import { buildCommands } from '../commands';
 import { LAY_TOOLS, takeTool, useLay } from '../layStore';
 import { TOOLS } from '.';
 import { handlesOf } from './handles';
+import { layAt } from './handTool';
 import { sketchTool, applyScale } from './sketchTool';
 
 jest.mock('../../scene', () => ({
   ...jest.requireActual('../../scene/view'),
+  ...jest.requireActual('../../scene/glide'),
 }));
 jest.mock('../../parts', () => ({
   ...jest.requireActual<object>('../../parts/format'),
@@ -33,21 +35,26 @@ beforeEach(() => {
     ends: true,
     adding: false,
     dragCopies: false,
+    rowing: false,
+    ghostAt: null,
   });
 });
+
+const MOUSE = { kind: 'mouse', adds: false } as const;
+const FINGER = { kind: 'touch', adds: false } as const;
 
 /** A finger from place to place, by way of some in between. */
 function drag(tool: Tool, ...places: Vec3[]): boolean {
   const [first, ...rest] = places.map(pixel);
-  const owned = tool.begin?.(...first) ?? false;
+  const owned = tool.begin?.(...first, MOUSE) ?? false;
   if (!owned) return false;
   for (const at of rest) tool.drag?.(...at);
   tool.drop?.();
   return true;
 }
 const tap = (tool: Tool, place: Vec3) => {
-  tool.begin?.(...pixel(place));
-  tool.tap?.(...pixel(place));
+  tool.begin?.(...pixel(place), MOUSE);
+  tool.tap?.(...pixel(place), MOUSE);
 };
 
 test('a piece in hand is laid by taps and in rows, and refused in its own place', () => {
@@ -55,11 +62,134 @@ test('a piece in hand is laid by taps and in rows, and refused in its own place'
   useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
   tap(tool, [3.1, 0, 2.2]);
   expect(course().pieces.map(({ at }) => at)).toEqual([[3, 0, 2]]);
+  // Without rows a drag only carries it about, and lands it where it ends.
+  drag(tool, [-4, 0, -6], [-2, 0, -6], [1.1, 0, -6]);
+  expect(course().pieces.map(({ at }) => at[0])).toEqual([3, 1]);
+  useCourse.getState().undo();
+  lay().set({ rowing: true });
   drag(tool, [-4, 0, 6], [-2, 0, 6.1], [1, 0, 6.1]);
   expect(course().pieces.map(({ at }) => at[0])).toEqual([3, -4, -3, -2, -1, 0, 1]);
   expect(lay().row).toBeNull();
   useCourse.getState().undo();
   expect(course().pieces).toHaveLength(1);
+});
+
+test('a finger held down shows the piece above itself, slides it, and lands it on letting go', () => {
+  const tool = TOOLS.pieces();
+  useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
+  const [x, y] = pixel([2, 0, 3]);
+  tool.begin!(x, y, FINGER);
+  expect(tool.hold!(x, y)).toBe(true);
+  const shown = lay().ghostAt!;
+  expect(shown[0]).toBeCloseTo(2, 2);
+  // Straight down, above the finger is further away.
+  expect(shown[2]).toBeLessThan(2.5);
+  expect(course().pieces).toHaveLength(0);
+  tool.drag!(x + 40, y);
+  tool.drop!();
+  const [laid] = course().pieces;
+  expect(laid.at[0]).toBeGreaterThan(2.5);
+  expect(laid.at[2]).toBeLessThan(2.6);
+});
+
+test('a second finger takes what is held back to where it was, and lays nothing', () => {
+  const tool = TOOLS.pieces();
+  useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
+  lay().set({ ghostAt: [-3, 0, -3] });
+  tool.begin!(...pixel([2, 0, 3]), FINGER);
+  tool.hold!(...pixel([2, 0, 3]));
+  tool.drag!(...pixel([4, 0, 3]));
+  tool.cancel!();
+  expect(course().pieces).toHaveLength(0);
+  expect(lay().ghostAt).toEqual([-3, 0, -3]);
+});
+
+test('a tap on the ghost lays it where it stands, one elsewhere lays it there', () => {
+  const tool = TOOLS.pieces();
+  useCourse.getState().take({ family: 'block', at: [0, 0, 0], size: [2, 2, 2] });
+  lay().set({ ghostAt: [4, 0, 4] });
+  // On its edge: by itself that would point at another place of the grid.
+  tap(tool, [4.9, 2, 4.9]);
+  expect(course().pieces[0].at).toEqual([4, 0, 4]);
+  tap(tool, [-6, 0, -6]);
+  expect(course().pieces[1].at).toEqual([-6, 0, -6]);
+});
+
+test('after laying, the view follows until the next place is clear of what lies over the scene', () => {
+  useView.getState().resize(390, 560);
+  const tool = TOOLS.pieces();
+  useCourse.getState().take({ family: 'deck', at: [0, 0, 0], size: [4, 0.4, 4] });
+  window.matchMedia = (() => ({ matches: true })) as never;
+  let at: Vec3 = [0, 0, 0];
+  for (let i = 0; i < 12; i++) {
+    layAt(at);
+    at = lay().ghostAt!;
+    const [x, y] = pixelOf(useView.getState(), at)!;
+    expect(x).toBeGreaterThan(40);
+    expect(x).toBeLessThan(350);
+    expect(y).toBeLessThan(480);
+  }
+  expect(course().pieces).toHaveLength(12);
+  expect(tool.begin).toBeDefined();
+});
+
+test('any laid piece is taken in hand with all it is, without its ties', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      {
+        family: 'ashlar',
+        at: [0, 0, 0],
+        size: [3, 1, 2],
+        turn: [0, 45, 0],
+        look: { material: 'moss' },
+        motion: [{ kind: 'bob', height: 1, period: 2 }],
+        ...({ group: 'g1', name: 'Old' } as object),
+      },
+    ]),
+  );
+  useCourse.getState().choose(['p1']);
+  buildCommands.takeLike();
+  const { inHand } = useCourse.getState();
+  expect(inHand).toMatchObject({
+    family: 'ashlar',
+    size: [3, 1, 2],
+    turn: [0, 45, 0],
+    look: { material: 'moss' },
+    motion: [{ kind: 'bob', height: 1, period: 2 }],
+  });
+  expect(inHand).not.toHaveProperty('group');
+  expect(inHand).not.toHaveProperty('name');
+  expect(inHand).not.toHaveProperty('id');
+});
+
+test('what is in hand turns about any axis, and back to where it was', () => {
+  useCourse.getState().take({ family: 'ashlar', at: [0, 0, 0] });
+  for (const axis of [0, 1, 2] as const) {
+    lay().set({ handAxis: axis, turnStep: 15 });
+    buildCommands.turn(1);
+    expect(useCourse.getState().inHand!.turn![axis]).toBeCloseTo(15, 6);
+    buildCommands.turn(-1);
+    expect(useCourse.getState().inHand!.turn ?? [0, 0, 0]).toEqual([0, 0, 0]);
+  }
+  lay().set({ handAxis: 1 });
+});
+
+test('with a key held down a click adds to the choice, and takes out of it again', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      { family: 'crate', at: [0, 0, 0] },
+      { family: 'crate', at: [4, 0, 0] },
+    ]),
+  );
+  const tool = TOOLS.pieces();
+  const press = (place: Vec3, adds: boolean) => tool.tap!(...pixel(place), { kind: 'mouse', adds });
+  press([0, 1, 0], false);
+  press([4, 1, 0], true);
+  expect([...useCourse.getState().choice]).toEqual(['p1', 'p2']);
+  press([0, 1, 0], true);
+  expect([...useCourse.getState().choice]).toEqual(['p2']);
+  press([4, 1, 0], false);
+  expect([...useCourse.getState().choice]).toEqual(['p2']);
 });
 
 test('a track piece takes the open end; with nothing snapping it lies where it is held', () => {
@@ -86,7 +216,7 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
     false,
     useView.getState(),
   );
-  tool.begin?.(...x.pixel);
+  tool.begin?.(...x.pixel, MOUSE);
   tool.drag?.(x.pixel[0] + 60, x.pixel[1]);
   tool.drop?.();
   expect(course().pieces[0].at[0]).toBeGreaterThan(3);
@@ -98,7 +228,7 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
     false,
     useView.getState(),
   ).find((h) => h.axis === 0 && h.side === 1)!;
-  tool.begin?.(...side.pixel);
+  tool.begin?.(...side.pixel, MOUSE);
   tool.drag?.(side.pixel[0] + 80, side.pixel[1]);
   tool.drop?.();
   expect(course().pieces[0].size![0]).toBeGreaterThan(2);
@@ -234,6 +364,7 @@ test('a row of what is gathered stands apart, one of stones side by side', () =>
   const tool = TOOLS.pieces();
   const xs = (family: string) => {
     useCourse.getState().take({ family, at: [0, 0, 0] });
+    lay().set({ rowing: true });
     const before = course().pieces.length;
     drag(tool, [-8, 0, 20], [-4, 0, 20], [0, 0, 20]);
     return course()

@@ -39,22 +39,22 @@ export const FamilyCard = memo(function FamilyCard({
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={family.label}
-      accessibilityState={{ selected: on }}
+      aria-pressed={on}
       testID={`family-${family.id}`}
       onPress={() => onPress(family)}
       onLongPress={onLongPress && (() => onLongPress(family))}
-      style={{ width: small ? 66 : 82, alignItems: 'center', gap: 2 }}
+      style={{ width: small ? 72 : 88, alignItems: 'center', gap: 2 }}
     >
       <View
         style={{
-          width: small ? 62 : 78,
+          width: small ? 64 : 82,
           height: small ? 50 : 60,
           alignItems: 'center',
           justifyContent: 'center',
           borderRadius: RADIUS.s,
-          borderWidth: on ? 2 : 1,
+          borderWidth: on ? 3 : 1,
           borderColor: on ? colours.moss : colours.line,
-          backgroundColor: on ? colours.mossSoft : colours.card,
+          backgroundColor: colours.plate,
         }}
       >
         <PiecePicture piece={pictured(family.id)} size={small ? 42 : 52} />
@@ -72,7 +72,11 @@ export const FamilyCard = memo(function FamilyCard({
           />
         )}
       </View>
-      <Words as={on ? 'smallStrong' : 'small'} numberOfLines={1}>
+      <Words
+        as={on ? 'smallStrong' : 'small'}
+        centred
+        style={{ fontSize: 13, lineHeight: 15, minHeight: 30 }}
+      >
         {family.label}
       </Words>
     </Pressable>

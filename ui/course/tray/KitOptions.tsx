@@ -91,7 +91,7 @@ export function KitOptions() {
           key={kit.id}
           accessibilityRole="button"
           accessibilityLabel={`Lay ${kit.name}`}
-          accessibilityState={{ selected: taken === kit.id }}
+          aria-pressed={taken === kit.id}
           onPress={() => void take(kit)}
           onLongPress={() => setAbout(kit)}
           style={{

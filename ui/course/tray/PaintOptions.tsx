@@ -95,7 +95,7 @@ export function Swatch({
   return (
     <Pressable
       accessibilityRole="radio"
-      accessibilityState={{ checked: on }}
+      aria-checked={on}
       accessibilityLabel={label}
       onPress={onPress}
       style={{ width: 62, alignItems: 'center', gap: 2 }}
@@ -110,9 +110,7 @@ export function Swatch({
           borderColor: on ? colours.moss : colours.line,
         }}
       />
-      <Words as={on ? 'smallStrong' : 'small'} numberOfLines={1}>
-        {label}
-      </Words>
+      <Words as={on ? 'smallStrong' : 'small'}>{label}</Words>
     </Pressable>
   );
 }

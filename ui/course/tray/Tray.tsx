@@ -1,12 +1,12 @@
-import { memo, useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { memo, useMemo, useState, type PropsWithChildren } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
 import { Chip, Field, IconButton, tell, Words } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useToldOf } from '../../state/told';
-import { SPACE, useColours } from '../../theme';
+import { SPACE, TARGET, useColours } from '../../theme';
 import { takeTool, useLay } from '../layStore';
 import { FamilyCard } from './FamilyCard';
 import { findFamilies, GROUPS, onShelf, takeFamily, useUsed, type Shelf } from './families';
@@ -44,13 +44,20 @@ function useShelf(words: string | null, shelf: Shelf) {
   return { families, none };
 }
 
-function Shelves({ shelf, onChoose }: { shelf: Shelf; onChoose: (shelf: Shelf) => void }) {
+interface ShelvesProps {
+  readonly shelf: Shelf;
+  readonly onChoose: (shelf: Shelf) => void;
+  readonly column?: boolean;
+}
+
+function Shelves({ shelf, onChoose, column }: ShelvesProps) {
   const hasEnd = useToldOf((told) => endIndex(told).anyOpen());
   const kind = useCourse((s) => s.course.kind);
   const runner = useCourse((s) => s.course.runner);
-  const chip = (id: Shelf, label: string) => (
-    <Chip key={id} role="tab" label={label} on={id === shelf} onPress={() => onChoose(id)} />
-  );
+  const chip = (id: Shelf, label: string) => {
+    const told = { label, on: id === shelf, onPress: () => onChoose(id) };
+    return column ? <ShelfRow key={id} {...told} /> : <Chip key={id} role="tab" {...told} />;
+  };
   return (
     <>
       {hasEnd && chip('fits', 'Fits here')}
@@ -99,6 +106,19 @@ const Cards = memo(function Cards({
   );
 });
 
+/** A row of tabs. */
+function Tabs({ name, children }: PropsWithChildren<{ name: string }>) {
+  return (
+    <View
+      accessibilityRole="tablist"
+      aria-label={name}
+      style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}
+    >
+      {children}
+    </View>
+  );
+}
+
 function PhoneTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
   const tool = useLay((s) => s.tool);
@@ -128,11 +148,15 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
           }}
         >
           {!pieces ? (
-            <ToolChips />
+            <Tabs name="Tools">
+              <ToolChips />
+            </Tabs>
           ) : words === null ? (
             <>
               <IconButton icon="search" label="Find a piece" onPress={() => setWords('')} />
-              <Shelves shelf={shelf} onChoose={setShelf} />
+              <Tabs name="Shelves">
+                <Shelves shelf={shelf} onChoose={setShelf} />
+              </Tabs>
             </>
           ) : (
             <View style={{ flexDirection: 'row', alignItems: 'center', width: 310 }}>
@@ -160,7 +184,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
           gap: pieces ? SPACE.xs : SPACE.s,
           alignItems: 'center',
         }}
-        style={{ minHeight: 84 }}
+        style={{ minHeight: 98 }}
         keyboardShouldPersistTaps="handled"
       >
         {pieces ? <Cards families={families} none={none} /> : <ToolOptions wide={false} />}
@@ -169,18 +193,29 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
   );
 }
 
+/** The shelves as a column beside their pieces: as much room for the pieces as there is. */
 function WideTray({ pieces }: { pieces: boolean }) {
+  const colours = useColours();
   const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
   const [words, setWords] = useState('');
   const { families, none } = useShelf(words, shelf);
   return (
-    <View style={{ flex: 1, padding: SPACE.m, gap: SPACE.s }}>
-      <View style={{ flexDirection: 'row', gap: SPACE.s }}>
-        <Chip role="tab" label="Pieces" on={pieces} onPress={() => !pieces && toggleTool(false)} />
-        <Chip role="tab" label="Tools" on={!pieces} onPress={() => pieces && toggleTool(true)} />
-      </View>
-      {pieces ? (
-        <>
+    <View style={{ flex: 1 }}>
+      <View style={{ padding: SPACE.m, paddingBottom: SPACE.s, gap: SPACE.s }}>
+        <View
+          accessibilityRole="tablist"
+          aria-label="What is laid"
+          style={{ flexDirection: 'row', gap: SPACE.s }}
+        >
+          <Chip
+            role="tab"
+            label="Pieces"
+            on={pieces}
+            onPress={() => !pieces && toggleTool(false)}
+          />
+          <Chip role="tab" label="Tools" on={!pieces} onPress={() => pieces && toggleTool(true)} />
+        </View>
+        {pieces && (
           <Field
             name="Find a piece"
             placeholder="Find a piece"
@@ -188,25 +223,47 @@ function WideTray({ pieces }: { pieces: boolean }) {
             onChangeText={setWords}
             testID="find-piece"
           />
+        )}
+      </View>
+      {pieces ? (
+        <View style={{ flex: 1, flexDirection: 'row' }}>
           {!words.trim() && (
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
-              <Shelves shelf={shelf} onChoose={setShelf} />
-            </View>
+            <ScrollView
+              style={{
+                flexGrow: 0,
+                flexShrink: 0,
+                flexBasis: 96,
+                borderRightWidth: 1,
+                borderColor: colours.line,
+              }}
+            >
+              <View accessibilityRole="tablist" aria-label="Shelves" aria-orientation="vertical">
+                <Shelves shelf={shelf} onChoose={setShelf} column />
+              </View>
+            </ScrollView>
           )}
           <ScrollView
             contentContainerStyle={{
               flexDirection: 'row',
               flexWrap: 'wrap',
+              justifyContent: 'center',
               gap: SPACE.s,
+              padding: SPACE.s,
               paddingBottom: SPACE.l,
             }}
           >
             <Cards families={families} none={none} />
           </ScrollView>
-        </>
+        </View>
       ) : (
-        <ScrollView contentContainerStyle={{ gap: SPACE.m, paddingBottom: SPACE.l }}>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
+        <ScrollView
+          contentContainerStyle={{ gap: SPACE.m, padding: SPACE.m, paddingBottom: SPACE.l }}
+        >
+          <View
+            accessibilityRole="tablist"
+            aria-label="Tools"
+            style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
+          >
             <ToolChips />
           </View>
           <View style={{ gap: SPACE.m }}>
@@ -215,5 +272,27 @@ function WideTray({ pieces }: { pieces: boolean }) {
         </ScrollView>
       )}
     </View>
+  );
+}
+
+/** A shelf in a column of them: its name, marked where it is the open one. */
+function ShelfRow({ label, on, onPress }: { label: string; on: boolean; onPress: () => void }) {
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="tab"
+      aria-selected={on}
+      onPress={onPress}
+      style={{
+        minHeight: TARGET,
+        justifyContent: 'center',
+        paddingLeft: SPACE.m,
+        borderLeftWidth: 4,
+        borderColor: on ? colours.moss : 'transparent',
+        backgroundColor: on ? colours.mossSoft : undefined,
+      }}
+    >
+      <Words as={on ? 'smallStrong' : 'small'}>{label}</Words>
+    </Pressable>
   );
 }

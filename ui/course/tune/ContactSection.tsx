@@ -5,6 +5,7 @@ import {
   contactShapes,
   differenceOf,
   familyOf,
+  localGeometry,
   massOf,
   mayBeLoose,
 } from '@/core/pieces';
@@ -13,6 +14,7 @@ import {
   setCollision,
   setFamilyCollision,
   setLoose,
+  setRole,
   setTuned,
 } from '@/core/assemble';
 import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
@@ -32,7 +34,8 @@ export function ContactSection({ piece }: { piece: Piece }) {
   const family = familyOf(piece.family);
   const shapes = contactShapes(course, piece);
   const role = piece.role ?? 'family';
-  const marks = shapes.some(({ role: own }) =>
+  // What its own family makes of it is not for a maker to change.
+  const marks = localGeometry(piece).shapes.some(({ role: own }) =>
     ['checkpoint', 'goal', 'portal', 'switch', 'region'].includes(own),
   );
   const set = <K extends Parameters<typeof setTuned>[2]>(
@@ -61,9 +64,12 @@ export function ContactSection({ piece }: { piece: Piece }) {
             { value: 'family' as PieceRole | 'family', label: 'As its family' },
             ...ROLES.map((value) => ({ value, label: ROLE_WORDS[value] })),
           ]}
-          onChange={(next) => set('role', next === 'family' ? undefined : next)}
+          onChange={(next) =>
+            edit((now) => setRole(now, choice, next === 'family' ? undefined : next))
+          }
         />
       )}
+      {(piece.role === 'checkpoint' || piece.role === 'goal') && <Marking piece={piece} />}
       {hazard && (
         <View style={{ gap: SPACE.s }}>
           <Choices
@@ -327,6 +333,49 @@ function Touching({ piece }: { piece: Piece }) {
           edit((now) => setFamilyCollision(now, family.id, !usual === own ? null : !usual));
         }}
       />
+    </View>
+  );
+}
+
+/** The number and leg of a piece that is a checkpoint or goal by the role it was given. */
+function Marking({ piece }: { piece: Piece }) {
+  const { choice, edit, course } = useEditing();
+  const mark = piece.mark ?? {};
+  const set = (next: Piece['mark'], merge?: string) =>
+    edit((now) => setTuned(now, choice, 'mark', next), merge);
+  const checkpoint = piece.role === 'checkpoint';
+  return (
+    <View>
+      {checkpoint && (
+        <NumberField
+          label="Number"
+          unit=""
+          step={1}
+          value={mark.number ?? 1}
+          testID="mark-number"
+          onChange={(v) => set({ ...mark, number: Math.round(v) }, 'mark number')}
+        />
+      )}
+      {(course.legs?.length ?? 1) > 1 && (
+        <NumberField
+          label="Leg"
+          unit=""
+          step={1}
+          value={mark.leg ?? 1}
+          onChange={(v) => set({ ...mark, leg: Math.round(v) }, 'mark leg')}
+        />
+      )}
+      {checkpoint && (
+        <Chip
+          role="checkbox"
+          label="A return has all as it was here"
+          on={mark.resets === true}
+          onPress={() => {
+            const { resets, ...rest } = mark;
+            set(resets ? rest : { ...mark, resets: true });
+          }}
+        />
+      )}
     </View>
   );
 }

@@ -31,6 +31,25 @@ export function CourseRules() {
           onChange={(order) => set('order', order === 'free' ? 'free' : undefined)}
         />
       </Section>
+      <Section title="Starts">
+        <Choices
+          value={course.starts ?? 'one'}
+          options={[
+            { value: 'one', label: 'One on each leg' },
+            { value: 'turn', label: 'Several, by turn' },
+            { value: 'chance', label: 'Several, by chance' },
+            { value: 'choice', label: 'The player chooses' },
+          ]}
+          onChange={(starts) => set('starts', starts === 'one' ? undefined : starts)}
+        />
+        {course.starts && (
+          <Words as="small" tint="slate">
+            {course.starts === 'chance'
+              ? 'Each start comes once before any comes again. Lay more starts from the marks.'
+              : 'Lay more starts from the marks; each begins the same leg.'}
+          </Words>
+        )}
+      </Section>
       <Section title="Time">
         <NumberField
           label="Counted in for"

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Piece } from '@/core/course';
-import { cairnNumber, familyOf, legOf } from '@/core/pieces';
+import { checkpointNumber, familyOf, legOf } from '@/core/pieces';
 import { Chip, PiecePicture, Row, Words } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/shown';
@@ -42,7 +42,7 @@ export function CourseTuning() {
 
 /** What a piece of the list is, with its number where it has one. */
 function actsAs(piece: Piece): string {
-  if (piece.family === 'cairn') return `Checkpoint ${cairnNumber(piece)}`;
+  if (piece.family === 'cairn') return `Checkpoint ${checkpointNumber(piece)}`;
   const words = piece.loose
     ? 'Loose: falls and is pushed'
     : piece.thrower

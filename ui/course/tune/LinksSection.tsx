@@ -3,6 +3,7 @@ import {
   addLink,
   changeEffect,
   changeLink,
+  CUES_OF_ALL,
   CUES_OF_PIECES,
   EFFECTS_ON_PIECES,
   linksOf,
@@ -183,6 +184,17 @@ function LinkCard({ link }: { link: Link }) {
           onDrop={(id) => change({ cue: { ...cue, pieces: toggled(cue.pieces, id) } })}
         />
       )}
+      {CUES_OF_ALL.includes(cue.kind) && (cue.pieces?.length ?? 0) > 1 && (
+        <Chip
+          role="checkbox"
+          label="All of them, each at any time"
+          on={cue.all === true}
+          onPress={() => {
+            const { all, ...rest } = cue;
+            change({ cue: all ? rest : { ...cue, all: true } });
+          }}
+        />
+      )}
       {cue.count !== undefined && (
         <NumberField
           label={cue.kind === 'beat' ? 'Beats' : 'How many'}
@@ -194,7 +206,7 @@ function LinkCard({ link }: { link: Link }) {
       )}
       {cue.seconds !== undefined && (
         <NumberField
-          label="Time"
+          label={cue.kind === 'time-left' ? 'Time left' : 'Time'}
           unit="s"
           step={0.25}
           value={cue.seconds}

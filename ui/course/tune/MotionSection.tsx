@@ -9,7 +9,7 @@ import {
   setTuned,
 } from '@/core/assemble';
 import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
-import { hasOwnMotion } from '@/core/pieces';
+import { findFamily, hasOwnMotion } from '@/core/pieces';
 import { USUAL_RANGE } from '@/core/run';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/shown';
@@ -314,18 +314,15 @@ const THROWER_DIALS = [
   { key: 'size', label: 'Size', unit: 'm', step: 0.1 },
   { key: 'speed', label: 'Speed', unit: 'm/s', step: 0.5 },
   { key: 'rise', label: 'Upwards', unit: '°', step: 5 },
-  { key: 'spread', label: 'By chance ±', unit: '°', step: 5 },
+  { key: 'spread', label: 'Turns by up to', unit: '°', step: 5 },
+  { key: 'late', label: 'Late by up to, of the interval', unit: '', step: 0.1 },
+  { key: 'swerve', label: 'Speed off by up to, part', unit: '', step: 0.05 },
   { key: 'life', label: 'Lasts', unit: 's', step: 0.5 },
   { key: 'most', label: 'At most at once', unit: '', step: 1 },
   { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
 ] as const;
-/** What is thrown, of the catalogue. */
-const THROWN = [
-  { value: 'boulder', label: 'Boulder' },
-  { value: 'cask', label: 'Cask' },
-  { value: 'crate', label: 'Crate' },
-  { value: 'buoy', label: 'Buoy' },
-];
+/** What is thrown most; any other piece of the course may be touched instead. */
+const THROWN = ['boulder', 'cask', 'crate', 'buoy'];
 
 function Throwing({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
@@ -349,9 +346,33 @@ function Throwing({ piece }: { piece: Piece }) {
       <Choices
         label="Sends out"
         value={thrower.what}
-        options={THROWN}
+        options={[...new Set([...THROWN, thrower.what])].map((value) => ({
+          value,
+          label: findFamily(value)?.label ?? value,
+        }))}
         onChange={(what) => set({ ...thrower, what })}
       />
+      <Flow>
+        <Button
+          title="Another piece"
+          icon="crosshair"
+          testID="pick-thrown"
+          onPress={() =>
+            useTune.getState().set({
+              picking: {
+                words: 'Touch the piece whose like is sent out',
+                take: (id) =>
+                  edit((now) => {
+                    const like = now.pieces.find((one) => one.id === id);
+                    return like
+                      ? setTuned(now, choice, 'thrower', { ...thrower, what: like.family })
+                      : now;
+                  }),
+              },
+            })
+          }
+        />
+      </Flow>
       <View>
         {THROWER_DIALS.map(({ key, label, unit, step }) => (
           <NumberField

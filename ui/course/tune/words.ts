@@ -32,6 +32,9 @@ export const ROLE_WORDS: Record<PieceRole, string> = {
   hazard: 'Hazard',
   pickup: 'Pickup',
   scenery: 'Scenery',
+  checkpoint: 'Checkpoint',
+  goal: 'Goal',
+  region: 'Region',
 };
 
 export const HURT_WORDS: Record<HurtKind, string> = {
@@ -51,6 +54,10 @@ export const CUE_WORDS: Record<CueKind, string> = {
   checkpoint: 'Checkpoint reached',
   beat: 'Every so many beats',
   timer: 'Every so many seconds',
+  worth: 'So much worth gathered',
+  fallen: 'So many falls',
+  round: 'So many rounds done',
+  'time-left': 'So much time left',
 };
 
 export const EFFECT_WORDS: Record<EffectKind, string> = {
@@ -131,18 +138,25 @@ const named = (pieces: readonly Piece[], ids: readonly string[] | undefined): st
 /** A link in one line: what happens, and what follows. */
 export function linkWords({ cue, effects }: Link, pieces: readonly Piece[]): string {
   const seconds = cue.seconds ? ` ${cue.seconds} s` : '';
+  const all = cue.all && (cue.pieces?.length ?? 0) > 1 ? 'All of ' : '';
   const count = cue.count ? ` ${cue.count}` : '';
   const when: Record<CueKind, string> = {
-    touched: `${named(pieces, cue.pieces)} touched`,
+    touched: `${all}${named(pieces, cue.pieces)} touched`,
     left: `${named(pieces, cue.pieces)} left`,
     stood: `${named(pieces, cue.pieces)} stood in for${seconds}`,
     gathered: `${cue.count ?? 1} gathered`,
-    broken: `${named(pieces, cue.pieces)} broken`,
+    broken: `${all}${named(pieces, cue.pieces)} broken`,
     'all-gathered': `${named(pieces, cue.pieces)} gathered`,
     start: 'Run started',
-    checkpoint: cue.pieces ? `${named(pieces, cue.pieces)} reached` : 'Any checkpoint reached',
+    checkpoint: cue.pieces
+      ? `${all}${named(pieces, cue.pieces)} reached`
+      : 'Any checkpoint reached',
     beat: cue.count === 1 ? 'Every beat' : `Every${count} beats`,
     timer: `Every${seconds}`,
+    worth: `Worth of ${cue.count ?? 1} gathered`,
+    fallen: `Fallen ${cue.count === 1 || !cue.count ? 'once' : `${cue.count} times`}`,
+    round: `Round ${cue.count ?? 1} done`,
+    'time-left': `${cue.seconds ?? 10} s left`,
   };
   const then = effects.map(({ kind, pieces: on, text }) =>
     [EFFECT_WORDS[kind].toLowerCase(), kind === 'message' ? `“${text ?? ''}”` : named(pieces, on)]
