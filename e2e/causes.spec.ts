@@ -26,7 +26,7 @@ test('a portal carries to the one high up beside the lantern', async ({ open }) 
   await page.getByTestId('dial-at1').fill('12');
   await page.getByTestId('dial-at1').press('Enter');
   await page.getByLabel('All pieces').tap();
-  await page.getByLabel('Lantern', { exact: true }).first().tap();
+  await page.getByRole('button', { name: 'Lantern' }).first().tap();
   await page.getByTestId('dial-at1').fill('12');
   await page.getByTestId('dial-at1').press('Enter');
   await run(page);

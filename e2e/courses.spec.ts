@@ -11,22 +11,22 @@ test('my courses: rename, duplicate, delete and take back, search, and go on bui
   await page.getByLabel('More for Salt Pan Hop').tap();
   await page.getByLabel('Name', { exact: true }).fill('Pan Walk');
   await page.getByText('Rename', { exact: true }).tap();
-  await expect(page.getByLabel('Open Pan Walk')).toBeVisible();
+  await expect(page.getByTestId('open-Pan Walk')).toBeVisible();
   await page.getByLabel('More for Pan Walk').tap();
   await page.getByText('Duplicate', { exact: true }).tap();
-  await expect(page.getByLabel('Open Pan Walk copy')).toBeVisible();
+  await expect(page.getByTestId('open-Pan Walk copy')).toBeVisible();
 
   await page.getByLabel('More for Pan Walk copy').tap();
   await page.getByText('Delete', { exact: true }).tap();
-  await expect(page.getByLabel('Open Pan Walk copy')).toHaveCount(0);
+  await expect(page.getByTestId('open-Pan Walk copy')).toHaveCount(0);
   await page.getByLabel('Undo', { exact: true }).tap();
-  await expect(page.getByLabel('Open Pan Walk copy')).toBeVisible();
+  await expect(page.getByTestId('open-Pan Walk copy')).toBeVisible();
   await page.getByLabel('Search my courses').fill('no such thing');
   await expect(page.getByText('No course by that name.')).toBeVisible();
   await page.getByLabel('Search my courses').fill('walk');
 
   // Renamed from here, it opens as it is now and saves without a conflict.
-  await page.getByLabel('Open Pan Walk', { exact: true }).tap();
+  await page.getByTestId('open-Pan Walk').tap();
   await page.getByTestId('phase-plan').tap();
   await expect(page.getByTestId('course-name')).toHaveValue('Pan Walk');
   // Typed in front, key by key: what is typed stays where the caret is.
@@ -57,5 +57,5 @@ test('a name and a passphrase open the courses in another browser', async ({ ope
   const there = await open('/', 'phone');
   await signIn(there, 'Sign in');
   await there.getByLabel('Close').tap();
-  await expect(there.getByLabel('Open Low Tide Steps')).toBeVisible();
+  await expect(there.getByTestId('open-Low Tide Steps')).toBeVisible();
 });

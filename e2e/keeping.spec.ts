@@ -20,13 +20,13 @@ test('what is deleted waits in the bin and comes back by a tap', async ({ open }
   await page.getByLabel('Close').tap();
   await page.getByLabel('More for Salt Pan Hop').tap();
   await page.getByText('Delete', { exact: true }).tap();
-  await expect(page.getByLabel('Open Salt Pan Hop')).toHaveCount(0);
+  await expect(page.getByTestId('open-Salt Pan Hop')).toHaveCount(0);
   await page.reload();
   await page.getByTestId('open-bin').tap();
   await page.getByLabel('Bring back Salt Pan Hop').tap();
   await expect(page.getByTestId('bin-empty')).toBeVisible();
   await page.getByLabel('Close').tap();
-  await expect(page.getByLabel('Open Salt Pan Hop')).toBeVisible();
+  await expect(page.getByTestId('open-Salt Pan Hop')).toBeVisible();
   // For good only after being asked again.
   await page.getByLabel('More for Salt Pan Hop').tap();
   await page.getByText('Delete', { exact: true }).tap();

@@ -232,14 +232,17 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
 
   // A key that is taken is refused; a free one is kept, and used.
   await page.keyboard.press('?');
-  await page.getByLabel('Change the keys of Duplicate').click();
+  await page.getByTestId('keys-duplicate').click();
   await page.keyboard.press('t');
   await expect(page.getByText(/taken by “Turn”/)).toBeVisible();
-  await page.getByLabel('Change the keys of Duplicate').click();
+  await page.getByTestId('keys-duplicate').click();
   await page.keyboard.press('z');
   await page.goBack();
   await page.getByTestId('phase-tune').click();
-  await page.getByLabel('Old kiln').or(page.getByLabel('Lift')).first().click();
+  await page
+    .getByRole('button', { name: /Old kiln|Lift/ })
+    .first()
+    .click();
   await page.keyboard.press('z');
   await expect(pieces(page)).toContainText('67 pieces');
   await page.keyboard.press('Shift+C');

@@ -18,7 +18,7 @@ export async function begin(open: (path: string, device: 'phone') => Promise<Pag
 /** Opens the figures of a piece that acts, under one of their headings. */
 export async function tune(page: Page, piece: string, heading: string) {
   await page.getByTestId('phase-tune').tap();
-  await page.getByLabel(piece, { exact: true }).first().tap();
+  await page.getByRole('button', { name: piece }).first().tap();
   // The course has a heading of the same name, and stands there until the piece is shown.
   const headings = page.getByRole('tablist', { name: 'Of the piece' });
   await headings.getByRole('tab', { name: heading, exact: true }).tap();

@@ -91,7 +91,13 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
     <View
       ref={host}
       testID="ribbon"
-      accessibilityLabel={`The course along its way, ${Math.round(length)} metres`}
+      role="slider"
+      tabIndex={0}
+      aria-label="The course along its way"
+      aria-valuemin={0}
+      aria-valuemax={Math.round(length)}
+      aria-valuenow={Math.round(here?.along ?? 0)}
+      aria-valuetext={`${Math.round(here?.along ?? 0)} of ${Math.round(length)} metres`}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       style={{
         height: HEIGHT,

@@ -69,7 +69,11 @@ export function SketchPanel() {
           />
         )}
       </View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+      <View
+        accessibilityRole="tablist"
+        aria-label="What a finger does"
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
+      >
         <Chip role="tab" label="Draw" on={sketching === 'draw'} onPress={mode('draw')} />
         <Chip role="tab" label="Points" on={sketching === 'points'} onPress={mode('points')} />
         <Chip role="tab" label="Note" on={sketching === 'note'} onPress={mode('note')} />

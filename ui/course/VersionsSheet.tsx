@@ -64,7 +64,6 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
           <View key={version.revision} style={{ flexDirection: 'row', alignItems: 'center' }}>
             <View style={{ flex: 1, minWidth: 0 }}>
               <Row
-                label={`Go back to version ${version.revision}`}
                 disabled={version.revision === revision || goBack.isPending}
                 onPress={() => goBack.mutate(version.revision)}
               >

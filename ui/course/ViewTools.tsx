@@ -93,7 +93,7 @@ export function ViewTools() {
           hint={hintFor('plane.on')}
           onPress={() => viewCommands.movePlane(1)}
         />
-        <Words as="smallFigures" accessibilityLabel={`Work plane at ${axis} ${value} metres`}>
+        <Words as="smallFigures">
           {axis} {shortNumber(Math.round(value * 100) / 100)}
         </Words>
         <IconButton

@@ -27,7 +27,9 @@ const pieces = () => state().course.pieces;
 const piece = (id: string) => pieces().find((p) => p.id === id)!;
 const chosen = () => [...state().choice].sort();
 const choose = (...ids: string[]) => act(() => state().choose(ids));
-const press = (label: string) => fireEvent.press(screen.getByLabelText(label));
+/** By what is written on it, or by its name where nothing is. */
+const press = (label: string) =>
+  fireEvent.press(screen.queryByLabelText(label) ?? screen.getByText(label));
 const type = (id: string, text: string) => {
   fireEvent.changeText(screen.getByTestId(id), text);
   fireEvent(screen.getByTestId(id), 'submitEditing');
@@ -98,7 +100,7 @@ describe('copies', () => {
 test('steps: one axis by itself, all at once, and off', () => {
   render(<SnapSheet onClose={() => undefined} />);
   const option = (label: string, nth: number) =>
-    fireEvent.press(screen.getAllByLabelText(label)[nth]);
+    fireEvent.press([...screen.queryAllByLabelText(label), ...screen.queryAllByText(label)][nth]);
   option('2 m', 0);
   expect(useLay.getState().steps).toEqual([2, 2, 2]);
   // After the row for all axes there is one for each.

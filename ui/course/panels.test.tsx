@@ -32,7 +32,7 @@ beforeEach(() => {
 
 test('Tune lists what acts, then shows the figures of the one chosen', () => {
   render(<TunePanel />);
-  fireEvent.press(screen.getByLabelText('Ferry'));
+  fireEvent.press(screen.getByText('Ferry'));
   expect(screen.getByText('Drift slab')).toBeTruthy();
   fireEvent.press(screen.getByLabelText('Travel more'));
   fireEvent.press(screen.getByLabelText('Travel more'));

@@ -35,7 +35,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
   const proofTint = !proof ? 'slate' : proof.fresh ? 'moss' : 'rust';
   return (
     <Card style={{ width, overflow: 'hidden' }}>
-      <Pressable accessibilityRole="link" accessibilityLabel={`Open ${name}`} onPress={onOpen}>
+      <Pressable accessibilityRole="link" testID={`open-${name}`} onPress={onOpen}>
         <View
           style={{
             backgroundColor: colours.shallows,

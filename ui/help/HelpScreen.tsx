@@ -96,7 +96,8 @@ function CommandLine({ command, first, changed, waiting, onChange }: CommandLine
     >
       <Pressable
         accessibilityRole="button"
-        accessibilityLabel={`Change the keys of ${command.label}`}
+        aria-description={`Change the keys of ${command.label}`}
+        testID={`keys-${command.id}`}
         onPress={onChange}
         style={{
           width: 128,

@@ -39,7 +39,11 @@ export function Button({
       loading={busy}
       testID={testID}
       accessibilityLabel={label}
-      icon={icon && <Feather name={icon} size={18} color={ink} style={{ marginRight: SPACE.s }} />}
+      icon={
+        icon && (
+          <Feather aria-hidden name={icon} size={18} color={ink} style={{ marginRight: SPACE.s }} />
+        )
+      }
       loadingProps={{ color: ink }}
       containerStyle={[{ borderRadius: RADIUS.m }, style]}
       buttonStyle={{

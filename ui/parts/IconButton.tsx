@@ -40,7 +40,8 @@ export const IconButton = memo(function IconButton({
   return (
     <Pressable
       accessibilityRole="button"
-      accessibilityLabel={label}
+      // What is written on it names it; a name beside that could only differ.
+      accessibilityLabel={labelled ? undefined : label}
       aria-disabled={disabled || undefined}
       aria-pressed={on === undefined ? undefined : on}
       disabled={disabled}
@@ -61,7 +62,7 @@ export const IconButton = memo(function IconButton({
         style,
       ]}
     >
-      <Feather name={icon} size={22} color={ink} />
+      <Feather name={icon} size={22} color={ink} aria-hidden />
       {labelled && (
         <Words
           as="small"

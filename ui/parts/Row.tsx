@@ -3,20 +3,17 @@ import { Pressable } from 'react-native';
 import { SPACE, TARGET, useColours } from '../theme';
 
 interface RowProps {
-  /** What pressing it does, or what it is. */
-  readonly label: string;
   readonly onPress: () => void;
   readonly disabled?: boolean;
   readonly on?: boolean;
 }
 
 /** A line of a list that can be pressed. */
-export function Row({ label, onPress, disabled, on, children }: PropsWithChildren<RowProps>) {
+export function Row({ onPress, disabled, on, children }: PropsWithChildren<RowProps>) {
   const colours = useColours();
   return (
     <Pressable
       accessibilityRole="button"
-      accessibilityLabel={label}
       aria-disabled={disabled || undefined}
       aria-pressed={on}
       disabled={disabled}

@@ -2,6 +2,7 @@ import { Overlay } from '@rneui/themed';
 import { useEffect, type PropsWithChildren, type ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { RADIUS, SPACE, useColours, WIDE } from '../theme';
+import { motionReduced } from '../state/motion';
 import { IconButton } from './IconButton';
 import { Words } from './Words';
 
@@ -31,7 +32,8 @@ export function Sheet({ title, open, onClose, foot, children }: PropsWithChildre
       isVisible={open}
       onBackdropPress={onClose}
       onRequestClose={onClose}
-      animationType="fade"
+      animationType={motionReduced() ? 'none' : 'fade'}
+      {...({ 'aria-label': title } as object)}
       backdropStyle={{ backgroundColor: colours.scrim }}
       overlayStyle={{
         position: 'absolute',
@@ -44,7 +46,6 @@ export function Sheet({ title, open, onClose, foot, children }: PropsWithChildre
       }}
     >
       <View
-        accessibilityLabel={title}
         style={{
           flexDirection: 'row',
           alignItems: 'center',

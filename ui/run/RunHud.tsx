@@ -91,7 +91,8 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
             <PiecePicture piece={SHELL} size={26} />
             <Words
               as="figures"
-              accessibilityLabel={`${state.gatheredCount} of ${world.pickups.length} shells`}
+              role="img"
+              aria-label={`${state.gatheredCount}/${world.pickups.length} shells`}
             >
               {state.gatheredCount}/{world.pickups.length}
             </Words>

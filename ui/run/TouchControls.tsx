@@ -128,7 +128,8 @@ function Pad({
     <View
       ref={pad}
       testID="run-pad"
-      accessibilityLabel="Pad"
+      role="group"
+      aria-label="Pad"
       style={{
         width: PAD,
         height: PAD,
@@ -201,7 +202,8 @@ function HoldButton({
     <View
       ref={button}
       testID={testID}
-      accessibilityLabel={name}
+      role="button"
+      aria-label={name}
       style={{
         width: size,
         height: size,

@@ -1,10 +1,6 @@
 import type { Vec3 } from '@/core/geometry';
+import { motionReduced } from '../state/motion';
 import { axes, metresAPixel, pixelOf, useView, type Eye, type ViewMode } from './view';
-
-/** Whether whoever is here asked for no motion that is not needed. */
-export const motionReduced = (): boolean =>
-  typeof window !== 'undefined' &&
-  window.matchMedia?.('(prefers-reduced-motion: reduce)').matches === true;
 
 let going = 0;
 

@@ -72,7 +72,7 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
       />
       <View>
         {found.slice(0, 14).map((entry) => (
-          <Row key={entry.key} label={entry.label} onPress={() => run(entry)}>
+          <Row key={entry.key} onPress={() => run(entry)}>
             <Words style={{ flex: 1 }}>{entry.label}</Words>
             <Words as="small" tint="slate">
               {entry.hint ?? entry.group}

@@ -64,7 +64,8 @@ export function PlanMap() {
     <Card style={{ padding: SPACE.xs }}>
       <Pressable
         ref={host}
-        accessibilityLabel="Plan of the course"
+        accessibilityRole="button"
+        accessibilityLabel="Plan of the course: touch to go there"
         testID="plan-map"
         onPress={(event) => {
           const { pageX, pageY } = event.nativeEvent;

@@ -74,7 +74,6 @@ function PieceList() {
       {acting.map((piece) => (
         <Row
           key={piece.id}
-          label={piece.name ?? familyOf(piece.family).label}
           on={choice.has(piece.id)}
           onPress={() => {
             choose([piece.id]);

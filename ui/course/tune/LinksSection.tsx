@@ -107,7 +107,6 @@ function LinkRows({ links }: { links: readonly Link[] }) {
       {links.map((link) => (
         <Row
           key={link.id}
-          label={linkWords(link, pieces)}
           on={lit.has(link.id)}
           onPress={() => {
             openLink(link.id);

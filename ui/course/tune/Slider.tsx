@@ -14,7 +14,7 @@ export function Slider({
 }) {
   const colours = useColours();
   return (
-    <View accessibilityLabel={label}>
+    <View role="group" aria-label={label}>
       <ElementsSlider
         value={value}
         onValueChange={onChange}

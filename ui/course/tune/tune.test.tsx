@@ -20,7 +20,9 @@ jest.mock('../../scene', () => {
 
 const state = () => useCourse.getState();
 const piece = (id = 'p2') => state().course.pieces.find((p) => p.id === id)!;
-const press = (label: string) => fireEvent.press(screen.getByLabelText(label));
+/** By what is written on it, or by its name where nothing is. */
+const press = (label: string) =>
+  fireEvent.press(screen.queryByLabelText(label) ?? screen.getByText(label));
 const tab = (name: string) => fireEvent.press(screen.getByRole('tab', { name }));
 const type = (id: string, value: string) => {
   fireEvent.changeText(screen.getByTestId(id), value);

@@ -1,0 +1,13 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+/** Checks that nothing on the page bars anyone: no finding of weight, and names as they are seen. */
+export async function expectOpenToAll(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .options({ rules: { 'label-content-name-mismatch': { enabled: true } } })
+    .analyze();
+  const grave = violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .flatMap(({ id, nodes }) => nodes.map(({ html }) => `${what}: ${id}: ${html.slice(0, 200)}`));
+  expect(grave).toEqual([]);
+}
