@@ -37,7 +37,7 @@ test('my courses: rename, duplicate, delete and take back, search, and go on bui
 
   // An earlier version is one tap away.
   await page.getByText('Earlier versions', { exact: true }).tap();
-  await page.getByLabel('Go back to version 1').tap();
+  await page.getByTestId('version-1').tap();
   await expect(page.getByTestId('course-name')).toHaveValue('Salt Pan Hop');
 });
 

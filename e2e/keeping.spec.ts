@@ -50,12 +50,12 @@ test('a version is named, gone back to as a new one, and come forward from', asy
   await page.getByTestId('version-name').fill('As it was found');
   await page.getByTestId('version-name-it').click();
   await expect(page.getByText('As it was found', { exact: true })).toBeVisible();
-  await page.getByLabel('Go back to version 1').click();
+  await page.getByTestId('version-1').click();
   await expect(name).toHaveValue('Low Tide Steps');
   await expect(page.getByTestId('save-state')).toContainText('Saved');
   await page.getByText('Earlier versions', { exact: true }).click();
-  await expect(page.getByLabel('Go back to version 3')).toBeVisible();
-  await page.getByLabel('Go back to version 2').click();
+  await expect(page.getByTestId('version-3')).toBeVisible();
+  await page.getByTestId('version-2').click();
   await expect(name).toHaveValue('Second thoughts');
 });
 

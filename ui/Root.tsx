@@ -5,6 +5,7 @@ import { Stack } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { soundPresses } from './music/sounds';
 import { Loading, Notes } from './parts';
 import { useAutosave } from './state/saving';
 import { useWaitingRuns } from './state/useWaitingRuns';
@@ -47,6 +48,7 @@ function Dress({ theme }: { theme: ReturnType<typeof elementsTheme> }) {
 function Screens({ paper }: { paper: string }) {
   useAutosave();
   useWaitingRuns();
+  useEffect(() => soundPresses(), []);
   return (
     <Stack
       screenOptions={{

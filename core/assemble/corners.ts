@@ -1,5 +1,5 @@
 import type { Piece } from '../course';
-import type { Vec3 } from '../geometry';
+import { distance, lerp, type Vec3 } from '../geometry';
 import { worldParts, localGeometry, toWorld } from '../pieces';
 
 const cornersByPiece = new WeakMap<Piece, Vec3[]>();
@@ -32,3 +32,44 @@ function distinct(points: readonly Vec3[]): Vec3[] {
   for (const p of points) seen.set(p.map((v) => Math.round(v / ONE)).join(' '), p);
   return [...seen.values()];
 }
+
+const holdsByPiece = new WeakMap<Piece, Vec3[]>();
+
+/** What pieces take hold of each other by: their corners, the middles of their edges, the middles of their tops. */
+export function holdsOf(piece: Piece): Vec3[] {
+  let known = holdsByPiece.get(piece);
+  if (!known) {
+    const corners = cornersOf(piece);
+    known = corners.length === 0 ? corners : [...corners, ...middlesOf(piece)];
+    holdsByPiece.set(piece, known);
+  }
+  return known;
+}
+
+/** Middles of the longer edges of what touches of a piece, and of its level faces. */
+function middlesOf(piece: Piece): Vec3[] {
+  const place = toWorld(piece);
+  const middles: Vec3[] = [];
+  for (const { form } of localGeometry(piece).shapes) {
+    if (form.kind !== 'hull') continue;
+    const points = form.solid.points.map(place);
+    for (const face of form.solid.faces) {
+      const ring = face.map((i) => points[i]);
+      ring.forEach((a, i) => {
+        const b = ring[(i + 1) % ring.length];
+        if (distance(a, b) >= LONG) middles.push(lerp(a, b, 0.5));
+      });
+      const heights = ring.map((p) => p[1]);
+      if (Math.max(...heights) - Math.min(...heights) < ONE) middles.push(meanOf(ring));
+    }
+  }
+  const found = distinct(middles);
+  return found.length > MOST_MIDDLES ? [] : found;
+}
+
+/** Edges shorter than this are bevels, whose middles nobody aims at, m. */
+const LONG = 0.4;
+const MOST_MIDDLES = 60;
+
+const meanOf = (ring: readonly Vec3[]): Vec3 =>
+  [0, 1, 2].map((i) => ring.reduce((sum, p) => sum + p[i], 0) / ring.length) as unknown as Vec3;

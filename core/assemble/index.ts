@@ -13,6 +13,7 @@ export * from './corners';
 export * from './landing';
 export * from './fits';
 export * from './adjust';
+export * from './align';
 export * from './images';
 export * from './copies';
 export * from './symmetry';

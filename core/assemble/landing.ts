@@ -1,18 +1,20 @@
 import type { Course, Piece } from '../course';
 import { add, distance, sub, type Vec3 } from '../geometry';
 import { pieceBounds } from '../pieces';
-import { cornersOf } from './corners';
+import { holdsOf } from './corners';
 import { bestOwnEnd, endIndex, joinTo } from './ends';
 import type { PieceInHand } from './lay';
 import { piecesOver } from './near';
 import { groundBelow } from './pick';
 import { tidy } from './place';
-import { snapToGrid } from './snap';
+import { snapToGrid, type GridFrame } from './snap';
 
 /** What a piece lands by. */
 export interface SnapSettings {
   /** Grid step for each axis, m; 0 for none. */
   readonly steps: Vec3;
+  /** Where the grid lies; at the origin, along x and z, when nothing is said. */
+  readonly frame?: GridFrame;
   readonly ends: boolean;
   readonly corners: boolean;
   readonly surface: boolean;
@@ -43,14 +45,17 @@ const moved = (piece: PieceInHand, by: Vec3): PieceInHand => ({
 export function landingOf(
   others: Pick<Course, 'pieces' | 'collides'>,
   piece: PieceInHand,
-  { steps, ends, corners, surface, reach }: SnapSettings,
+  { steps, frame, ends, corners, surface, reach }: SnapSettings,
 ): Landing {
   if (ends) {
     const joined = toEnd(others, piece, reach);
     if (joined) return joined;
   }
   const free = steps.every((step) => step === 0);
-  const onGrid: PieceInHand = { ...piece, at: [...snapToGrid(piece.at, steps)] as Piece['at'] };
+  const onGrid: PieceInHand = {
+    ...piece,
+    at: [...snapToGrid(piece.at, steps, frame)] as Piece['at'],
+  };
   if (corners) {
     const cornered = toCorner(others, onGrid, free ? reach : Math.min(reach, 0.3));
     if (cornered) return cornered;
@@ -88,7 +93,7 @@ function toCorner(
   piece: PieceInHand,
   reach: number,
 ): Landing | null {
-  const own = cornersOf(withId(piece));
+  const own = holdsOf(withId(piece));
   if (own.length === 0) return null;
   const span = Math.max(...own.map((p) => distance(p, piece.at))) + reach;
   let best: Landing | null = null;
@@ -100,7 +105,7 @@ function toCorner(
       (axis) => piece.at[axis] < low[axis] - span || piece.at[axis] > high[axis] + span,
     );
     if (out) continue;
-    for (const corner of cornersOf(other)) {
+    for (const corner of holdsOf(other)) {
       for (const mine of own) {
         const away = distance(corner, mine);
         if (away >= least || away < 1e-9) continue;

@@ -1,5 +1,5 @@
 import { BOUNDS, type Course } from '../course';
-import { distance, type Vec3 } from '../geometry';
+import { cosDeg, distance, sinDeg, type Vec3 } from '../geometry';
 import { MOST_LEGS, nextLeg } from './legs';
 import { tidy } from './place';
 import type { PieceInHand } from './lay';
@@ -33,12 +33,29 @@ export function onWorkPlane(ray: Ray, plane: WorkPlane): Vec3 | null {
   return p.some((v) => Math.abs(v) > BOUNDS) ? null : [p[0], p[1], p[2]];
 }
 
-/** The nearest place on the grid of a step, or of one for each axis; 0 leaves it where it is. */
-export const snapToGrid = (p: Vec3, step: number | Vec3): Vec3 =>
-  [0, 1, 2].map((axis) => {
-    const s = typeof step === 'number' ? step : step[axis];
-    return s > 0 ? tidy(Math.round(p[axis] / s) * s) : tidy(p[axis]);
-  }) as unknown as Vec3;
+/** Where a grid has its origin, m, and by how much it is turned about the upright, degrees. */
+export interface GridFrame {
+  readonly origin: Vec3;
+  readonly turn: number;
+}
+
+/** The nearest place on the grid of a step, or of one for each axis of the grid; 0 leaves it where it is. */
+export function snapToGrid(p: Vec3, step: number | Vec3, frame?: GridFrame): Vec3 {
+  const [sx, sy, sz] = typeof step === 'number' ? [step, step, step] : step;
+  const near = (v: number, s: number) => (s > 0 ? tidy(Math.round(v / s) * s) : tidy(v));
+  if (!frame || (frame.turn === 0 && frame.origin.every((v) => v === 0))) {
+    return [near(p[0], sx), near(p[1], sy), near(p[2], sz)];
+  }
+  const [c, s] = [cosDeg(frame.turn), sinDeg(frame.turn)];
+  const [x, y, z] = [p[0] - frame.origin[0], p[1] - frame.origin[1], p[2] - frame.origin[2]];
+  // Into the grid's own axes, and out of them again.
+  const [u, w] = [near(c * x - s * z, sx), near(s * x + c * z, sz)];
+  return [
+    tidy(frame.origin[0] + c * u + s * w),
+    tidy(frame.origin[1] + near(y, sy)),
+    tidy(frame.origin[2] - s * u + c * w),
+  ];
+}
 
 /** Why a piece may not be laid where it would land, in words, or null when it may. */
 export function refusal(course: Course, piece: PieceInHand): string | null {

@@ -1,14 +1,17 @@
 import { BOUNDS, type Course, type Piece } from '../course';
-import { familyOf, type Unit } from '../pieces';
+import { dot, rotate, scale, type Vec3 } from '../geometry';
+import { familyOf, turnOf, type Unit } from '../pieces';
 import { changePieces, setTurn, tidy, wrapTurn } from './place';
 
 export type Axis = 0 | 1 | 2;
 
 /** A number that can be typed for a piece: a coordinate, an angle, an extent, or its own setting. */
 export type Dial =
-  | { readonly kind: 'at'; readonly axis: Axis }
+  /** Along the world's axes, or along the piece's own. */
+  | { readonly kind: 'at'; readonly axis: Axis; readonly own?: true }
   | { readonly kind: 'turn'; readonly axis: Axis }
-  | { readonly kind: 'size'; readonly axis: Axis }
+  /** Which side of it stays where it is: the low one, the high one, or else the foot's middle. */
+  | { readonly kind: 'size'; readonly axis: Axis; readonly keeps?: 'low' | 'high' }
   | { readonly kind: 'param'; readonly key: string };
 
 /** What a dial of a family shows and takes. */
@@ -43,7 +46,9 @@ export function dialRange(family: string, dial: Dial): DialRange {
 /** What a dial stands at for a piece. */
 export function readDial(piece: Piece, dial: Dial): number {
   const family = familyOf(piece.family);
-  if (dial.kind === 'at') return piece.at[dial.axis];
+  if (dial.kind === 'at') {
+    return dial.own ? tidy(dot(piece.at, ownAxis(piece, dial.axis))) : piece.at[dial.axis];
+  }
   if (dial.kind === 'turn') return piece.turn?.[dial.axis] ?? 0;
   if (dial.kind === 'size') return (piece.size ?? family.size)[dial.axis];
   const param = family.params.find(({ key }) => key === dial.key);
@@ -84,13 +89,37 @@ function turnDial(piece: Piece, dial: Dial, value: number): void {
   if (value < min || value > max) {
     throw new RangeError(`${label} goes from ${min} to ${max} ${unit}.`.replace(' .', '.'));
   }
-  if (dial.kind === 'at') piece.at[dial.axis] = tidy(value);
+  if (dial.kind === 'at' && dial.own) {
+    const along = ownAxis(piece, dial.axis);
+    shift(piece, scale(along, value - dot(piece.at, along)));
+  } else if (dial.kind === 'at') piece.at[dial.axis] = tidy(value);
   else if (dial.kind === 'turn') {
     const turn = [...(piece.turn ?? [0, 0, 0])] as [number, number, number];
     turn[dial.axis] = wrapTurn(value);
     setTurn(piece, turn);
-  } else if (dial.kind === 'size') setExtent(piece, dial.axis, tidy(value));
-  else setParam(piece, dial.key, tidy(value));
+  } else if (dial.kind === 'size') {
+    const grown = value - readDial(piece, { kind: 'size', axis: dial.axis });
+    setExtent(piece, dial.axis, tidy(value));
+    if (dial.keeps) keepSide(piece, dial.axis, grown, dial.keeps);
+  } else setParam(piece, dial.key, tidy(value));
+}
+
+/** One of a piece's own axes in the world. */
+const ownAxis = (piece: Piece, axis: Axis): Vec3 => {
+  const unit: [number, number, number] = [0, 0, 0];
+  unit[axis] = 1;
+  return rotate(turnOf(piece), unit);
+};
+
+function shift(piece: Piece, by: Vec3): void {
+  piece.at = [0, 1, 2].map((i) => tidy(piece.at[i] + by[i])) as Piece['at'];
+}
+
+/** Moves a piece that has grown along an axis of its own so that a side of it stays where it was. */
+function keepSide(piece: Piece, axis: Axis, grown: number, side: 'low' | 'high'): void {
+  // It stands on its foot's middle: upwards it grows from its foot, along and across to both sides.
+  const by = axis === 1 ? (side === 'high' ? -grown : 0) : side === 'low' ? grown / 2 : -grown / 2;
+  shift(piece, scale(ownAxis(piece, axis), by));
 }
 
 function setExtent(piece: Piece, axis: number, value: number): void {

@@ -174,6 +174,21 @@ export const SkySchema = v.looseObject({
   sound: v.optional(v.picklist(['shore', 'wind', 'harbour'], 'is no known sound')),
 });
 
+/** What is laid takes hold of while building: a grid with its place and turn, and what else. */
+export const GridSchema = v.looseObject({
+  /** Metres along each axis; 0 for none. */
+  steps: v.strictTuple([between(0, 100), between(0, 100), between(0, 100)]),
+  /** Degrees a turn goes by; 0 for a degree at a time. */
+  turnStep: between(0, 180),
+  origin: v.optional(triple(coordinate)),
+  /** Degrees about the upright. */
+  turn: v.optional(angle),
+  snapping: v.optional(v.boolean()),
+  ends: v.optional(v.boolean()),
+  corners: v.optional(v.boolean()),
+  surface: v.optional(v.boolean()),
+});
+
 export const SYMMETRIES = ['mirror-x', 'mirror-z', 'turn-2', 'turn-3', 'turn-4'] as const;
 export const SymmetrySchema = v.looseObject({
   kind: v.picklist(SYMMETRIES, 'is no known symmetry'),
@@ -233,6 +248,7 @@ export const CourseSchema = v.looseObject({
   sketch: v.optional(SketchSchema),
   sky: v.optional(SkySchema),
   symmetry: v.optional(SymmetrySchema),
+  grid: v.optional(GridSchema),
   layers: v.optional(
     v.pipe(
       v.array(
@@ -263,6 +279,7 @@ export type WallLine = v.InferOutput<typeof LineSchema>;
 export type PanelKind = (typeof PANEL_KINDS)[number];
 export type Sketch = v.InferOutput<typeof SketchSchema>;
 export type Sky = v.InferOutput<typeof SkySchema>;
+export type BuildGrid = v.InferOutput<typeof GridSchema>;
 export type Symmetry = v.InferOutput<typeof SymmetrySchema>;
 export type SymmetryKind = Symmetry['kind'];
 export type CourseKind = Course['kind'];

@@ -32,6 +32,27 @@ export class SceneHands {
     await this.fingers([a], [b], 8);
   }
 
+  /** Presses a finger down until that means something, slides it to another pixel, and lifts it. */
+  async press(from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> {
+    this.session ??= await this.page.context().newCDPSession(this.page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: typeof from | null) =>
+      this.session!.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: at ? [{ ...at, id: 0 }] : [],
+      });
+    await touch('touchStart', from);
+    await this.page.waitForTimeout(600);
+    if (to.x !== from.x || to.y !== from.y) {
+      for (let k = 1; k <= 4; k++) {
+        await touch('touchMove', {
+          x: from.x + ((to.x - from.x) * k) / 4,
+          y: from.y + ((to.y - from.y) * k) / 4,
+        });
+      }
+    }
+    await touch('touchEnd', null);
+  }
+
   /** Draws one finger along pixels of the page. */
   async draw(way: readonly { x: number; y: number }[]): Promise<void> {
     this.session ??= await this.page.context().newCDPSession(this.page);

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { View } from 'react-native';
-import { chosenOf, makeReady, type PieceInHand } from '@/core/assemble';
-import type { Piece } from '@/core/course';
+import { chosenOf, layKit, makeReady, type PieceInHand } from '@/core/assemble';
+import { emptyCourse, type Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
 import {
   Canvas,
@@ -28,6 +28,7 @@ import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
 import { Scrubbed } from './Scrubbed';
 import { sketchTool, TOOLS } from './tools';
+import { useKitHand } from './tools/kitTool';
 import { pivotTool } from './tools/pivotTool';
 import { pathTool, pickTool } from './tools/tuneTools';
 import { useTune } from './tune/tuneStore';
@@ -111,6 +112,7 @@ function Contents({ work }: { work: Work }) {
       <Laid tide={tide} moment={moment} building={building} />
       {building && showShapes && <Shapes moment={moment} />}
       <Grid work={work} handed={building && inHand !== null} />
+      {building && <KitGhost />}
       {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
       {building && <ChosenNow />}
     </>
@@ -134,11 +136,21 @@ function Grid({ work, handed }: { work: Work; handed: boolean }) {
   const steps = useLay((s) => s.steps);
   const level = useLay((s) => s.level);
   const depth = useLay((s) => s.depth);
+  const origin = useLay((s) => s.gridOrigin);
+  const turn = useLay((s) => s.gridTurn);
+  const frame = useMemo(() => ({ origin, turn }), [origin, turn]);
   const tool = useLay((s) => s.tool);
   const mode = useView((s) => s.mode);
   const target = useView((s) => s.target);
   if (!handed && work !== 'sketch' && !(work === 'lay' && tool !== 'pieces')) return null;
-  return <PlaneGrid plane={planeOf(mode, { level, depth })} step={steps[0]} about={target} />;
+  return (
+    <PlaneGrid
+      plane={planeOf(mode, { level, depth })}
+      step={steps[0]}
+      about={target}
+      frame={frame}
+    />
+  );
 }
 
 /** The ghost by itself, so that following the pointer touches nothing else of the scene. */
@@ -156,6 +168,17 @@ function GhostInHand({ inHand, tide }: { inHand: PieceInHand; tide: number }) {
       tide={tide}
     />
   );
+}
+
+/** The assembly of the kit in hand, where it would land. */
+function KitGhost() {
+  const { kit, at } = useKitHand();
+  const tool = useLay((s) => s.tool);
+  const pieces = useMemo(
+    () => (kit && at ? layKit(emptyCourse('Kit', 'free'), kit, at).course.pieces : null),
+    [kit, at],
+  );
+  return pieces && tool === 'kit' ? <Ghosts pieces={pieces} /> : null;
 }
 
 /** Has the next touch find what it needs at hand. */

@@ -18,8 +18,11 @@ import { HandCard } from './cards/HandCard';
 import { ConflictSheet } from './ConflictSheet';
 import { CourseGlance } from './CourseGlance';
 import { going } from './commandList';
+import { FlyPad } from './FlyPad';
+import { useGridKept } from './gridKept';
 import { FirstHint } from './FirstHint';
 import { CourseScene } from './CourseScene';
+import { soundEdits } from './courseSounds';
 import { takeTool, useLay } from './layStore';
 import { useOpening } from './opening';
 import { useOpen } from './openStore';
@@ -81,6 +84,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
   const focused = useIsFocused();
 
   useOpening(id);
+  useGridKept(id);
 
   const run = useCallback(
     (fromHere = false) => {
@@ -116,6 +120,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
     [run, take],
   );
   useBuildKeys(focused);
+  useEffect(() => soundEdits(), []);
   useEffect(() => {
     going.to = goTo;
     going.runHere = () => run(true);
@@ -151,9 +156,10 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
           pointerEvents="box-none"
           style={{ flex: 1, alignItems: 'flex-end', paddingHorizontal: SPACE.s }}
         >
-          {(phase === 'lay' || work === 'sketch') && <ViewTools />}
+          {(building || work === 'sketch') && <ViewTools />}
         </View>
         <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
+          {building && <Flying />}
           {phase === 'tune' && <Scrubber />}
           {phase === 'lay' && (
             <HandOrChoice onTune={() => goTo('tune')} onRunHere={() => run(true)} />
@@ -219,6 +225,11 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
     </View>
   );
 });
+
+/** The pad for flying, where it was asked for. */
+function Flying() {
+  return useLay((s) => s.flying) ? <FlyPad /> : null;
+}
 
 /** The phases, with those that are done. */
 const Progress = memo(function Progress({

@@ -64,6 +64,7 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
           <View key={version.revision} style={{ flexDirection: 'row', alignItems: 'center' }}>
             <View style={{ flex: 1, minWidth: 0 }}>
               <Row
+                testID={`version-${version.revision}`}
                 disabled={version.revision === revision || goBack.isPending}
                 onPress={() => goBack.mutate(version.revision)}
               >

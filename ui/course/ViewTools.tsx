@@ -54,6 +54,13 @@ export function ViewTools() {
             hint={hintFor('view.fit')}
             onPress={viewCommands.fit}
           />
+          <IconButton
+            icon="more-horizontal"
+            label="Look and find"
+            hint={hintFor('view.more')}
+            onPress={() => open('look')}
+            testID="look-open"
+          />
         </Card>
         {sheet === 'plan' && <PlanMap />}
       </View>

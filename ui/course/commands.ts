@@ -21,8 +21,8 @@ import {
   tidy,
 } from '@/core/assemble';
 import type { Course } from '@/core/course';
-import { middle, unionBounds, type Vec3 } from '@/core/geometry';
-import { familyOf, pieceBounds } from '@/core/pieces';
+import { middle, rotate, turnMatrix, unionBounds, type Vec3 } from '@/core/geometry';
+import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { tell } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
@@ -72,7 +72,12 @@ export const buildCommands = {
   move: (x: number, y: number, z: number) => {
     const { choice, edit } = useCourse.getState();
     if (choice.size === 0) return;
-    const by: Vec3 = [x * stepOf(0), y * stepOf(1), z * stepOf(2)];
+    const along: Vec3 = [x * stepOf(0), y * stepOf(1), z * stepOf(2)];
+    const [first] = chosenOf(useCourse.getState().course, choice);
+    const { ownAxes, gridTurn } = useLay.getState();
+    // Along its own axes where those are on, else along the grid's.
+    const frame = ownAxes && first ? turnOf(first) : turnMatrix([0, gridTurn, 0]);
+    const by = rotate(frame, along);
     edit((course) => movePieces(course, choice, by), 'move');
   },
   /** Raises what is in hand above where it would land, or what is chosen. */
@@ -125,6 +130,15 @@ export const buildCommands = {
     const { course: next, copies } = duplicatePieces(course, choice, by);
     edit(() => next);
     choose(copies);
+  },
+  /** Leaves a copy in the same place: the one that is chosen goes on from there. */
+  duplicateHere: () => {
+    const { course, choice, edit, choose } = useCourse.getState();
+    if (choice.size === 0) return;
+    const { course: next, copies } = duplicatePieces(course, choice, [0, 0, 0]);
+    edit(() => next);
+    choose(copies);
+    tell('A copy lies in the same place and is chosen; move it on.');
   },
   remove: () => {
     const { course, choice, edit } = useCourse.getState();

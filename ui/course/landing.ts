@@ -3,6 +3,7 @@ import {
   onWorkPlane,
   pickPiece,
   refusal,
+  snapToGrid,
   tidy,
   type Landing,
   type PieceInHand,
@@ -22,7 +23,8 @@ export const planeNow = () => planeOf(useView.getState().mode, useLay.getState()
 
 /** What snaps now: the grid of the work plane, and what else is switched on. */
 export function snapNow(): SnapSettings {
-  const { steps, ends, corners, surface, snapping, letGo } = useLay.getState();
+  const { steps, ends, corners, surface, snapping, letGo, gridOrigin, gridTurn } =
+    useLay.getState();
   const view = useView.getState();
   const on = snapping && !letGo;
   const upright = planeNow().axis === 'z';
@@ -30,11 +32,18 @@ export function snapNow(): SnapSettings {
   return {
     // Across the plane there is nothing to snap: a piece keeps the plane's own height or depth.
     steps: upright ? [x, y, 0] : [x, 0, z],
+    frame: { origin: gridOrigin, turn: gridTurn },
     ends: on && ends,
     corners: on && corners,
     surface: on && surface && !upright,
     reach: Math.min(1.2, metresAPixel(view, view.target) * REACH),
   };
+}
+
+/** The nearest place on the grid as it is now. */
+export function toGrid(p: Vec3): Vec3 {
+  const { steps, frame } = snapNow();
+  return snapToGrid(p, steps, frame);
 }
 
 /**

@@ -13,6 +13,7 @@ export const LAY_TOOLS = [
   'outline',
   'scatter',
   'paint',
+  'erase',
   'kit',
   'symmetry',
   'layers',
@@ -36,6 +37,11 @@ interface LayState {
   readonly steps: Vec3;
   /** Degrees a turn goes by; 0 for a degree at a time. */
   readonly turnStep: number;
+  /** Where the grid has its origin, and its turn about the upright in degrees. */
+  readonly gridOrigin: Vec3;
+  readonly gridTurn: number;
+  /** Which side stays when a size is typed; the foot's middle when none. */
+  readonly sizeKeeps: 'low' | 'middle' | 'high';
   readonly ends: boolean;
   readonly corners: boolean;
   readonly surface: boolean;
@@ -57,6 +63,8 @@ interface LayState {
   readonly handOpen: boolean;
   /** The row a drag lays: where it began and has come to, in places where feet go. */
   readonly row: readonly PieceInHand[] | null;
+  /** Whether the pad for flying stands over the scene. */
+  readonly flying: boolean;
   readonly handles: HandleMode;
   /** Handles along the piece's own axes, and stretching from both sides. */
   readonly ownAxes: boolean;
@@ -74,6 +82,8 @@ interface LayState {
   /** Whether dragging what is chosen leaves it and drags a copy. */
   readonly dragCopies: boolean;
   readonly fill: 'fill' | 'carve' | 'flood';
+  /** Whether what is filled or carved is drawn round by a finger, rather than a rectangle. */
+  readonly fillRound: boolean;
   readonly floor: PieceInHand;
   readonly wall: PieceInHand;
   /** Whether walls being drawn stand on the ground below, instead of level. */
@@ -115,6 +125,9 @@ export const useLay = create<LayState>()((set) => ({
   tool: 'pieces',
   steps: [0.5, 0.5, 0.5],
   turnStep: 15,
+  gridOrigin: [0, 0, 0],
+  gridTurn: 0,
+  sizeKeeps: 'middle',
   ends: true,
   corners: false,
   surface: true,
@@ -128,6 +141,7 @@ export const useLay = create<LayState>()((set) => ({
   handAxis: 1,
   handOpen: false,
   row: null,
+  flying: false,
   handles: 'move',
   ownAxes: false,
   bothSides: false,
@@ -139,6 +153,7 @@ export const useLay = create<LayState>()((set) => ({
   adding: false,
   dragCopies: false,
   fill: 'fill',
+  fillRound: false,
   floor: { family: 'slab', at: [0, 0, 0] },
   wall: { family: 'wall', at: [0, 0, 0] },
   onGround: false,

@@ -103,8 +103,9 @@ test('steps: one axis by itself, all at once, and off', () => {
     fireEvent.press([...screen.queryAllByLabelText(label), ...screen.queryAllByText(label)][nth]);
   option('2 m', 0);
   expect(useLay.getState().steps).toEqual([2, 2, 2]);
-  // After the row for all axes there is one for each.
-  option('0.1 m', 2);
+  // Any step can be typed, for each axis.
+  fireEvent.changeText(screen.getByTestId('step-y'), '0.1');
+  fireEvent(screen.getByTestId('step-y'), 'submitEditing');
   expect(useLay.getState().steps).toEqual([2, 0.1, 2]);
   option('45°', 0);
   expect(useLay.getState().turnStep).toBe(45);

@@ -3,10 +3,11 @@ import { tell } from '../parts';
 import { useCourse } from '../state/courseStore';
 
 /** Sheets of the building screen that any command may open. */
-export type OpenSheet = 'finder' | 'snap' | 'copies' | 'swap' | 'kit' | 'plan';
+export type OpenSheet =
+  'finder' | 'snap' | 'copies' | 'swap' | 'kit' | 'plan' | 'look' | 'hidden' | 'align';
 
 /** Sheets about what is chosen: without a choice there is nothing for them to say. */
-const OF_CHOICE: ReadonlySet<OpenSheet> = new Set(['copies', 'swap', 'kit']);
+const OF_CHOICE: ReadonlySet<OpenSheet> = new Set(['copies', 'swap', 'kit', 'align']);
 
 interface OpenState {
   readonly sheet: OpenSheet | null;

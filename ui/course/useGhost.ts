@@ -35,8 +35,9 @@ export function useGhost(): GhostPlace | null {
   const distance = useView((s) => s.distance);
   const target = useView((s) => (ghostAt ? null : s.target));
   // What snaps is read when it lands; these are here so that a change of them lands it anew.
-  const snaps = useLay(({ steps, ends, corners, surface, snapping, letGo, raised }) =>
-    [...steps, ends, corners, surface, snapping, letGo, raised].join(),
+  const snaps = useLay(
+    ({ steps, ends, corners, surface, snapping, letGo, raised, gridOrigin, gridTurn }) =>
+      [...steps, ends, corners, surface, snapping, letGo, raised, ...gridOrigin, gridTurn].join(),
   );
   return useMemo(() => {
     if (!inHand) return null;

@@ -44,7 +44,8 @@ export function PictureChoice<T extends string>({
               aria-checked={on}
               onPress={() => onChange(option.value)}
               testID={`choose-${option.value}`}
-              style={{
+              style={({ pressed }) => ({
+                opacity: pressed ? 0.65 : 1,
                 flexGrow: 1,
                 flexBasis: width,
                 borderRadius: RADIUS.m,
@@ -52,7 +53,7 @@ export function PictureChoice<T extends string>({
                 padding: on ? 0 : 2,
                 borderColor: on ? colours.moss : colours.line,
                 overflow: 'hidden',
-              }}
+              })}
             >
               <View style={{ backgroundColor: colours.plate, alignItems: 'center' }}>
                 {picture(option.value)}

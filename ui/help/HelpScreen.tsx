@@ -6,6 +6,7 @@ import { keysFor, keysOf, shownKeys, useKeys } from '../course/keys';
 import { Button, Card, IconButton, Page, tell, Words } from '../parts';
 import { RADIUS, SPACE, TARGET, useColours } from '../theme';
 import { RUN_KEYS, TOUCHES, type KeyLine } from './lines';
+import { RunKeyTable } from './RunKeyTable';
 
 const GROUPS: readonly { readonly id: Command['group']; readonly title: string }[] = [
   { id: 'Go', title: 'Going about' },
@@ -67,7 +68,8 @@ export function HelpScreen() {
           </Card>
         </View>
       ))}
-      <KeyTable title="Running" lines={RUN_KEYS} />
+      <RunKeyTable />
+      <KeyTable title="Of each runner" lines={RUN_KEYS} />
     </Page>
   );
 }

@@ -1,4 +1,5 @@
 import type { SoundName, Tempo } from '@/core/course';
+import { pluck } from './pluck';
 
 /** Seconds ahead of which notes are set down, and how often more are. */
 const AHEAD = 0.3;
@@ -43,27 +44,6 @@ export function playAlong(context: AudioContext, tempo: Tempo, from = 0): () => 
     clearInterval(timer);
     out.disconnect();
   };
-}
-
-/** A tone that fades. */
-function pluck(
-  context: AudioContext,
-  out: AudioNode,
-  at: number,
-  pitch: number,
-  length: number,
-  loud: number,
-  type: OscillatorType,
-): void {
-  const tone = context.createOscillator();
-  const fade = context.createGain();
-  tone.type = type;
-  tone.frequency.value = pitch;
-  fade.gain.setValueAtTime(loud, at);
-  fade.gain.exponentialRampToValueAtTime(0.0005, at + length);
-  tone.connect(fade).connect(out);
-  tone.start(at);
-  tone.stop(at + length + 0.02);
 }
 
 /** What each sound is made of: pitches and lengths one after the other. */

@@ -22,7 +22,8 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
       {...(role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on })}
       accessibilityLabel={label}
       onPress={onPress}
-      style={{
+      style={({ pressed }) => ({
+        opacity: pressed ? 0.65 : 1,
         minHeight: TARGET,
         justifyContent: 'center',
         paddingHorizontal: tight ? SPACE.s + 2 : SPACE.m + 2,
@@ -30,7 +31,7 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
         borderWidth: on ? 2 : 1,
         borderColor: filled ? colours.ink : on ? colours.moss : colours.line,
         backgroundColor: filled ? colours.ink : on ? colours.mossSoft : colours.card,
-      }}
+      })}
     >
       <Words as={on ? 'smallStrong' : 'small'} tint={filled ? 'card' : 'ink'}>
         {label}

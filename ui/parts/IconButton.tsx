@@ -9,6 +9,9 @@ interface IconButtonProps {
   /** What happens; read aloud, and shown under the icon with `labelled`. */
   readonly label: string;
   readonly onPress: () => void;
+  /** For what goes on as long as it is held. */
+  readonly onPressIn?: () => void;
+  readonly onPressOut?: () => void;
   readonly labelled?: boolean;
   readonly disabled?: boolean;
   readonly on?: boolean;
@@ -25,6 +28,8 @@ export const IconButton = memo(function IconButton({
   icon,
   label,
   onPress,
+  onPressIn,
+  onPressOut,
   labelled,
   disabled,
   on,
@@ -46,6 +51,8 @@ export const IconButton = memo(function IconButton({
       aria-pressed={on === undefined ? undefined : on}
       disabled={disabled}
       onPress={onPress}
+      onPressIn={onPressIn}
+      onPressOut={onPressOut}
       testID={testID}
       {...({ title: hint ? `${label} (${hint})` : label } as object)}
       style={({ pressed }) => [

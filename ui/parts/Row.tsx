@@ -6,10 +6,11 @@ interface RowProps {
   readonly onPress: () => void;
   readonly disabled?: boolean;
   readonly on?: boolean;
+  readonly testID?: string;
 }
 
 /** A line of a list that can be pressed. */
-export function Row({ onPress, disabled, on, children }: PropsWithChildren<RowProps>) {
+export function Row({ onPress, disabled, on, testID, children }: PropsWithChildren<RowProps>) {
   const colours = useColours();
   return (
     <Pressable
@@ -18,7 +19,9 @@ export function Row({ onPress, disabled, on, children }: PropsWithChildren<RowPr
       aria-pressed={on}
       disabled={disabled}
       onPress={onPress}
-      style={{
+      testID={testID}
+      style={({ pressed }) => ({
+        opacity: pressed ? 0.6 : 1,
         flexDirection: 'row',
         alignItems: 'center',
         gap: SPACE.m,
@@ -26,7 +29,7 @@ export function Row({ onPress, disabled, on, children }: PropsWithChildren<RowPr
         borderTopWidth: 1,
         borderColor: colours.line,
         backgroundColor: on ? colours.mossSoft : undefined,
-      }}
+      })}
     >
       {children}
     </Pressable>

@@ -61,12 +61,13 @@ export function Stones({ current, done, onChoose }: StonesProps) {
               accessibilityLabel={NAMES[phase]}
               testID={`phase-${phase}`}
               onPress={() => onChoose(phase)}
-              style={{
+              style={({ pressed }) => ({
+                opacity: pressed ? 0.6 : 1,
                 flex: 1,
                 alignItems: 'center',
                 justifyContent: 'flex-end',
                 paddingBottom: 8,
-              }}
+              })}
             >
               <Svg width={58} height={34} viewBox="0 0 56 32" style={{ marginBottom: on ? 5 : 1 }}>
                 <Path

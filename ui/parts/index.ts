@@ -17,4 +17,5 @@ export * from './Page';
 export * from './format';
 export * from './kinds';
 export * from './Stepper';
+export * from './stir';
 export * from './saveText';

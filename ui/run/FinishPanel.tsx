@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import type { Course, CourseKind, Targets } from '@/core/course';
 import { ranksBefore, type RunResult } from '@/core/run';
-import { Card, runTime, timeGap, Words } from '../parts';
+import { Card, comesUp, runTime, timeGap, Words } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
 import type { Best } from './RunView';
 
@@ -63,6 +63,7 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
       <Card
         style={[
           { width: wide ? 380 : '100%', maxHeight: height * 0.72 },
+          comesUp(),
           !wide && { borderBottomLeftRadius: 0, borderBottomRightRadius: 0 },
         ]}
       >

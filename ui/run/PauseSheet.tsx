@@ -1,4 +1,5 @@
 import { Button, Chip, Sheet, Words } from '../parts';
+import { useSettings } from '../state/settings';
 
 /** An attempt ends when its time is up, or when its runner was thrown out of all there is. */
 export type Ended = 'time-up' | 'lost';
@@ -40,6 +41,7 @@ export function PauseSheet({
   onStarts,
   onLeave,
 }: PauseSheetProps) {
+  const { muted, set } = useSettings();
   return (
     <Sheet
       title={ended ? ENDS[ended].title : 'Paused'}
@@ -64,6 +66,7 @@ export function PauseSheet({
         on={shapes}
         onPress={() => onShapes(!shapes)}
       />
+      <Chip role="checkbox" label="Silent" on={muted} onPress={() => set({ muted: !muted })} />
       <Button title={leaveLabel} icon="chevron-left" onPress={onLeave} />
     </Sheet>
   );

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { Card, IconButton, PiecePicture, runTime, Words } from '../parts';
+import { Card, IconButton, PiecePicture, runTime, swells, Words } from '../parts';
 import { RADIUS, SPACE } from '../theme';
 import { latestWord, tallyOf } from './hudWords';
 import type { LiveRun } from './liveRun';
@@ -88,7 +88,9 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
               gap: SPACE.xs,
             }}
           >
-            <PiecePicture piece={SHELL} size={26} />
+            <View key={state.gatheredCount} style={state.gatheredCount > 0 && swells()}>
+              <PiecePicture piece={SHELL} size={26} />
+            </View>
             <Words
               as="figures"
               role="img"

@@ -1,10 +1,32 @@
 import { useEffect, useState } from 'react';
 import type { Course, SoundName } from '@/core/course';
-import { F } from '@/core/run';
+import { F, type RunEvent } from '@/core/run';
 import { playSound } from '../music/musician';
+import { sound, type ActSound } from '../music/sounds';
 import { playMusic } from '../music/useMusician';
 import { useSettings } from '../state/settings';
 import type { LiveRun } from './liveRun';
+
+/** What is heard of what happens in a run. */
+const EVENT_SOUNDS: Partial<Record<RunEvent['kind'], ActSound>> = {
+  jump: 'jump',
+  stroke: 'take',
+  land: 'land',
+  bounce: 'bounce',
+  pickup: 'gather',
+  checkpoint: 'checkpoint',
+  lap: 'round',
+  leg: 'round',
+  hazard: 'hurt',
+  crush: 'hurt',
+  fall: 'fall',
+  break: 'remove',
+  switch: 'join',
+  portal: 'round',
+  shut: 'refuse',
+  missed: 'refuse',
+  goal: 'finish',
+};
 
 /** How often it is looked whether something has to sound, ms. */
 const EVERY_MS = 60;
@@ -27,6 +49,8 @@ export function RunMusic({ live, course, held }: { live: LiveRun; course: Course
       setQuiet(live.state.field[F.quiet] > 0);
       for (; heard < live.events.length; heard++) {
         const { kind, text } = live.events[heard];
+        const act = EVENT_SOUNDS[kind];
+        if (act) sound(act);
         if (kind === 'sound') playSound(context, (text ?? 'bell') as SoundName);
       }
     }, EVERY_MS);

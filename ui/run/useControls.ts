@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import type { RunnerKind } from '@/core/course';
 import { FULL_PAD, padSteps, type Input } from '@/core/run';
 import { axes, useView } from '../scene';
+import { runActOf, type RunAct } from './runKeys';
 
 /** What the hands do, before it is turned into a tick's input. */
 interface Hands {
@@ -11,15 +12,11 @@ interface Hands {
   jump: boolean;
 }
 
-const MOVES: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  KeyA: [-1, 0],
-  ArrowRight: [1, 0],
-  KeyD: [1, 0],
-  ArrowUp: [0, 1],
-  KeyW: [0, 1],
-  ArrowDown: [0, -1],
-  KeyS: [0, -1],
+const MOVES: Partial<Record<RunAct, readonly [number, number]>> = {
+  left: [-1, 0],
+  right: [1, 0],
+  forward: [0, 1],
+  back: [0, -1],
 };
 
 export interface Controls {
@@ -56,38 +53,38 @@ export function useControls(
   }, [kind, sideOn]);
 
   useEffect(() => {
-    const keys = new Set<string>();
+    const held = new Set<RunAct>();
     const update = () => {
       const pad = [0, 0];
-      for (const key of keys) {
-        const move = MOVES[key];
+      for (const act of held) {
+        const move = MOVES[act];
         // On a side-on stage up jumps, and only down is a way.
         if (move && !(sideOn && move[1] > 0)) {
           pad[0] += move[0];
           pad[1] += move[1];
         }
       }
-      const up = sideOn && (keys.has('ArrowUp') || keys.has('KeyW'));
       controls.push(pad[0], pad[1]);
-      controls.press(keys.has('Space') || up);
+      controls.press(held.has('button') || (sideOn && held.has('forward')));
     };
     const down = (event: KeyboardEvent) => {
       if (event.repeat) return;
-      // A flick stone has keys of its own.
-      if (kind === 'flick' && (event.code in MOVES || event.code === 'Space')) return;
-      if (event.code === 'KeyP' || event.code === 'Escape') commands.current?.pause();
-      else if (event.code === 'KeyR') commands.current?.restart();
-      else if (event.code in MOVES || event.code === 'Space') {
+      const act = runActOf(event.code);
+      if (act === 'pause') commands.current?.pause();
+      else if (act === 'again') commands.current?.restart();
+      // A flick stone is aimed by keys of its own.
+      else if (act && kind !== 'flick') {
         event.preventDefault();
-        keys.add(event.code);
+        held.add(act);
         update();
       }
     };
     const up = (event: KeyboardEvent) => {
-      if (keys.delete(event.code)) update();
+      const act = runActOf(event.code);
+      if (act && held.delete(act)) update();
     };
     const blur = () => {
-      keys.clear();
+      held.clear();
       update();
     };
     window.addEventListener('keydown', down);

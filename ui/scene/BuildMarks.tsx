@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { PieceInHand, WorkPlane } from '@/core/assemble';
+import type { GridFrame, PieceInHand, WorkPlane } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { applyPose, poseAt, type Motion } from '@/core/motion';
@@ -79,10 +79,24 @@ export function Chosen({ pieces }: { pieces: readonly Piece[] }) {
   );
 }
 
+interface PlaneGridProps {
+  readonly plane: WorkPlane;
+  readonly step: number;
+  readonly about: Vec3;
+  readonly frame: GridFrame;
+}
+
 /** Points of a grid about a place on the work plane, as small crosses. */
-export function PlaneGrid({ plane, step, about }: { plane: WorkPlane; step: number; about: Vec3 }) {
+export function PlaneGrid({ plane, step, about, frame }: PlaneGridProps) {
   const pitch = Math.max(1, step || 1);
-  const [cx, cy, cz] = about.map((v) => Math.round(v / pitch) * pitch);
+  // An upright plane shows the grid as it is seen from its side.
+  const turn = plane.axis === 'z' ? 0 : frame.turn;
+  const [ox, oy, oz] = frame.origin;
+  const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+  const [dx, dz] = [about[0] - ox, about[2] - oz];
+  const own: Vec3 = [c * dx - s * dz, about[1] - oy, s * dx + c * dz];
+  const [cx, cy, cz] = own.map((v) => Math.round(v / pitch) * pitch);
+  const value = plane.value - (plane.axis === 'z' ? oz : oy);
   const geometry = useMemo(() => {
     const ends: number[] = [];
     const reach = 14;
@@ -91,18 +105,22 @@ export function PlaneGrid({ plane, step, about }: { plane: WorkPlane; step: numb
       for (let j = -reach; j <= reach; j++) {
         const [u, v] = [i * pitch, j * pitch];
         if (plane.axis === 'z') {
-          const [x, y, z] = [cx + u, cy + v, plane.value];
+          const [x, y, z] = [cx + u, cy + v, value];
           ends.push(x - arm, y, z, x + arm, y, z, x, y - arm, z, x, y + arm, z);
         } else {
-          const [x, y, z] = [cx + u, plane.value, cz + v];
+          const [x, y, z] = [cx + u, value, cz + v];
           ends.push(x - arm, y, z, x + arm, y, z, x, y, z - arm, x, y, z + arm);
         }
       }
     }
     return lineGeometry(new Float32Array(ends));
-  }, [plane.axis, plane.value, pitch, cx, cy, cz]);
+  }, [plane.axis, value, pitch, cx, cy, cz]);
   useDisposal(geometry);
-  return <lineSegments geometry={geometry} material={INK} />;
+  return (
+    <group position={frame.origin} rotation-y={(turn * Math.PI) / 180}>
+      <lineSegments geometry={geometry} material={INK} />
+    </group>
+  );
 }
 
 function useDisposal(...geometries: { dispose: () => void }[]): void {

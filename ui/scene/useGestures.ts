@@ -99,7 +99,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
         moved = false;
         button = event.button;
         owned = button === 0 && (latest.current.begin?.(at.x, at.y, pointerOf(event)) ?? false);
-        if (owned && latest.current.hold) holding = setTimeout(hold, HOLD);
+        if (button === 0 && latest.current.hold) holding = setTimeout(hold, HOLD);
       } else {
         // A second finger makes it a movement of the view, whatever the first one did.
         if (owned) cancel();
@@ -111,6 +111,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     const hold = () => {
       if (!start || moved || !latest.current.hold?.(start.x, start.y)) return;
       moved = true;
+      owned = true;
       useHand.setState({ dragging: true });
     };
     const move = (event: PointerEvent) => {

@@ -29,6 +29,8 @@ interface CourseStore extends OpenCourse {
   redo: () => void;
   /** What is done to others is another step to undo, unless they are chosen `amid` an edit that goes on. */
   choose: (ids: Iterable<string>, amid?: boolean) => void;
+  /** Keeps something with the course that is no step of its making: nothing there is to undo. */
+  keep: (change: Partial<Course>) => void;
   take: (piece: PieceInHand | null) => void;
   setSave: (save: SaveState, revision?: number) => void;
 }
@@ -77,6 +79,7 @@ export const useCourse = create<CourseStore>()((set, get) => ({
     if (!amid) merging = undefined;
     set({ choice: new Set(ids) });
   },
+  keep: (change) => set({ course: { ...get().course, ...change }, save: UNSAVED }),
   take: (inHand) => set(inHand ? { inHand, choice: NOBODY } : { inHand }),
   setSave: (save, revision) => set(revision === undefined ? { save } : { save, revision }),
 }));

@@ -3,6 +3,7 @@ import type { ApiError } from './api';
 import { useCourse } from './courseStore';
 import { readDraft } from './drafts';
 import { useLastRun } from './lastRun';
+import { takePast } from './pastKept';
 import { useCourseOnServer } from './queries';
 import type { SaveState } from './saveQueue';
 import { atRest, queueOf } from './saving';
@@ -40,10 +41,12 @@ export function useOpenCourse(id: string): {
               : { kind: 'conflict', theirs: { revision: data.revision, course: data.course } };
         }
         useCourse.getState().open(id, data.revision, draft?.course ?? data.course, save);
+        takePast();
         useLastRun.getState().forget();
       } else if (error && (error as ApiError).status === 0 && draft) {
         // Without the server the draft is enough to go on with.
         useCourse.getState().open(id, draft.revision, draft.course, { kind: 'offline' });
+        takePast();
         setDrafted(true);
       }
     });

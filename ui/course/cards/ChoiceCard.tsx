@@ -162,6 +162,20 @@ export const ChoiceActions = memo(function ChoiceActions() {
           testID="act-drag-copy"
         />
         <Act
+          icon="copy"
+          label="In place"
+          command="duplicate.here"
+          onPress={buildCommands.duplicateHere}
+          testID="act-in-place"
+        />
+        <Act
+          icon="align-center"
+          label="Line up"
+          command="align"
+          onPress={() => open('align')}
+          testID="act-align"
+        />
+        <Act
           icon="grid"
           label="Copies"
           command="copies"

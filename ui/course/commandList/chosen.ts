@@ -101,6 +101,20 @@ export const CHOSEN: readonly Command[] = [
   },
   { id: 'duplicate', label: 'Duplicate', group: 'Chosen', keys: 'C', run: buildCommands.duplicate },
   {
+    id: 'duplicate.here',
+    label: 'Duplicate in place',
+    group: 'Chosen',
+    keys: 'Ctrl+D',
+    run: buildCommands.duplicateHere,
+  },
+  {
+    id: 'align',
+    label: 'Line up and spread',
+    group: 'Chosen',
+    keys: 'Shift+A',
+    run: () => useOpen.getState().open('align'),
+  },
+  {
     id: 'copies',
     label: 'Copies: steps, row, ring, mirror',
     group: 'Chosen',

@@ -16,6 +16,7 @@ export const TOOLS: readonly Command[] = [
   { id: 'tool.outline', label: 'Draw a platform', group: 'Tools', keys: 'U', run: tool('outline') },
   { id: 'tool.scatter', label: 'Scatter scenery', group: 'Tools', keys: 'R', run: tool('scatter') },
   { id: 'tool.paint', label: 'Paint', group: 'Tools', keys: 'D', run: tool('paint') },
+  { id: 'tool.erase', label: 'Erase', group: 'Tools', keys: 'Shift+Delete', run: tool('erase') },
   { id: 'tool.kit', label: 'Kit', group: 'Tools', run: tool('kit') },
   { id: 'tool.symmetry', label: 'Symmetry', group: 'Tools', run: tool('symmetry') },
   { id: 'tool.layers', label: 'Layers', group: 'Tools', run: tool('layers') },

@@ -1,5 +1,5 @@
 import { GRID_STEPS } from '@/core/assemble';
-import { VIEW_MODES } from '../../scene';
+import { glideTo, VIEW_MODES } from '../../scene';
 import { lookAtChoice } from '../commands';
 import { planeNow } from '../landing';
 import { useOpen } from '../openStore';
@@ -18,9 +18,13 @@ export const viewCommands = {
     now.set(axis === 'z' ? { depth: now.depth + by } : { level: now.level + by });
   },
   fit: () => view().fit(course().course),
+  /** Goes round to the other side of what is looked at. */
+  farSide: () => {
+    const { yaw, pitch, mode } = view();
+    glideTo({ mode: 'free', yaw: yaw + 180, pitch: mode === 'above' ? 45 : pitch }, 500);
+  },
+  fromEnd: () => view().look({ mode: 'free', yaw: -90, pitch: 6 }),
 };
-
-const sideways = (yaw: number, pitch: number) => () => view().look({ mode: 'free', yaw, pitch });
 
 /** How the course is looked at. */
 export const VIEW: readonly Command[] = [
@@ -45,7 +49,39 @@ export const VIEW: readonly Command[] = [
     keys: 'Shift+2',
     run: () => view().setMode('above'),
   },
-  { id: 'view.end', label: 'From the end', group: 'View', keys: 'Shift+3', run: sideways(-90, 6) },
+  {
+    id: 'view.end',
+    label: 'From the end',
+    group: 'View',
+    keys: 'Shift+3',
+    run: viewCommands.fromEnd,
+  },
+  {
+    id: 'view.far',
+    label: 'From the far side',
+    group: 'View',
+    keys: 'Shift+6',
+    run: viewCommands.farSide,
+  },
+  {
+    id: 'view.more',
+    label: 'Look and find: kept views and more',
+    group: 'View',
+    keys: 'Shift+V',
+    run: () => useOpen.getState().open('look'),
+  },
+  {
+    id: 'view.flypad',
+    label: 'Flying pad',
+    group: 'View',
+    run: () => lay().set({ flying: !lay().flying }),
+  },
+  {
+    id: 'view.hidden',
+    label: 'List of what is hidden and locked',
+    group: 'View',
+    run: () => useOpen.getState().open('hidden'),
+  },
   {
     id: 'view.free',
     label: 'Free view',

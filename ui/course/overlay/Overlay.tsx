@@ -5,6 +5,7 @@ import { Axis, Pivot } from './Axes';
 import { Drawn } from './Drawn';
 import { Handles } from './Handles';
 import type { See } from './marks';
+import { PulseMark } from './PulseMark';
 import { SketchLine } from './SketchLine';
 import { SnapMark } from './SnapMark';
 
@@ -21,6 +22,7 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
         {!sketchOnly && <Handles />}
         {!sketchOnly && <Pivot see={see} />}
         {!sketchOnly && <SnapMark see={see} />}
+        {!sketchOnly && <PulseMark see={see} />}
         <Drawn see={see} />
       </Svg>
     </View>

@@ -1,7 +1,10 @@
 import { useOpen } from '../openStore';
+import { AlignSheet } from './AlignSheet';
 import { CopiesSheet } from './CopiesSheet';
 import { FinderSheet } from './FinderSheet';
+import { HiddenSheet } from './HiddenSheet';
 import { KeepSheet } from './KeepSheet';
+import { LookSheet } from './LookSheet';
 import { SnapSheet } from './SnapSheet';
 import { SwapSheet } from './SwapSheet';
 
@@ -13,5 +16,8 @@ export function Sheets() {
   if (sheet === 'copies') return <CopiesSheet onClose={close} />;
   if (sheet === 'swap') return <SwapSheet onClose={close} />;
   if (sheet === 'kit') return <KeepSheet onClose={close} />;
+  if (sheet === 'align') return <AlignSheet onClose={close} />;
+  if (sheet === 'look') return <LookSheet onClose={close} />;
+  if (sheet === 'hidden') return <HiddenSheet onClose={close} />;
   return null;
 }

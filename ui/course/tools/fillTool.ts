@@ -6,7 +6,7 @@ import {
   pickChoosable,
   rectangle,
 } from '@/core/assemble';
-import type { Vec2, Vec3 } from '@/core/geometry';
+import { distance, type Vec2, type Vec3 } from '@/core/geometry';
 import { familyOf } from '@/core/pieces';
 import { tell } from '../../parts';
 import { rayAt, useView, type Tool } from '../../scene';
@@ -23,7 +23,10 @@ export function floorLevel(): number {
   return Math.round((level - (floor.size ?? familyOf(floor.family).size)[1]) * 1e6) / 1e6;
 }
 
-/** Fills an area with floor, or carves it out again: drag a rectangle, or tap to flood an outline. */
+/** How far a finger goes between two places of an outline, m. */
+const LEAST = 0.15;
+
+/** Fills an area with floor, or carves it out again: drag a rectangle, draw round it, or tap to flood an outline. */
 export function fillTool(): Tool {
   let from: Vec2 | null = null;
   const region = (to: Vec2): Vec2[] => rectangle(useLay.getState().floor, from!, to);
@@ -36,6 +39,12 @@ export function fillTool(): Tool {
     drag: (x, y) => {
       const p = onLevel(x, y);
       if (!p || !from) return;
+      const { fillRound, stroke, set } = useLay.getState();
+      if (fillRound) {
+        const last = stroke[stroke.length - 1];
+        if (!last || distance(last, p) > LEAST) set({ stroke: [...stroke, p] });
+        return;
+      }
       const ring = region([p[0], p[2]]);
       const { level, floor } = useLay.getState();
       const [w, , d] = floor.size ?? familyOf(floor.family).size;

@@ -3,11 +3,13 @@ import type { Course } from '@/core/course';
 import { add, middle, scale, sub, type Vec3 } from '@/core/geometry';
 import { familyOf, legOf, pieceBounds } from '@/core/pieces';
 import { shortNumber, tell } from '../../parts';
+import { sound } from '../../music/sounds';
 import { keepInSight, pixelOf, useView, type Pointer, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useFirsts } from '../../state/firsts';
 import { landInHand, planeNow, pointedAt } from '../landing';
 import { planeOf, useLay } from '../layStore';
+import { willJoin } from '../pulse';
 
 /** How far above a finger that is held down what is in hand is shown, pixels: the finger hides nothing. */
 const ABOVE_FINGER = 72;
@@ -37,11 +39,13 @@ export const pointedNow = (): Vec3 => {
 export function layAt(pointed: Vec3 | null): void {
   const { course, inHand, edit } = useCourse.getState();
   if (!inHand || !pointed) return;
-  const { piece, refused } = landInHand(course, inHand, pointed);
+  const { piece, refused, took } = landInHand(course, inHand, pointed);
   if (refused) {
+    sound('refuse');
     tell(`${refused}.`);
     return;
   }
+  willJoin(took === 'end');
   edit((before) => layPieces(before, [piece]));
   useFirsts.getState().note('lay');
   const begun = useCourse.getState().course.pieces.at(-1);

@@ -1,6 +1,7 @@
 import type { Tool } from '../../scene';
 import type { LayTool } from '../layStore';
 import { chooseTool } from './chooseTool';
+import { eraseTool } from './eraseTool';
 import { fillTool } from './fillTool';
 import { kitTool } from './kitTool';
 import { outlineTool } from './outlineTool';
@@ -18,6 +19,7 @@ export const TOOLS: Record<LayTool, () => Tool> = {
   outline: outlineTool,
   scatter: strewTool,
   paint: paintTool,
+  erase: eraseTool,
   kit: kitTool,
   // These have figures and buttons of their own; a finger goes on choosing and dragging.
   symmetry: pieceTool,

@@ -14,10 +14,10 @@ import {
 import type { Course, Piece } from '@/core/course';
 import { add, distance, rotate, scale, type Vec3 } from '@/core/geometry';
 import { turnOf } from '@/core/pieces';
-import { tell } from '../../parts';
+import { numberText, tell } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
-import { planeNow, snapNow } from '../landing';
+import { planeNow, toGrid } from '../landing';
 import { useLay } from '../layStore';
 
 /** The platform that is chosen, if one is. */
@@ -53,7 +53,7 @@ export function rimPointsOf(piece: Piece): RimPoint[] {
 
 const placeAt = (x: number, y: number): Vec3 | null => {
   const p = onWorkPlane(rayAt(useView.getState(), x, y), planeNow());
-  return p && snapToGrid(p, snapNow().steps);
+  return p && toGrid(p);
 };
 
 /** Where a ray meets the plane of a platform's top, in the platform's own frame, on the grid. */
@@ -104,12 +104,81 @@ const isNear = (p: Vec3, x: number, y: number, reach = 22): boolean => {
   return pixel !== null && Math.hypot(pixel[0] - x, pixel[1] - y) < reach;
 };
 
+type Place = readonly [number, number];
+
+/** The edge of a platform's rim that a pixel lies on, away from its middle and its corners. */
+function edgeAt(piece: Piece, x: number, y: number): { rim: Rim; index: number } | null {
+  const view = useView.getState();
+  for (const { rim, index, edge, at } of rimPointsOf(piece)) {
+    if (!edge) continue;
+    const corners = rim === 'outer' ? piece.outline!.points : piece.outline!.holes![rim];
+    const [a, b] = [corners[index], corners[(index + 1) % corners.length]].map((corner) =>
+      pixelOf(view, cornerPlace(piece, [corner.at[0], corner.at[1]])),
+    );
+    if (!a || !b || !pixelOf(view, at)) continue;
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const square = dx * dx + dy * dy;
+    const part = square === 0 ? 0 : ((x - a[0]) * dx + (y - a[1]) * dy) / square;
+    if (part < 0.08 || part > 0.92) continue;
+    const away = Math.abs((x - a[0]) * dy - (y - a[1]) * dx) / Math.sqrt(square);
+    if (away < ON_EDGE) return { rim, index };
+  }
+  return null;
+}
+
+/** How near an edge a finger takes hold of it, pixels. */
+const ON_EDGE = 15;
+
+/** Pushes an edge out or in as far as a finger has gone along its normal. */
+function dragEdge(
+  {
+    id,
+    rim,
+    index,
+    base,
+    from,
+  }: { id: string; rim: Rim; index: number; base: Course; from: Place },
+  x: number,
+  y: number,
+): void {
+  const piece = base.pieces.find((p) => p.id === id)!;
+  const to = onTop(piece, x, y);
+  if (!to) return;
+  const corners = rim === 'outer' ? piece.outline!.points : piece.outline!.holes![rim];
+  const [a, b] = [corners[index].at, corners[(index + 1) % corners.length].at];
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  const normal: Place = [(b[1] - a[1]) / length, -(b[0] - a[0]) / length];
+  const by = (to[0] - from[0]) * normal[0] + (to[1] - from[1]) * normal[1];
+  const step = useLay.getState().snapping ? useLay.getState().steps[0] || 0.01 : 0.01;
+  const even = Math.round(by / step) * step;
+  useLay.getState().set({
+    measure: { at: cornerPlace(piece, to), words: `${numberText(Math.round(even * 100) / 100)} m` },
+  });
+  const moved = (at: readonly number[]): [number, number] => [
+    at[0] + normal[0] * even,
+    at[1] + normal[1] * even,
+  ];
+  tryOutline(
+    (course) =>
+      moveCorner(
+        moveCorner(course, id, rim, index, moved(a)),
+        id,
+        rim,
+        (index + 1) % corners.length,
+        moved(b),
+      ),
+    'drag',
+    base,
+  );
+}
+
 /**
  * Draws platforms: taps set corners, a tap on the first closes them. With a platform chosen its corners
- * are dragged, and the middles of its edges drawn out to new ones.
+ * are dragged, the middles of its edges drawn out to new ones, and the edges themselves pushed out and in.
  */
 export function outlineTool(): Tool {
   let held: { id: string; rim: Rim; index: number; base: Course } | null = null;
+  let edge: { id: string; rim: Rim; index: number; base: Course; from: Place } | null = null;
   return {
     begin: (x, y) => {
       const { course } = useCourse.getState();
@@ -117,6 +186,13 @@ export function outlineTool(): Tool {
       const point =
         piece && rimPointsOf(piece).find(({ at, edge }) => isNear(at, x, y, edge ? 18 : 22));
       held = null;
+      edge = null;
+      const side = piece && !point ? edgeAt(piece, x, y) : null;
+      const from = side && onTop(piece!, x, y);
+      if (side && from) {
+        edge = { id: piece!.id, ...side, base: course, from };
+        return true;
+      }
       if (!piece || !point) return useLay.getState().stroke.length > 0;
       let { index } = point;
       let base = course;
@@ -129,6 +205,7 @@ export function outlineTool(): Tool {
       return true;
     },
     drag: (x, y) => {
+      if (edge) dragEdge(edge, x, y);
       if (!held) return;
       const { id, rim, index, base } = held;
       const piece = base.pieces.find((p) => p.id === id)!;
@@ -137,6 +214,8 @@ export function outlineTool(): Tool {
     },
     drop: () => {
       held = null;
+      edge = null;
+      useLay.getState().set({ measure: null });
       endMerge();
     },
     tap: (x, y) => {

@@ -20,7 +20,8 @@ import {
 import type { Course, Piece } from '@/core/course';
 import { add, scale, sub, type Vec3 } from '@/core/geometry';
 import { numberText, tell } from '../../parts';
-import { pixelOf, rayAt, useView, type Tool } from '../../scene';
+import { pixelOf, rayAt, useView, type Pointer, type Tool } from '../../scene';
+import { buildCommands } from '../commands';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { planeNow, snapNow } from '../landing';
 import { useLay } from '../layStore';
@@ -38,6 +39,7 @@ type Drag =
       readonly from: Vec3;
       readonly held: string;
     }
+  | { readonly kind: 'corner'; readonly base: Course; readonly own: Vec3 }
   | {
       readonly kind: 'handle';
       readonly base: Course;
@@ -94,7 +96,12 @@ export function pieceTool(): Tool {
 
   const begin = (x: number, y: number): Drag | null => {
     const { course, choice } = useCourse.getState();
-    const { handles, ownAxes } = useLay.getState();
+    const { handles, ownAxes, cornering } = useLay.getState();
+    if (cornering) {
+      // By one drag: from one of its corners onto another piece's.
+      const own = cornering.own ? null : cornerAt(chosenOf(course, choice), x, y);
+      return own && { kind: 'corner', base: course, own };
+    }
     const view = useView.getState();
     const handle = handleAt(handlesOf(chosenOf(course, choice), handles, ownAxes, view), x, y);
     if (handle !== useLay.getState().held) useLay.getState().set({ held: handle });
@@ -141,7 +148,11 @@ export function pieceTool(): Tool {
     const piece = base.pieces.find(({ id }) => id === held)!;
     const way = sub(to, from);
     const settings = snapNow();
-    const grid = snapToGrid(way, settings.steps);
+    // The way goes by the grid's steps, along its own axes.
+    const grid = snapToGrid(way, settings.steps, {
+      origin: [0, 0, 0],
+      turn: settings.frame?.turn ?? 0,
+    });
     const landing = landingOf(
       others,
       { ...piece, at: add(piece.at, way) as PieceInHand['at'] },
@@ -161,6 +172,17 @@ export function pieceTool(): Tool {
       'drag',
       base,
     );
+  };
+
+  const dragCorner = ({ base, own }: Extract<Drag, { kind: 'corner' }>, x: number, y: number) => {
+    const { course, choice, edit } = useCourse.getState();
+    const onto = cornerAt(
+      choosable(course).filter(({ id }) => !choice.has(id)),
+      x,
+      y,
+    );
+    useLay.getState().set({ measure: onto && { at: onto, words: 'on corner' } });
+    edit((now) => (onto ? cornerOnto(now, choice, own, onto) : now), 'drag', base);
   };
 
   const dragHandle = (
@@ -223,6 +245,8 @@ export function pieceTool(): Tool {
   const hand = handTool();
   /** The tool that has what goes on between a finger's going down and its lifting. */
   let held: Tool = {};
+  let pointedBy: Pointer = { kind: 'mouse', adds: false };
+  let picked = false;
   const now = () => (useCourse.getState().inHand && !useLay.getState().cornering ? hand : own);
   const own: Tool = {
     begin: (x, y) => {
@@ -232,22 +256,50 @@ export function pieceTool(): Tool {
     drag: (x, y) => {
       if (drag?.kind === 'move') dragPieces(drag, x, y);
       else if (drag?.kind === 'handle') dragHandle(drag, x, y);
+      else if (drag?.kind === 'corner') dragCorner(drag, x, y);
     },
     drop: () => {
+      if (drag?.kind === 'corner') useLay.getState().set({ cornering: null });
       useLay.getState().set({ measure: null });
       drag = null;
       endMerge();
+    },
+    // Held down on a piece that is not chosen, another like it is in hand; with a mouse that is a slow click.
+    hold: (x, y) => {
+      const { course, choice } = useCourse.getState();
+      const { cornering, adding } = useLay.getState();
+      if (pointedBy.kind === 'mouse' || cornering || adding) return false;
+      const under = pickChoosable(course, ray(x, y));
+      if (!under || choice.has(under.id)) return false;
+      useCourse.getState().choose([under.id]);
+      buildCommands.takeLike();
+      return true;
     },
     tap: (x, y, { adds }) => (useLay.getState().cornering ? touchCorner(x, y) : choose(x, y, adds)),
   };
   return {
     begin: (x, y, pointer) => {
       held = now();
+      pointedBy = pointer;
+      picked = false;
       return held.begin?.(x, y, pointer) ?? false;
     },
-    hold: (x, y) => held.hold?.(x, y) ?? false,
-    drag: (x, y) => held.drag?.(x, y),
-    drop: () => held.drop?.(),
+    hold: (x, y) => {
+      picked = held === own && own.hold!(x, y);
+      return picked || (held === hand && hand.hold!(x, y));
+    },
+    drag: (x, y) => {
+      if (picked) {
+        // What was picked up is carried on by the same finger.
+        picked = false;
+        held = hand;
+        hand.begin!(x, y, pointedBy);
+      }
+      held.drag?.(x, y);
+    },
+    drop: () => {
+      if (!picked) held.drop?.();
+    },
     cancel: () => (held.cancel ?? held.drop)?.(),
     tap: (x, y, pointer) => now().tap?.(x, y, pointer),
     hover: (x, y) => now().hover?.(x, y),

@@ -1,6 +1,6 @@
-import { onWorkPlane, snapToGrid } from '@/core/assemble';
+import { onWorkPlane } from '@/core/assemble';
 import { rayAt, useView, type Tool } from '../../scene';
-import { snapNow } from '../landing';
+import { toGrid } from '../landing';
 import { useLay } from '../layStore';
 
 /** Moves the middle of a ring of copies to wherever it is touched or drawn. */
@@ -9,7 +9,7 @@ export function pivotTool(): Tool {
     const { pivot, level, set } = useLay.getState();
     const p = onWorkPlane(rayAt(useView.getState(), x, y), { axis: 'y', value: level });
     if (!pivot || !p) return;
-    const [px, , pz] = snapToGrid(p, snapNow().steps);
+    const [px, , pz] = toGrid(p);
     set({ pivot: { ...pivot, px, pz } });
   };
   return { begin: () => true, drag: move, tap: move };

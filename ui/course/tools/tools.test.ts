@@ -8,6 +8,7 @@ import { LAY_TOOLS, takeTool, useLay } from '../layStore';
 import { TOOLS } from '.';
 import { handlesOf } from './handles';
 import { layAt } from './handTool';
+import { takeKit, useKitHand } from './kitTool';
 import { sketchTool, applyScale } from './sketchTool';
 
 jest.mock('../../scene', () => ({
@@ -172,6 +173,137 @@ test('what is in hand turns about any axis, and back to where it was', () => {
     expect(useCourse.getState().inHand!.turn ?? [0, 0, 0]).toEqual([0, 0, 0]);
   }
   lay().set({ handAxis: 1 });
+});
+
+test('a laid piece held down is picked up as another like it, carried by the same finger, and laid', () => {
+  useCourse
+    .getState()
+    .edit((c) => layPieces(c, [{ family: 'crate', at: [0, 0, 0], turn: [0, 30, 0] }]));
+  const tool = TOOLS.pieces();
+  const at = pixel([0, 1, 0]);
+  tool.begin!(...at, MOUSE);
+  expect(tool.hold!(...at)).toBe(false);
+  tool.begin!(...at, FINGER);
+  expect(tool.hold!(...at)).toBe(true);
+  expect(useCourse.getState().inHand).toMatchObject({ family: 'crate', turn: [0, 30, 0] });
+  // Let go at once it stays in hand, and nothing is laid.
+  tool.drop!();
+  expect(course().pieces).toHaveLength(1);
+  useCourse.getState().take(null);
+  tool.begin!(...at, FINGER);
+  tool.hold!(...at);
+  tool.drag!(at[0] + 120, at[1]);
+  tool.drag!(at[0] + 160, at[1]);
+  tool.drop!();
+  expect(course().pieces).toHaveLength(2);
+  expect(course().pieces[1].turn).toEqual([0, 30, 0]);
+});
+
+test('corner onto corner is one drag, and one step', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      { family: 'ashlar', at: [0.13, 0, 0.07], size: [2, 1, 2] },
+      { family: 'ashlar', at: [6, 0, 0], size: [2, 1, 2] },
+    ]),
+  );
+  const tool = TOOLS.pieces();
+  useCourse.getState().choose(['p1']);
+  lay().set({ cornering: { own: null } });
+  drag(tool, [1.13, 1, 1.07], [4, 1, 1], [5, 1, 1]);
+  expect(course().pieces[0].at[0]).toBeCloseTo(4, 6);
+  expect(course().pieces[0].at[2]).toBeCloseTo(0, 6);
+  expect(lay().cornering).toBeNull();
+  useCourse.getState().undo();
+  expect(course().pieces[0].at[0]).toBeCloseTo(0.13, 6);
+});
+
+test('the eraser takes away what it is drawn over, all of it one step', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(
+      c,
+      [0, 2, 4, 6].map((x) => ({ family: 'crate', at: [x, 0, 0] as [number, number, number] })),
+    ),
+  );
+  const tool = TOOLS.erase();
+  drag(tool, [-2, 0, 0], [0, 1, 0], [2, 1, 0], [4, 1, 0], [5, 3, 4]);
+  expect(course().pieces.map(({ at }) => at[0])).toEqual([6]);
+  useCourse.getState().undo();
+  expect(course().pieces).toHaveLength(4);
+  tap(tool, [6, 1, 0]);
+  expect(course().pieces).toHaveLength(3);
+});
+
+test('an edge of a platform is pushed out by itself, both its corners alike', () => {
+  useCourse.getState().edit((c) =>
+    layPlatform(
+      c,
+      [
+        [0, 0, 0],
+        [8, 0, 0],
+        [8, 0, 6],
+        [0, 0, 6],
+      ],
+      { axis: 'y', value: 0 },
+      lay().platform,
+    ),
+  );
+  const [piece] = course().pieces;
+  useCourse.getState().choose([piece.id]);
+  const tool = TOOLS.outline();
+  const wide = () => {
+    const xs = course().pieces[0].outline!.points.map(({ at }) => at[0]);
+    return Math.max(...xs) - Math.min(...xs);
+  };
+  const before = wide();
+  // On its right side, away from its middle.
+  drag(tool, [8, 0, 1.5], [9, 0, 1.5], [10, 0, 1.6]);
+  expect(wide()).toBeCloseTo(before + 2, 1);
+  expect(course().pieces[0].outline!.points).toHaveLength(4);
+  useCourse.getState().undo();
+  expect(wide()).toBeCloseTo(before, 6);
+});
+
+test('any outline is filled that a finger draws', () => {
+  lay().set({
+    fill: 'fill',
+    fillRound: true,
+    floor: { family: 'slab', at: [0, 0, 0], size: [1, 0.5, 1] },
+  });
+  const ring = Array.from({ length: 25 }, (_, i): Vec3 => {
+    const angle = (i / 24) * 2 * Math.PI;
+    return [4 * Math.cos(angle), 0, 4 * Math.sin(angle)];
+  });
+  drag(TOOLS.fill(), ...ring);
+  const count = course().pieces.length;
+  // As many as a circle of 4 m has room for, and far from those of the square about it.
+  expect(count).toBeGreaterThan(36);
+  expect(count).toBeLessThan(60);
+  lay().set({ fillRound: false, floor: { family: 'slab', at: [0, 0, 0] } });
+});
+
+test('a kit piece is seen where it would land before it does', () => {
+  const kit = {
+    format: 'stone-hop-kit',
+    version: 1,
+    id: 'k',
+    name: 'Two',
+    pieces: layPieces(emptyCourse('K', 'free'), [
+      { family: 'crate', at: [0, 0, 0] },
+      { family: 'crate', at: [1, 0, 0] },
+    ]).pieces,
+  } as never;
+  takeKit(kit);
+  const tool = TOOLS.kit();
+  tool.hover!(...pixel([3.1, 0, 2.1]));
+  expect(useKitHand.getState().at).toEqual([3, 0, 2]);
+  expect(course().pieces).toHaveLength(0);
+  tool.begin!(...pixel([3.1, 0, 2.1]), FINGER);
+  tool.hold!(...pixel([3.1, 0, 2.1]));
+  tool.cancel!();
+  expect(course().pieces).toHaveLength(0);
+  tap(tool, [3.1, 0, 2.1]);
+  expect(course().pieces).toHaveLength(2);
+  takeKit(null);
 });
 
 test('with a key held down a click adds to the choice, and takes out of it again', () => {

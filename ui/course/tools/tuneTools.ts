@@ -4,13 +4,12 @@ import {
   onWorkPlane,
   pathPlaces,
   pickChoosable,
-  snapToGrid,
 } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { FAMILIES, pieceBounds } from '@/core/pieces';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
-import { planeNow, snapNow } from '../landing';
+import { planeNow, toGrid } from '../landing';
 import { useTune } from '../tune/tuneStore';
 
 const REGION_FAMILIES = new Set(
@@ -74,7 +73,7 @@ export function pathTool(): Tool {
     const plane = planeNow();
     const axis = plane.axis === 'y' ? 1 : 2;
     const p = onWorkPlane(ray(x, y), { ...plane, value: near[axis] });
-    return p && snapToGrid(p, snapNow().steps);
+    return p && toGrid(p);
   };
   let held = -1;
   return {

@@ -43,7 +43,12 @@ export const FamilyCard = memo(function FamilyCard({
       testID={`family-${family.id}`}
       onPress={() => onPress(family)}
       onLongPress={onLongPress && (() => onLongPress(family))}
-      style={{ width: small ? 72 : 88, alignItems: 'center', gap: 2 }}
+      style={({ pressed }) => ({
+        opacity: pressed ? 0.6 : 1,
+        width: small ? 72 : 88,
+        alignItems: 'center',
+        gap: 2,
+      })}
     >
       <View
         style={{

@@ -9,7 +9,7 @@ const FLOORS = FAMILIES.filter(({ group, drawn }) => group === 'floors' && !draw
 
 /** Filling, carving and flooding, and with which floor. */
 export function FillOptions() {
-  const { fill, floor, set } = useLayOf('fill', 'floor', 'set');
+  const { fill, fillRound, floor, set } = useLayOf('fill', 'fillRound', 'floor', 'set');
   return (
     <>
       <ToolButton
@@ -32,6 +32,13 @@ export function FillOptions() {
         on={fill === 'flood'}
         onPress={() => set({ fill: 'flood' })}
         testID="fill-flood"
+      />
+      <ToolButton
+        icon="pen-tool"
+        label="Any outline"
+        on={fillRound}
+        onPress={() => set({ fillRound: !fillRound })}
+        testID="fill-round"
       />
       <ToolButton
         icon="crosshair"

@@ -4,6 +4,7 @@ import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { takeTool, useLay, type LayTool } from '../layStore';
 import { ChooseOptions } from './ChooseOptions';
+import { EraseOptions } from './EraseOptions';
 import { FillOptions } from './FillOptions';
 import { KitOptions } from './KitOptions';
 import { LayerOptions } from './LayerOptions';
@@ -21,6 +22,7 @@ const LABELS: Record<Exclude<LayTool, 'pieces'>, string> = {
   outline: 'Platform',
   scatter: 'Scatter',
   paint: 'Paint',
+  erase: 'Erase',
   symmetry: 'Symmetry',
   kit: 'Kit',
   layers: 'Layers',
@@ -34,6 +36,7 @@ const OPTIONS: Record<Exclude<LayTool, 'pieces'>, () => React.ReactNode> = {
   outline: OutlineOptions,
   scatter: ScatterOptions,
   paint: PaintOptions,
+  erase: EraseOptions,
   symmetry: SymmetryOptions,
   kit: KitOptions,
   layers: LayerOptions,

@@ -283,14 +283,15 @@ function ShelfRow({ label, on, onPress }: { label: string; on: boolean; onPress:
       accessibilityRole="tab"
       aria-selected={on}
       onPress={onPress}
-      style={{
+      style={({ pressed }) => ({
+        opacity: pressed ? 0.6 : 1,
         minHeight: TARGET,
         justifyContent: 'center',
         paddingLeft: SPACE.m,
         borderLeftWidth: 4,
         borderColor: on ? colours.moss : 'transparent',
         backgroundColor: on ? colours.mossSoft : undefined,
-      }}
+      })}
     >
       <Words as={on ? 'smallStrong' : 'small'}>{label}</Words>
     </Pressable>

@@ -20,6 +20,7 @@ import { Button, Chip, Choices, Field, NumberField, PiecePicture, Words } from '
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
+import { useLay } from '../layStore';
 import { Flow } from './Section';
 import { MATERIAL_WORDS, roleWords } from './words';
 
@@ -45,6 +46,8 @@ export function PieceFigures({ chosen }: ChosenProps) {
   const [piece] = chosen;
   const family = familyOf(piece.family);
   const alike = chosen.every((other) => other.family === piece.family);
+  const ownAxes = useLay((s) => s.ownAxes);
+  const sizeKeeps = useLay((s) => s.sizeKeeps);
   const sizable = chosen.every((other) => familyOf(other.family).sizable);
   return (
     <View style={{ gap: SPACE.m }}>
@@ -53,8 +56,8 @@ export function PieceFigures({ chosen }: ChosenProps) {
         <OwnSettings key={family.id} chosen={chosen} family={family} />
       )}
       <View style={{ gap: SPACE.xs }}>
-        <Words as="strong">Place</Words>
-        <Axes kind="at" chosen={chosen} />
+        <Words as="strong">{ownAxes ? 'Place along its own axes' : 'Place'}</Words>
+        <Axes kind={ownAxes ? 'own' : 'at'} chosen={chosen} />
         <Flow>{PLACE_BUTTONS}</Flow>
       </View>
       <View style={{ gap: SPACE.xs }}>
@@ -65,7 +68,17 @@ export function PieceFigures({ chosen }: ChosenProps) {
       {sizable && (
         <View style={{ gap: SPACE.xs }}>
           <Words as="strong">Size</Words>
-          <Axes kind="size" chosen={chosen} />
+          <Axes kind={sizeKeeps} chosen={chosen} />
+          <Choices
+            label="What stays when it grows"
+            value={sizeKeeps}
+            options={[
+              { value: 'low', label: 'Left, foot, far side' },
+              { value: 'middle', label: 'Its middle' },
+              { value: 'high', label: 'Right, top, near side' },
+            ]}
+            onChange={(keeps) => useLay.getState().set({ sizeKeeps: keeps })}
+          />
         </View>
       )}
       <MaterialChoice material={oneOf(chosen.map(materialOf)) ?? ''} />
@@ -110,13 +123,15 @@ function editChosen(
 }
 
 // Dials are the same objects from one piece to the next, so that a field is drawn anew for its value alone.
-const axisDials = (kind: 'at' | 'turn' | 'size', axes: readonly Axis[]): readonly Dial[] =>
-  axes.map((axis) => ({ kind, axis }));
+const ALL: readonly Axis[] = [0, 1, 2];
 const AXES = {
-  at: axisDials('at', [0, 1, 2]),
+  at: ALL.map((axis): Dial => ({ kind: 'at', axis })),
+  own: ALL.map((axis): Dial => ({ kind: 'at', axis, own: true })),
   // Turning about the upright is what is wanted most.
-  turn: axisDials('turn', [1, 0, 2]),
-  size: axisDials('size', [0, 1, 2]),
+  turn: ([1, 0, 2] as const).map((axis): Dial => ({ kind: 'turn', axis })),
+  middle: ALL.map((axis): Dial => ({ kind: 'size', axis })),
+  low: ALL.map((axis): Dial => ({ kind: 'size', axis, keeps: 'low' })),
+  high: ALL.map((axis): Dial => ({ kind: 'size', axis, keeps: 'high' })),
 };
 const paramDials = new Map<string, Dial>();
 function paramDial(key: string): Dial {
@@ -153,7 +168,12 @@ interface DialFieldProps {
 const DialField = memo(function DialField({ family, dial, ...shown }: DialFieldProps) {
   const { label, unit, step } = dialRange(family, dial);
   const key = dial.kind === 'param' ? dial.key : `${dial.kind}${dial.axis}`;
-  const words = { at: `Place ${label}`, turn: `Turn about ${label}`, size: label, param: label };
+  const words = {
+    at: dial.kind === 'at' && dial.own ? `Place along its ${label}` : `Place ${label}`,
+    turn: `Turn about ${label}`,
+    size: label,
+    param: label,
+  };
   return (
     <NumberField
       {...shown}

@@ -1,0 +1,88 @@
+import type { Page } from '@playwright/test';
+import type { Vec3 } from '@/core/geometry';
+import { SceneHands } from './support/scene';
+import { begin } from './support/tuning';
+import { expect, test } from './support/test';
+
+const pieces = (page: Page) => page.getByTestId('save-state');
+
+/** Holds a finger on a place of the scene, slides it by pixels, and lifts it. */
+async function hold(page: Page, hands: SceneHands, place: Vec3, by: [number, number]) {
+  const from = await hands.pixel(place);
+  await hands.press(from, { x: from.x + by[0], y: from.y + by[1] });
+  await page.waitForTimeout(50);
+}
+
+test('placing by touch: held above the finger, slid, laid on letting go, and on the ghost by a tap', async ({
+  open,
+}) => {
+  const { page, hands } = await begin(open, 'By touch');
+  await page.getByText('Timber', { exact: true }).tap();
+  await page.getByTestId('family-crate').tap();
+  await expect(page.getByTestId('hand-name')).toHaveText('Crate in hand');
+  await hold(page, hands, [-1, 0, 3], [40, -10]);
+  await expect(pieces(page)).toContainText('4 pieces');
+  // The next waits beside it: a tap on that lays it, wherever on it the finger comes down.
+  await page.getByTestId('hand-more').tap();
+  await page.getByLabel('Raise', { exact: true }).tap();
+  await page.getByTestId('hand-more').tap();
+  await page.getByTestId('hand-row').tap();
+  await hands.drag([-3, 0, -4], [1, 0, -4]);
+  await expect(pieces(page)).not.toContainText('4 pieces');
+  await page.getByTestId('hand-done').tap();
+  await page.getByLabel('Undo').tap();
+  await expect(pieces(page)).toContainText('4 pieces');
+});
+
+test('choosing by touch: one is picked up by holding it, hidden, and shown again from the list', async ({
+  open,
+}) => {
+  const { page, hands } = await begin(open, 'Picked');
+  await hold(page, hands, [-1, 0, 0.6], [0, 0]);
+  await expect(page.getByTestId('hand-name')).toHaveText('Slab in hand');
+  await page.getByTestId('hand-done').tap();
+  await expect(pieces(page)).toContainText('3 pieces');
+  await hands.tap([-1, 0, 0.6]);
+  await expect(page.getByTestId('choice-name')).toHaveText('Slab');
+  await page.getByText('Hide', { exact: true }).click();
+  await page.getByTestId('look-open').tap();
+  await page.getByRole('button', { name: 'Hidden and locked' }).tap();
+  await page.getByLabel('Show Slab').tap();
+  await expect(page.getByText('Nothing is hidden or locked.')).toBeVisible();
+  await page.getByLabel('Close').last().tap();
+
+  // A view is kept by name and come back to.
+  await page.getByTestId('look-open').tap();
+  await page.getByTestId('view-keep').tap();
+  await page.getByLabel('Close').last().tap();
+  await hands.pinchOut();
+  const eye = await page.getByTestId('scene').getAttribute('data-eye');
+  await page.getByTestId('look-open').tap();
+  await page.getByRole('button', { name: 'View 1' }).tap();
+  await expect(page.getByTestId('scene')).not.toHaveAttribute('data-eye', eye!);
+});
+
+test('tuning by touch: a piece becomes a checkpoint, the rules have several starts, and undo outlives a reload', async ({
+  open,
+}) => {
+  const { page, hands } = await begin(open, 'Tuned');
+  await page.getByText('Floors', { exact: true }).tap();
+  await page.getByTestId('family-slab').tap();
+  await hands.tap([0, 0, 4]);
+  await page.getByTestId('hand-done').tap();
+  await hands.tap([0, 0.5, 4.6]);
+  await expect(page.getByTestId('choice-name')).toHaveText('Slab');
+  await page.getByTestId('phase-tune').tap();
+  await page
+    .getByRole('tablist', { name: 'Of the piece' })
+    .getByRole('tab', { name: 'Contact' })
+    .tap();
+  await page.getByRole('radio', { name: 'Checkpoint', exact: true }).tap();
+  await expect(page.getByTestId('mark-number')).toHaveValue('1');
+  await expect(pieces(page)).toContainText('Saved');
+  await page.reload();
+  await expect(pieces(page)).toContainText('4 pieces');
+  await page.getByLabel('Undo').tap();
+  await page.getByLabel('Undo').tap();
+  await expect(pieces(page)).toContainText('3 pieces');
+});

@@ -1,0 +1,84 @@
+import { useEffect, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { Button, Card, tell, Words } from '../parts';
+import { RUN_ACTS, runKeysOf, shownCode, useRunKeys, type RunAct } from '../run/runKeys';
+import { RADIUS, SPACE, TARGET, useColours } from '../theme';
+
+const ACT_WORDS: Readonly<Record<RunAct, string>> = {
+  left: 'To the left, or steer',
+  right: 'To the right, or steer',
+  forward: 'Forwards, or drive',
+  back: 'Back, or brake',
+  button: 'The button: jump, hold back, drift',
+  pause: 'Pause and go on',
+  again: 'Start again',
+};
+
+/** The keys of runs; each is changed by pressing another. */
+export function RunKeyTable() {
+  const colours = useColours();
+  const changed = useRunKeys((s) => s.changed);
+  const [waiting, setWaiting] = useState<RunAct | null>(null);
+  useEffect(() => {
+    if (!waiting) return;
+    const down = (event: KeyboardEvent) => {
+      event.preventDefault();
+      event.stopPropagation();
+      setWaiting(null);
+      if (event.key === 'Escape') return;
+      const other = useRunKeys.getState().assign(waiting, event.code);
+      if (other && other !== 'fixed') {
+        tell(`${shownCode(event.code)} is taken by “${ACT_WORDS[other]}”. Nothing was changed.`);
+      }
+    };
+    window.addEventListener('keydown', down, true);
+    return () => window.removeEventListener('keydown', down, true);
+  }, [waiting]);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Words as="heading">Running</Words>
+      <Card style={{ paddingHorizontal: SPACE.m }}>
+        {RUN_ACTS.map((act, i) => (
+          <View
+            key={act}
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              gap: SPACE.m,
+              minHeight: TARGET + 6,
+              borderTopWidth: i === 0 ? 0 : 1,
+              borderColor: colours.line,
+            }}
+          >
+            <Pressable
+              accessibilityRole="button"
+              aria-description={`Change the key of ${ACT_WORDS[act]}`}
+              testID={`run-key-${act}`}
+              onPress={() => setWaiting(waiting === act ? null : act)}
+              style={{
+                width: 128,
+                minHeight: TARGET,
+                justifyContent: 'center',
+                paddingHorizontal: SPACE.s,
+                borderRadius: RADIUS.s,
+                borderWidth: 1,
+                borderColor: waiting === act ? colours.moss : colours.line,
+                backgroundColor: waiting === act ? colours.mossSoft : colours.card,
+              }}
+            >
+              <Words as="smallStrong">
+                {waiting === act
+                  ? 'Press a key'
+                  : runKeysOf(act, changed).map(shownCode).join(' or ')}
+              </Words>
+            </Pressable>
+            <Words style={{ flex: 1 }}>{ACT_WORDS[act]}</Words>
+          </View>
+        ))}
+      </Card>
+      {Object.keys(changed).length > 0 && (
+        <Button title="Run keys as they were" onPress={() => useRunKeys.getState().reset()} />
+      )}
+    </View>
+  );
+}
