@@ -25,11 +25,11 @@ test('a newcomer lays twelve pieces with a mover and a checkpoint, runs them and
   await page.getByTestId('family-slab').tap();
   for (const x of [4, 6, 8, 10]) await hands.tap([x, -0.25, 0]);
   await page.getByText('Movers', { exact: true }).tap();
-  await page.getByTestId('family-ferry').tap();
-  await hands.tap([12.5, -0.4, 0]);
+  await page.getByTestId('family-bob').tap();
+  await hands.tap([11.5, -0.4, 0]);
   await page.getByText('Floors', { exact: true }).tap();
   await page.getByTestId('family-slab').tap();
-  await hands.tap([16, -0.25, 0]);
+  await hands.tap([14, -0.25, 0]);
   await page.getByText('Marks', { exact: true }).tap();
   await page.getByTestId('family-cairn').tap();
   await hands.tap([8, 1.4, 0]);
@@ -41,6 +41,9 @@ test('a newcomer lays twelve pieces with a mover and a checkpoint, runs them and
   await expect(page.getByTestId('first-hint')).toContainText('Try it');
   await expect(page.getByTestId('save-state')).toContainText('Saved');
 
+  // The goal goes to the far end.
+  await hands.tap([2.5, 2.2, -0.7]);
+  await hands.drag([2.5, 2.2, -0.7], [14, 2.2, -0.7]);
   await page.getByTestId('phase-run').tap();
   await expect(page.getByTestId('run-clock')).toBeVisible();
   const thumbs = new SceneHands(page);

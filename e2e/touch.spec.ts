@@ -58,7 +58,7 @@ test('choosing by touch: one is picked up by holding it, hidden, and shown again
   await hands.pinchOut();
   const eye = await page.getByTestId('scene').getAttribute('data-eye');
   await page.getByTestId('look-open').tap();
-  await page.getByRole('button', { name: 'View 1' }).tap();
+  await page.getByRole('button', { name: 'View 1', exact: true }).tap();
   await expect(page.getByTestId('scene')).not.toHaveAttribute('data-eye', eye!);
 });
 

@@ -49,6 +49,9 @@ export class SceneHands {
           y: from.y + ((to.y - from.y) * k) / 4,
         });
       }
+      // Come to rest before it lifts: in full flight it would fling, and the next tap only end that.
+      await this.page.waitForTimeout(150);
+      await touch('touchMove', to);
     }
     await touch('touchEnd', null);
   }
