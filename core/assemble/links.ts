@@ -159,3 +159,12 @@ export function withoutTies(course: Course, gone: ReadonlySet<string>): Course {
   const { links: _, ...rest } = course;
   return { ...rest, pieces, ...(links && links.length > 0 ? { links } : {}) } as Course;
 }
+
+/** Has one of a link's effects come at another place among them. */
+export function moveEffect(course: Course, id: string, from: number, to: number): Course {
+  const link = course.links?.find((one) => one.id === id);
+  if (!link || to < 0 || to >= link.effects.length || from === to) return course;
+  const effects = [...link.effects];
+  effects.splice(to, 0, ...effects.splice(from, 1));
+  return changeLink(course, id, { effects });
+}

@@ -9,6 +9,7 @@ import {
   ContactShapes,
   Ghost,
   Ghosts,
+  Inset,
   PlaneGrid,
   restingMoment,
   Surroundings,
@@ -20,6 +21,7 @@ import {
   type Tool,
 } from '../scene';
 import { useCourse } from '../state/courseStore';
+import { useLastRun } from '../state/lastRun';
 import { useTold, useToldOf } from '../state/told';
 import { useSame } from '../state/useSame';
 import { Laid } from './Laid';
@@ -27,11 +29,13 @@ import { planeOf, useLay, type LayTool } from './layStore';
 import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
 import { Scrubbed } from './Scrubbed';
+import { insetFrame, playersEye, type FrameShape } from './playersEye';
 import { sketchTool, TOOLS } from './tools';
 import { useKitHand } from './tools/kitTool';
 import { pivotTool } from './tools/pivotTool';
 import { pathTool, pickTool } from './tools/tuneTools';
-import { useTune } from './tune/tuneStore';
+import { useTune, useTuneOf } from './tune/tuneStore';
+import { useMeantWay } from './useMeantWay';
 import { useGhost } from './useGhost';
 
 /** What is being done over the scene: looked at, built, tuned, or sketched. */
@@ -115,8 +119,24 @@ function Contents({ work }: { work: Work }) {
       {building && <KitGhost />}
       {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
       {building && <ChosenNow />}
+      {building && <PlayersInset />}
     </>
   );
+}
+
+/** What players see at a part of the way, small, in a corner. */
+function PlayersInset() {
+  const { frameAt, frameShape } = useTuneOf('frameAt', 'frameShape');
+  return frameAt === null ? null : <InsetAt at={frameAt} shape={frameShape} />;
+}
+
+function InsetAt({ at, shape }: { at: number; shape: FrameShape }) {
+  const course = useCourse((s) => s.course);
+  const run = useLastRun((s) => s.way);
+  const meant = useMeantWay(course);
+  const height = useView((s) => s.height);
+  const seen = playersEye(course, run ?? meant.way, at, shape);
+  return seen && <Inset eye={seen.look} frame={insetFrame(shape, height)} />;
 }
 
 /** The collision shapes of all pieces, also of those hidden while building: they are there in a run. */

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { applyFix, type Finding } from '@/core/check';
+import type { Course } from '@/core/course';
 import { Button, Feather, Sheet, Words } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
@@ -41,6 +42,18 @@ export function CheckState() {
   );
 }
 
+/** A course with every finding of a rule mended that has a way to be; what one mends for another is not mended twice. */
+function fixAll(course: Course, findings: readonly Finding[], rule: Finding['rule']): Course {
+  return findings.reduce((now, finding) => {
+    if (finding.rule !== rule || !finding.fix) return now;
+    try {
+      return applyFix(now, finding.fix);
+    } catch {
+      return now;
+    }
+  }, course);
+}
+
 interface FindingListProps {
   readonly findings: readonly Finding[];
   /** Most that are listed; of more it is said how many there are. */
@@ -58,6 +71,10 @@ export function FindingList({ findings, most = Infinity, onShown }: FindingListP
     if (piece) choose([piece]);
     onShown?.();
   };
+  const alike = ({ rule }: Finding) =>
+    findings.filter((one) => one.rule === rule && one.fix).length;
+  const isFirst = ({ rule }: Finding, i: number) =>
+    findings.findIndex((one) => one.rule === rule && one.fix) === i;
   return (
     <>
       <CheckState />
@@ -88,6 +105,13 @@ export function FindingList({ findings, most = Infinity, onShown }: FindingListP
             <Words style={{ flex: 1 }}>{finding.message}</Words>
             {finding.at && <Feather name="crosshair" size={20} color={colours.slate} />}
           </Pressable>
+          {finding.fix && alike(finding) > 1 && isFirst(finding, i) && (
+            <Button
+              title={`${finding.fix.label}, all ${alike(finding)}`}
+              icon="check-square"
+              onPress={() => edit((course) => fixAll(course, findings, finding.rule))}
+            />
+          )}
           {finding.fix && (
             <Button
               title={finding.fix.label}

@@ -9,6 +9,7 @@ import { beatMarks, expectationOf, RUN_LEAP, unroll, type Mark, type Station } f
 import { tideLine } from '@/core/run';
 import { useView } from '../scene';
 import { useColours } from '../theme';
+import { useTune } from './tune/tuneStore';
 import { useMeantWay } from './useMeantWay';
 
 const HEIGHT = 74;
@@ -52,7 +53,9 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
       (best, s) => (!best || Math.abs(s.along - along) < Math.abs(best.along - along) ? s : best),
       undefined,
     );
-    if (station)
+    const { frameAt, set } = useTune.getState();
+    if (frameAt !== null && length > 0) set({ frameAt: along / length });
+    else if (station)
       useView.getState().look({ target: [station.at[0], station.at[1] + 1, station.at[2]] });
   };
   const latest = useRef(go);
@@ -98,6 +101,14 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
       aria-valuemax={Math.round(length)}
       aria-valuenow={Math.round(here?.along ?? 0)}
       aria-valuetext={`${Math.round(here?.along ?? 0)} of ${Math.round(length)} metres`}
+      {...({
+        onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+          const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          go(x((here?.along ?? 0) + by * Math.max(1, length / 40)));
+        },
+      } as object)}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       style={{
         height: HEIGHT,

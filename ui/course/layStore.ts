@@ -77,6 +77,8 @@ interface LayState {
   readonly stroke: readonly Vec3[];
   /** Pixels of an outline being drawn over the picture. */
   readonly lasso: readonly (readonly [number, number])[];
+  /** The open end that was touched: what fits there is asked for. */
+  readonly fitsAt: Vec3 | null;
   readonly fault: Fault | null;
   readonly adding: boolean;
   /** Whether dragging what is chosen leaves it and drags a copy. */
@@ -149,6 +151,7 @@ export const useLay = create<LayState>()((set) => ({
   measure: null,
   stroke: [],
   lasso: [],
+  fitsAt: null,
   fault: null,
   adding: false,
   dragCopies: false,

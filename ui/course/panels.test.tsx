@@ -1,8 +1,10 @@
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { layPieces } from '@/core/assemble';
+import { checkCourse } from '@/core/check';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../state/courseStore';
+import { FindingList } from './FindingsSheet';
 import { PlanPanel } from './PlanPanel';
 import { Tray } from './tray/Tray';
 import { TunePanel } from './TunePanel';
@@ -121,4 +123,20 @@ test('kerbs of a floor are chosen side by side', () => {
   expect(piece('p4').params).toEqual({ edges: 9 });
   fireEvent.press(screen.getByLabelText('+x'));
   expect(piece('p4').params).toEqual({ edges: 8 });
+});
+
+test('what is found alike is mended alike, in one step', () => {
+  const stones = [0, 10, 20].flatMap((x) =>
+    [0, 1].map(() => ({ family: 'crate', at: [x, 0, 0] as [number, number, number] })),
+  );
+  const twins = layPieces(emptyCourse('Twins', 'free'), stones);
+  useCourse.getState().open('twins', 1, twins, { kind: 'saved', at: 0 });
+  const found = checkCourse(twins).filter(({ rule }) => rule === 'twins');
+  expect(found).toHaveLength(3);
+  render(<FindingList findings={found} />);
+  fireEvent.press(screen.getByText('Take one away, all 3'));
+  expect(useCourse.getState().course.pieces).toHaveLength(3);
+  expect(checkCourse(useCourse.getState().course).some(({ rule }) => rule === 'twins')).toBe(false);
+  act(() => useCourse.getState().undo());
+  expect(useCourse.getState().course.pieces).toHaveLength(6);
 });

@@ -3,6 +3,7 @@ import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { Card, IconButton, PiecePicture, runTime, swells, Words } from '../parts';
 import { RADIUS, SPACE } from '../theme';
+import { fieldWords } from './fieldWords';
 import { latestWord, tallyOf } from './hudWords';
 import type { LiveRun } from './liveRun';
 import { PassedRow } from './PassedRow';
@@ -67,6 +68,11 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
           >
             {word?.words ?? ' '}
           </Words>
+          {fieldWords(world, state).map((words) => (
+            <Words key={words} as="smallStrong" style={{ color: '#155A6B' }}>
+              {words}
+            </Words>
+          ))}
           {tallyOf(live, course).map((line, i) => (
             <Words
               key={i}

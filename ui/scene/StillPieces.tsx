@@ -1,9 +1,12 @@
+import { useThree } from '@react-three/fiber';
 import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { Piece } from '@/core/course';
 import { bakeStill, joinBaked, waterRings } from './bake';
 import { newChunker } from './chunks';
 import { facetGeometry, lineGeometry } from './geometry';
-import { FACETS, FOAM, INK } from './materials';
+import { FACETS, FOAM, INK, WATER } from './materials';
+import { shallowsOf } from './shallows';
+import { shallowTexture } from './shallowTexture';
 
 /** All that stands still, in a few draw calls. */
 export function StillPieces({ pieces, tide }: { pieces: readonly Piece[]; tide: number }) {
@@ -41,12 +44,30 @@ const Chunk = memo(function Chunk({ pieces }: { pieces: readonly Piece[] }) {
   );
 });
 
+/** Has the water be drawn shallow about what stands in it. */
+function useShallows(chunks: RingsProps['chunks'], tide: number): void {
+  const invalidate = useThree((s) => s.invalidate);
+  useEffect(() => {
+    const found = shallowsOf([...chunks.values()].flat(), tide);
+    if (!found) return;
+    const texture = shallowTexture(found);
+    WATER.uniforms.uShallow.value = texture;
+    WATER.uniforms.uShallowBox.value.set(...found.box);
+    invalidate();
+    return () => {
+      WATER.uniforms.uShallowBox.value.z = 0;
+      texture.dispose();
+    };
+  }, [chunks, tide, invalidate]);
+}
+
 interface RingsProps {
   readonly chunks: ReadonlyMap<string, readonly Piece[]>;
   readonly tide: number;
 }
 
 const Rings = memo(function Rings({ chunks, tide }: RingsProps) {
+  useShallows(chunks, tide);
   const geometry = useMemo(() => {
     const rings = [...chunks.values()].map((pieces) => ringsOf(pieces, tide));
     const all = new Float32Array(rings.reduce((sum, { length }) => sum + length, 0));

@@ -9,13 +9,21 @@ const [slab, drift, shell, sunk] = layPieces(emptyCourse('Trial'), [
   { family: 'block', at: [0, -2, 0] },
 ]).pieces;
 
-test('facets become triangles with one colour each, sharp edges become lines', () => {
-  const { positions, colours, lines } = bakeStill(slab);
+test('facets become triangles, darker at the foot of what stands upright; sharp edges become lines', () => {
+  const { positions, colours, normals, lines } = bakeStill(slab);
   // Two triangles and three rectangles.
   expect(positions.length).toBe((2 + 3 * 2) * 9);
   expect(colours.length).toBe(positions.length);
   for (let i = 0; i < colours.length; i += 9) {
-    expect([...colours.slice(i + 3, i + 6)]).toEqual([...colours.slice(i, i + 3)]);
+    const upright = Math.abs(normals[i + 1]) < 0.5;
+    for (const corner of [i + 3, i + 6]) {
+      const same = positions[corner + 1] === positions[i + 1];
+      if (!upright || same) expect(colours[corner]).toBeCloseTo(colours[i], 6);
+      // What is higher has as much light or more.
+      else if (positions[corner + 1] > positions[i + 1])
+        expect(colours[corner]).toBeGreaterThan(colours[i]);
+      else expect(colours[corner]).toBeLessThan(colours[i]);
+    }
   }
   // A ramp has nine edges; the flat turn at its foot needs no line.
   expect(lines.length / 6).toBeGreaterThanOrEqual(8);

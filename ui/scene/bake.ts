@@ -42,9 +42,11 @@ function bakeFacets(
     const first = corners[0];
     const mark = f * 31 + Math.round(first[0] * 13 + first[2] * 17);
     const colour = facetColour(tone, n[0], n[1], n[2], mark);
+    const shade = footShade(corners, n);
+    const lit = corners.map((p) => colour.map((c) => c * shade(p[1])));
     for (let i = 1; i + 1 < corners.length; i++) {
       positions.push(...first, ...corners[i], ...corners[i + 1]);
-      colours.push(...colour, ...colour, ...colour);
+      colours.push(...lit[0], ...lit[i], ...lit[i + 1]);
       normals.push(...n, ...n, ...n);
     }
     ink.forEach((edge, i) => {
@@ -59,6 +61,19 @@ function bakeFacets(
     normals: new Float32Array(normals),
     lines: new Float32Array(lines),
   };
+}
+
+/** Part of the light that the foot of an upright facet keeps, and how far up it is all there again, m. */
+const [FOOT, RISE] = [0.78, 1.4];
+
+/** How much of its light an upright facet keeps at a height: less at its foot, where others stand about it. */
+function footShade(corners: readonly Vec3[], n: Vec3): (y: number) => number {
+  if (Math.abs(n[1]) > 0.5) return () => 1;
+  const heights = corners.map((p) => p[1]);
+  const low = Math.min(...heights);
+  const tall = Math.min(RISE, Math.max(...heights) - low);
+  if (tall < 0.15) return () => 1;
+  return (y) => FOOT + (1 - FOOT) * Math.min(1, (y - low) / tall);
 }
 
 export const bakeParts = (parts: readonly Part[]): Baked => bakeFacets(facetsOf(parts));

@@ -13,6 +13,7 @@ export * from './ThrownCopies';
 export * from './Regions';
 export * from './ContactShapes';
 export * from './glide';
+export * from './Inset';
 export * from './useGestures';
 export * from './view';
 export { USUAL_HOUR } from './daylight';

@@ -1,4 +1,12 @@
-import { Color, DoubleSide, GreaterDepth, ShaderMaterial, Vector3 } from 'three';
+import {
+  Color,
+  DoubleSide,
+  GreaterDepth,
+  ShaderMaterial,
+  Vector3,
+  Vector4,
+  type Texture,
+} from 'three';
 import { rgb } from '@/core/pieces';
 
 const FAR = new Color().setRGB(...rgb('#B8D1D1'));
@@ -118,6 +126,9 @@ export const WATER = new ShaderMaterial({
     uNear: { value: new Color().setRGB(...rgb('#78A8B0')) },
     uFarWater: { value: FAR.clone() },
     uEye: { value: new Vector3() },
+    /** How near stone the water is over a part of the map: west and north edge, width and depth, m. */
+    uShallow: { value: null as Texture | null },
+    uShallowBox: { value: new Vector4(0, 0, 0, 0) },
     /** Least length of a band, m: long along a stage, flecks where one looks about freely. */
     uDash: { value: 1.3 },
   },
@@ -133,12 +144,23 @@ export const WATER = new ShaderMaterial({
     uniform vec3 uFarWater;
     uniform vec3 uEye;
     uniform float uDash;
+    uniform sampler2D uShallow;
+    uniform vec4 uShallowBox;
     varying vec3 vWorld;
     float hash(float n) { return fract(sin(n * 12.9898) * 43758.5453); }
     void main() {
       float away = distance(vWorld, uEye);
       float k = clamp((away - 18.0) / 190.0, 0.0, 1.0);
       vec3 colour = mix(uNear, uFarWater, sqrt(k));
+      if (uShallowBox.z > 0.0) {
+        vec2 at = (vWorld.xz - uShallowBox.xy) / uShallowBox.zw;
+        if (all(greaterThan(at, vec2(0.0))) && all(lessThan(at, vec2(1.0)))) {
+          float near = texture2D(uShallow, at).r;
+          // Paler over the rock that goes on under water, darkest close under its edge.
+          colour = mix(colour, uFarWater * vec3(0.93, 1.0, 0.97), 0.42 * near * near);
+          colour *= 1.0 - 0.1 * smoothstep(0.9, 1.0, near);
+        }
+      }
       float row = floor(vWorld.z / 0.9);
       float across = fract(vWorld.z / 0.9);
       float along = vWorld.x / (uDash * (1.0 + 0.85 * hash(row))) + 40.0 * hash(row + 7.0);

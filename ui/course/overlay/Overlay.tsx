@@ -7,6 +7,7 @@ import { Handles } from './Handles';
 import type { See } from './marks';
 import { PulseMark } from './PulseMark';
 import { SketchLine } from './SketchLine';
+import { BeatSigns, Directions, FindingSigns, OpenEnds, PortalLines } from './SceneSigns';
 import { SnapMark } from './SnapMark';
 
 /** Marks over the scene that belong to building: handles, snaps, lines being drawn, notes. */
@@ -18,6 +19,11 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
     <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
       <Svg width={view.width} height={view.height}>
         <SketchLine see={see} />
+        {!sketchOnly && <OpenEnds see={see} />}
+        {!sketchOnly && <Directions see={see} />}
+        {!sketchOnly && <PortalLines see={see} />}
+        {!sketchOnly && <BeatSigns see={see} />}
+        {!sketchOnly && <FindingSigns see={see} />}
         {!sketchOnly && <Axis see={see} />}
         {!sketchOnly && <Handles />}
         {!sketchOnly && <Pivot see={see} />}

@@ -15,6 +15,7 @@ import {
   cornerOnto,
   cornersOf,
   duplicatePieces,
+  endIndex,
   type PieceInHand,
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
@@ -82,6 +83,19 @@ function touchCorner(x: number, y: number): void {
     set({ cornering: null });
   }
 }
+
+/** The open end of track that a finger is on, if it is on one. */
+function endAt(course: Course, x: number, y: number): Vec3 | null {
+  const view = useView.getState();
+  for (const { at } of endIndex(course).open('track')) {
+    const pixel = pixelOf(view, at);
+    if (pixel && Math.hypot(pixel[0] - x, pixel[1] - y) < ON_END) return at;
+  }
+  return null;
+}
+
+/** How near an open end a finger means it, pixels. */
+const ON_END = 18;
 
 /** Lays what is in hand; else chooses, and drags what is chosen by itself or by its handles. */
 export function pieceTool(): Tool {
@@ -230,6 +244,11 @@ export function pieceTool(): Tool {
 
   const choose = (x: number, y: number, adds: boolean) => {
     const { course, choice, choose: set } = useCourse.getState();
+    const end = choice.size === 0 ? endAt(course, x, y) : null;
+    if (end) {
+      useLay.getState().set({ fitsAt: end });
+      return;
+    }
     const under = pickChoosable(course, ray(x, y));
     const adding = adds || useLay.getState().adding;
     if (!under) {

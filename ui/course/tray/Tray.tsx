@@ -1,4 +1,4 @@
-import { memo, useMemo, useState, type PropsWithChildren } from 'react';
+import { memo, useEffect, useMemo, useState, type PropsWithChildren } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
@@ -24,15 +24,36 @@ const toggleTool = (pieces: boolean) => {
   takeTool(pieces ? 'choose' : 'pieces');
 };
 
+/** The shelf that is open; what fits at an open end comes up when one is touched. */
+function useOpenShelf(): [Shelf, (shelf: Shelf) => void] {
+  const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
+  useEffect(
+    () =>
+      useLay.subscribe(({ fitsAt }, before) => {
+        if (fitsAt && fitsAt !== before.fitsAt) setShelf('fits');
+      }),
+    [],
+  );
+  const choose = (next: Shelf) => {
+    useLay.getState().set({ fitsAt: null });
+    setShelf(next);
+  };
+  return [shelf, choose];
+}
+
 /** The families to show, and what to say when there are none. */
 function useShelf(words: string | null, shelf: Shelf) {
   // A shelf that follows neither the course nor the view need not hear of them.
   const course = useCourse((s) => (shelf === 'fits' ? s.course : null));
   const target = useView((s) => (shelf === 'fits' ? s.target : null));
+  const fitsAt = useLay((s) => s.fitsAt);
   const used = useUsed();
   const families = useMemo(
-    () => (words?.trim() ? findFamilies(words) : onShelf(shelf, course, target ?? [0, 0, 0], used)),
-    [words, shelf, course, target, used],
+    () =>
+      words?.trim()
+        ? findFamilies(words)
+        : onShelf(shelf, course, fitsAt ?? target ?? [0, 0, 0], used),
+    [words, shelf, course, target, fitsAt, used],
   );
   const none = words?.trim()
     ? 'No piece by that name.'
@@ -122,7 +143,7 @@ function Tabs({ name, children }: PropsWithChildren<{ name: string }>) {
 function PhoneTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
   const tool = useLay((s) => s.tool);
-  const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
+  const [shelf, setShelf] = useOpenShelf();
   const [words, setWords] = useState<string | null>(null);
   const { families, none } = useShelf(words, shelf);
   return (
@@ -196,7 +217,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
 /** The shelves as a column beside their pieces: as much room for the pieces as there is. */
 function WideTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
-  const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
+  const [shelf, setShelf] = useOpenShelf();
   const [words, setWords] = useState('');
   const { families, none } = useShelf(words, shelf);
   return (

@@ -174,6 +174,7 @@ function Legs() {
 function Camera() {
   const { course, edit } = useEditing();
   const frameAt = useTune((s) => s.frameAt);
+  const frameShape = useTune((s) => s.frameShape);
   const camera = cameraOf(course, false);
   const set = (next: CourseCamera | undefined, merge?: string) =>
     edit((now) => setRule(now, 'camera', next), merge);
@@ -241,8 +242,19 @@ function Camera() {
         />
       </Flow>
       {frameAt !== null && (
+        <Choices
+          label="On"
+          value={frameShape}
+          options={[
+            { value: 'phone', label: 'A phone' },
+            { value: 'wide', label: 'A wide screen' },
+          ]}
+          onChange={(shape) => useTune.getState().set({ frameShape: shape })}
+        />
+      )}
+      {frameAt !== null && (
         <NumberField
-          label="At part of the way"
+          label="At part of the way, or touch the ribbon"
           unit="%"
           step={5}
           value={Math.round(frameAt * 100)}

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import {
   addLink,
+  moveEffect,
   changeEffect,
   changeLink,
   CUES_OF_ALL,
@@ -245,6 +246,18 @@ function LinkCard({ link }: { link: Link }) {
       <Flow>
         <Button title="All links" icon="chevron-left" onPress={() => openLink(null)} />
         <Button
+          title="Copy the link"
+          icon="copy"
+          onPress={() => {
+            edit((now) => {
+              const { id: _, ...alike } = structuredClone(link);
+              const { course: next, id } = addLink(now, alike);
+              openLink(id);
+              return next;
+            });
+          }}
+        />
+        <Button
           title="Take the link away"
           icon="trash-2"
           kind="danger"
@@ -283,6 +296,24 @@ function OneEffect({ link, effect, index }: { link: Link; effect: Effect; index:
     });
   return (
     <Section title={index === 0 ? 'Then' : 'And'}>
+      {link.effects.length > 1 && (
+        <Flow>
+          <Button
+            title="Earlier"
+            label={`Effect ${index + 1} earlier`}
+            icon="arrow-up"
+            disabled={index === 0}
+            onPress={() => edit((now) => moveEffect(now, link.id, index, index - 1))}
+          />
+          <Button
+            title="Later"
+            label={`Effect ${index + 1} later`}
+            icon="arrow-down"
+            disabled={index === link.effects.length - 1}
+            onPress={() => edit((now) => moveEffect(now, link.id, index, index + 1))}
+          />
+        </Flow>
+      )}
       <Choices
         value={kind}
         options={EFFECTS.map((value) => ({ value, label: EFFECT_WORDS[value] }))}

@@ -1,8 +1,13 @@
-import { Slider as ElementsSlider } from '@rneui/themed';
 import { View } from 'react-native';
 import { TARGET, useColours } from '../../theme';
 
-/** A value from 0 to 1, drawn along a line. */
+/** Parts of the line that a key goes by. */
+const STEP = 0.005;
+
+/**
+ * A value from 0 to 1, drawn along a line. The browser's own control: the component library's can neither be named
+ * nor worked by keys.
+ */
 export function Slider({
   label,
   value,
@@ -14,18 +19,16 @@ export function Slider({
 }) {
   const colours = useColours();
   return (
-    <View role="group" aria-label={label}>
-      <ElementsSlider
+    <View>
+      <input
+        type="range"
+        aria-label={label}
+        min={0}
+        max={1}
+        step={STEP}
         value={value}
-        onValueChange={onChange}
-        minimumValue={0}
-        maximumValue={1}
-        minimumTrackTintColor={colours.tide}
-        maximumTrackTintColor={colours.line}
-        allowTouchTrack
-        style={{ height: TARGET }}
-        trackStyle={{ height: 4, borderRadius: 2 }}
-        thumbStyle={{ width: 22, height: 22, borderRadius: 11, backgroundColor: colours.tide }}
+        onChange={(event) => onChange(Number(event.target.value))}
+        style={{ width: '100%', height: TARGET, margin: 0, accentColor: colours.tide }}
       />
     </View>
   );

@@ -89,6 +89,66 @@ test('a path is set point by point, and a thrower by its figures', () => {
   expect(piece().thrower).toBeUndefined();
 });
 
+test('a piece becomes a checkpoint with a number of its own, a goal, a region, and itself again', () => {
+  render(<TunePanel />);
+  tab('Contact');
+  press('Checkpoint');
+  expect(piece()).toMatchObject({ role: 'checkpoint', mark: { number: 1 } });
+  type('mark-number', '4');
+  press('A return has all as it was here');
+  expect(piece().mark).toEqual({ number: 4, resets: true });
+  press('Goal');
+  expect(piece()).toMatchObject({ role: 'goal' });
+  expect(piece().mark).toBeUndefined();
+  press('Region');
+  expect(piece().role).toBe('region');
+  press('As its family');
+  expect(piece().role).toBeUndefined();
+});
+
+test('a thrower throws what any piece is, late and off its speed as far as one says', () => {
+  render(<TunePanel />);
+  tab('Motion');
+  fireEvent.press(screen.getByTestId('add-thrower'));
+  type('thrower-late', '0.5');
+  type('thrower-swerve', '0.2');
+  expect(piece().thrower).toMatchObject({ late: 0.5, swerve: 0.2 });
+  fireEvent.press(screen.getByTestId('pick-thrown'));
+  const { id, family } = state().course.pieces.find((one) => one.family !== piece().family)!;
+  act(() => useTune.getState().picking!.take(id));
+  expect(piece().thrower!.what).toBe(family);
+});
+
+test('a link is copied, and its effects change their order', () => {
+  state().edit((now) => ({
+    ...now,
+    links: [
+      {
+        id: 'l1',
+        cue: { kind: 'touched', pieces: ['p1', 'p2'] },
+        effects: [
+          { kind: 'message', text: 'First' },
+          { kind: 'sound', sound: 'bell' },
+        ],
+      },
+    ],
+  }));
+  render(<TunePanel />);
+  tab('Links');
+  fireEvent.press(screen.getByText(/touched/));
+  press('All of them, each at any time');
+  expect(state().course.links![0].cue.all).toBe(true);
+  press('Effect 1 later');
+  expect(state().course.links![0].effects.map(({ kind }) => kind)).toEqual(['sound', 'message']);
+  press('Effect 2 earlier');
+  expect(state().course.links![0].effects.map(({ kind }) => kind)).toEqual(['message', 'sound']);
+  press('Copy the link');
+  const [first, second] = state().course.links!;
+  expect(second.id).not.toBe(first.id);
+  expect({ ...second, id: 'l1' }).toEqual(first);
+  expect(useTune.getState().link).toBe(second.id);
+});
+
 test('contact: roles, hurts, one-way faces, breaking and allowances', () => {
   render(<TunePanel />);
   tab('Contact');

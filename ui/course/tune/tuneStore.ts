@@ -1,6 +1,7 @@
 import type { Tried } from '@/core/run';
 import { create } from 'zustand';
 import { picker } from '../../state/picker';
+import type { FrameShape } from '../playersEye';
 
 /** What the figures of a chosen piece are about. */
 export const TUNE_TABS = ['place', 'contact', 'motion', 'links'] as const;
@@ -31,6 +32,8 @@ interface TuneState {
   readonly shaping: string | null;
   /** The course's camera shown as a frame, at a part of its way. */
   readonly frameAt: number | null;
+  /** Whose frame that is: a phone's or a wide screen's. */
+  readonly frameShape: FrameShape;
   set: (change: Partial<Omit<TuneState, 'set'>>) => void;
 }
 
@@ -55,6 +58,7 @@ export const useTune = create<TuneState>()((set) => ({
   link: null,
   shaping: null,
   frameAt: null,
+  frameShape: 'phone',
   set,
 }));
 

@@ -1,0 +1,22 @@
+import { F, type RunState, type World } from '@/core/run';
+
+/** What the regions about the runner do to it now, in words; most often nothing. */
+export function fieldWords(
+  { gravity }: Pick<World, 'gravity'>,
+  { field, size }: RunState,
+): string[] {
+  const words: string[] = [];
+  const push = Math.hypot(field[F.pushX], field[F.pushY], field[F.pushZ]);
+  if (field[F.boost] > 0) words.push('Boost');
+  if (push > 0.1) words.push(field[F.pushY] > push * 0.7 ? 'Updraught' : 'Wind');
+  if (field[F.pace] < 0.99) words.push('Slow ground');
+  if (field[F.pace] > 1.01) words.push('Quick');
+  if (field[F.grip] < 0.99) words.push('Slippery');
+  if (field[F.bounce] > 0) words.push('Springy');
+  const pull = Math.hypot(field[F.gravityX], field[F.gravityY], field[F.gravityZ]);
+  if (pull < gravity * 0.99) words.push('Light');
+  else if (pull > gravity * 1.01) words.push('Heavy');
+  if (pull > 0.1 && field[F.gravityY] > -0.9 * pull) words.push('Pulled aside');
+  if (size !== 0) words.push('Another size');
+  return words;
+}
