@@ -31,10 +31,12 @@ const shoot = async (page: Page, name: string, settle = 1500) => {
 };
 
 async function visitor(browser: Browser, device: typeof phone | typeof wide): Promise<Page> {
-  const context = await browser.newContext(device);
+  const context = await browser.newContext({ ...device, reducedMotion: 'reduce' });
   await context.addInitScript(() => {
     const state = { light: 'day', drawing: 'full', player: 'Brice' };
     localStorage.setItem('stonehop-settings', JSON.stringify({ state, version: 0 }));
+    const done = { done: ['lay', 'run', 'share'] };
+    localStorage.setItem('stonehop-firsts', JSON.stringify({ state: done, version: 0 }));
   });
   return context.newPage();
 }
@@ -77,16 +79,16 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await page.getByLabel('Undo').tap();
   await page.getByTestId('hand-done').tap();
   await page.getByTestId('phase-tune').tap();
-  await page.getByLabel('Ferry slab').tap();
+  await page.getByRole('button', { name: 'Ferry slab' }).tap();
   await shoot(page, 'tune-phone');
   await page.getByLabel('All pieces').tap();
-  await page.getByLabel('Quay thorns').tap();
+  await page.getByRole('button', { name: 'Quay thorns' }).tap();
   await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
   await page.getByTestId('draw-shape').tap();
   await shoot(page, 'shape-phone');
   await page.getByLabel('Leave without keeping').tap();
   await page.getByLabel('All pieces').tap();
-  await page.getByLabel('Flood mark').tap();
+  await page.getByRole('button', { name: 'Flood mark' }).tap();
   await page.getByRole('tab', { name: 'Links', exact: true }).tap();
   await shoot(page, 'links-phone');
   await page.getByTestId('phase-plan').tap();
@@ -131,12 +133,12 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await shoot(page, 'lay-wide');
   await page.keyboard.press('Escape');
   await page.getByTestId('phase-tune').click();
-  await page.getByLabel('Kiln beam').click();
+  await page.getByRole('button', { name: 'Kiln beam' }).click();
   await page.keyboard.press('f');
   await shoot(page, 'tune-wide');
   await takeDemo(page, url, 'net-loft-links');
   await page.getByTestId('phase-tune').click();
-  await page.getByLabel('Sliding rack').click();
+  await page.getByRole('button', { name: 'Sliding rack' }).click();
   await page.getByRole('tab', { name: 'Motion', exact: true }).click();
   await shoot(page, 'motion-wide');
   await takeDemo(page, url, 'beacon-stair');
@@ -145,8 +147,8 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await page.getByTestId('phase-tune').click();
   await page.getByRole('tab', { name: 'Course', exact: true }).first().click();
   await page.getByText('Show what players see').click();
-  await page.getByLabel('At part of the way more').click();
-  await page.getByLabel('At part of the way more').click();
+  await page.getByLabel('At part of the way, or touch the ribbon more').click();
+  await page.getByLabel('At part of the way, or touch the ribbon more').click();
   await shoot(page, 'camera-wide');
   await page.goto(url);
   await shoot(page, 'courses-wide');

@@ -156,7 +156,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
           pointerEvents="box-none"
           style={{ flex: 1, alignItems: 'flex-end', paddingHorizontal: SPACE.s }}
         >
-          {(building || work === 'sketch') && <ViewTools />}
+          {(building || work === 'sketch') && <ViewTools bare={phase === 'tune' && !wide} />}
         </View>
         <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
           {building && <Flying />}

@@ -46,6 +46,9 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
   const x = scaleLinear([0, Math.max(length, 1)], [SIDE, width - SIDE]);
   const y = scaleLinear([low, high], [HEIGHT - FOOT, ROOM]);
   const here = nearest(stations, target);
+  const half = stations.length / 2;
+  const top = (part: readonly Station[]) => Math.max(...part.map(({ at }) => at[1]), -Infinity);
+  const risesLeft = top(stations.slice(0, half)) > top(stations.slice(half));
 
   const go = (px: number) => {
     const along = Math.min(length, Math.max(0, x.invert(px)));
@@ -143,9 +146,10 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
           />
           <Path d={outline} stroke={colours.ink} strokeWidth={2} fill="none" />
           <SvgText
-            x={width - SIDE}
+            // Over the lower half of the way, where it hides no mark.
+            x={risesLeft ? width - SIDE : SIDE}
             y={13}
-            textAnchor="end"
+            textAnchor={risesLeft ? 'end' : 'start'}
             fontFamily="Figures"
             fontSize={11}
             fill={colours.slate}

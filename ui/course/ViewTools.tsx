@@ -11,8 +11,11 @@ import { PlanMap } from './sheets/PlanMap';
 const MODE_NAMES = { side: 'Side', above: 'Above', free: 'Free' } as const;
 const MODE_ICONS = { side: 'square', above: 'map', free: 'box' } as const;
 
-/** How one looks and where taps land: view, snapping, work plane, plan, all of it in view. */
-export function ViewTools() {
+/**
+ * How one looks and where taps land: view, snapping, work plane, plan, all of it in view.
+ * @param bare only how one looks, where there is little room and nothing is laid
+ */
+export function ViewTools({ bare = false }: { bare?: boolean }) {
   const colours = useColours();
   const mode = useView((s) => s.mode);
   const { steps, snapping, turnStep, level, depth, set } = useLayOf(
@@ -64,52 +67,54 @@ export function ViewTools() {
         </Card>
         {sheet === 'plan' && <PlanMap />}
       </View>
-      <Card style={{ width: 60, alignItems: 'center', paddingVertical: 2 }}>
-        <IconButton
-          icon={MODE_ICONS[mode]}
-          label={MODE_NAMES[mode]}
-          hint={hintFor('view.next')}
-          labelled
-          onPress={viewCommands.nextView}
-          style={{ minHeight: 46 }}
-          testID="view-mode"
-        />
-        {rule}
-        <IconButton
-          icon="grid"
-          label={snapping ? grid : 'Off'}
-          hint={hintFor('snap')}
-          labelled
-          on={snapping}
-          onPress={() => set({ snapping: !snapping })}
-          style={{ minHeight: 46 }}
-          testID="snap-toggle"
-        />
-        <IconButton
-          icon="sliders"
-          label={snapping && turnStep > 0 ? `${turnStep}°` : '1°'}
-          labelled
-          onPress={() => open('snap')}
-          style={{ minHeight: 44 }}
-          testID="snap-settings"
-        />
-        {rule}
-        <IconButton
-          icon="arrow-up"
-          label="Work plane on"
-          hint={hintFor('plane.on')}
-          onPress={() => viewCommands.movePlane(1)}
-        />
-        <Words as="smallFigures">
-          {axis} {shortNumber(Math.round(value * 100) / 100)}
-        </Words>
-        <IconButton
-          icon="arrow-down"
-          label="Work plane back"
-          hint={hintFor('plane.back')}
-          onPress={() => viewCommands.movePlane(-1)}
-        />
-      </Card>
+      {!bare && (
+        <Card style={{ width: 60, alignItems: 'center', paddingVertical: 2 }}>
+          <IconButton
+            icon={MODE_ICONS[mode]}
+            label={MODE_NAMES[mode]}
+            hint={hintFor('view.next')}
+            labelled
+            onPress={viewCommands.nextView}
+            style={{ minHeight: 46 }}
+            testID="view-mode"
+          />
+          {rule}
+          <IconButton
+            icon="grid"
+            label={snapping ? grid : 'Off'}
+            hint={hintFor('snap')}
+            labelled
+            on={snapping}
+            onPress={() => set({ snapping: !snapping })}
+            style={{ minHeight: 46 }}
+            testID="snap-toggle"
+          />
+          <IconButton
+            icon="sliders"
+            label={snapping && turnStep > 0 ? `${turnStep}°` : '1°'}
+            labelled
+            onPress={() => open('snap')}
+            style={{ minHeight: 44 }}
+            testID="snap-settings"
+          />
+          {rule}
+          <IconButton
+            icon="arrow-up"
+            label="Work plane on"
+            hint={hintFor('plane.on')}
+            onPress={() => viewCommands.movePlane(1)}
+          />
+          <Words as="smallFigures">
+            {axis} {shortNumber(Math.round(value * 100) / 100)}
+          </Words>
+          <IconButton
+            icon="arrow-down"
+            label="Work plane back"
+            hint={hintFor('plane.back')}
+            onPress={() => viewCommands.movePlane(-1)}
+          />
+        </Card>
+      )}
     </View>
   );
 }

@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { PerspectiveCamera } from 'three';
 import { axes, eyePlace, FIELD, type Eye } from './view';
@@ -11,9 +10,11 @@ export interface InsetFrame {
   readonly height: number;
 }
 
+/** There is one inset at a time: its eye is made once. */
+const camera = new PerspectiveCamera(FIELD, 1, 0.5, 1500);
+
 /** The scene once more in a small frame over itself, as another eye sees it. */
 export function Inset({ eye, frame }: { eye: Eye; frame: InsetFrame }) {
-  const camera = useMemo(() => new PerspectiveCamera(FIELD, 1, 0.5, 1500), []);
   useFrame(({ gl, scene, camera: own, size }) => {
     const { up } = axes(eye);
     camera.aspect = frame.width / frame.height;

@@ -156,9 +156,8 @@ export const WATER = new ShaderMaterial({
         vec2 at = (vWorld.xz - uShallowBox.xy) / uShallowBox.zw;
         if (all(greaterThan(at, vec2(0.0))) && all(lessThan(at, vec2(1.0)))) {
           float near = texture2D(uShallow, at).r;
-          // Paler over the rock that goes on under water, darkest close under its edge.
+          // Paler over the rock that goes on under water.
           colour = mix(colour, uFarWater * vec3(0.93, 1.0, 0.97), 0.42 * near * near);
-          colour *= 1.0 - 0.1 * smoothstep(0.9, 1.0, near);
         }
       }
       float row = floor(vWorld.z / 0.9);
