@@ -95,7 +95,8 @@ async function replayFiles(courseFile: string, runFile: string, json: boolean): 
     console.log(
       finished ? `finished in ${time.toFixed(3)} s` : `not finished after ${time.toFixed(3)} s`,
     );
-    for (const split of splits) console.log(`checkpoint ${split.number}: ${split.time.toFixed(3)} s`);
+    for (const split of splits)
+      console.log(`checkpoint ${split.number}: ${split.time.toFixed(3)} s`);
     console.log(`${gathered} of ${pickups} gathered, ${falls} falls, poses ${poses}`);
     for (const { kind, time: at, piece } of events) {
       console.log(`${at.toFixed(3).padStart(9)}  ${kind}${piece ? ` ${piece}` : ''}`);

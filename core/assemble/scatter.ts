@@ -2,7 +2,7 @@ import type { Course, Piece } from '../course';
 import { isWithin, type Vec2, type Vec3 } from '../geometry';
 import { familyOf } from '../pieces';
 import { groundBelow } from './pick';
-import { layPieces, type PieceInHand } from './lay';
+import { layPieces, removePieces, type PieceInHand } from './lay';
 import { seeded } from './random';
 import { setTurn, tidy } from './place';
 
@@ -132,3 +132,27 @@ export const eraseScenery = (course: Course, region: MapRegion): Course => {
   );
   return kept.length === course.pieces.length ? course : { ...course, pieces: kept };
 };
+
+/**
+ * The course with half of some scenery taken away, evenly: of two that stand near each other one stays.
+ * @param choice which; all that may be touched when nothing is chosen
+ */
+export function thinScenery(course: Course, choice: ReadonlySet<string>): Course {
+  const thinned = course.pieces.filter(
+    ({ id, family, hidden, locked }) =>
+      familyOf(family).group === 'scenery' &&
+      !hidden &&
+      !locked &&
+      (choice.size === 0 || choice.has(id)),
+  );
+  // Along a line that winds back and forth over the map, neighbours follow one another.
+  const row = (v: number) => Math.floor(v / ROW);
+  const order = [...thinned].sort((a, b) => {
+    const [ra, rb] = [row(a.at[2]), row(b.at[2])];
+    return ra - rb || (ra % 2 === 0 ? a.at[0] - b.at[0] : b.at[0] - a.at[0]);
+  });
+  return removePieces(course, new Set(order.filter((_, i) => i % 2 === 1).map(({ id }) => id)));
+}
+
+/** Depth of the rows that scenery is gone through in, m. */
+const ROW = 3;

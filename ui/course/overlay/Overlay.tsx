@@ -9,6 +9,7 @@ import { PulseMark } from './PulseMark';
 import { SketchLine } from './SketchLine';
 import { BeatSigns, Directions, FindingSigns, OpenEnds, PortalLines } from './SceneSigns';
 import { SnapMark } from './SnapMark';
+import { TideMark } from './TideMark';
 
 /** Marks over the scene that belong to building: handles, snaps, lines being drawn, notes. */
 export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
@@ -29,6 +30,7 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
         {!sketchOnly && <Pivot see={see} />}
         {!sketchOnly && <SnapMark see={see} />}
         {!sketchOnly && <PulseMark see={see} />}
+        {!sketchOnly && <TideMark see={see} />}
         <Drawn see={see} />
       </Svg>
     </View>

@@ -127,7 +127,10 @@ export function handleAt(handles: readonly Handle[], x: number, y: number): Hand
 }
 
 /** How far along a handle's axis a ray points, metres from its middle. */
-export function alongAxis({ along, centre }: Handle, ray: Ray): number | null {
+export function alongAxis(
+  { along, centre }: Pick<Handle, 'along' | 'centre'>,
+  ray: Ray,
+): number | null {
   const to = sub(centre, ray.from);
   const d = normalize(ray.along);
   const k = dot(along, d);

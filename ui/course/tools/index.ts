@@ -8,6 +8,7 @@ import { outlineTool } from './outlineTool';
 import { paintTool } from './paintTool';
 import { pieceTool } from './pieceTool';
 import { strewTool } from './strewTool';
+import { tideTool } from './tideTool';
 import { wallTool } from './wallTool';
 
 /** What a finger does with each tool. */
@@ -24,7 +25,7 @@ export const TOOLS: Record<LayTool, () => Tool> = {
   // These have figures and buttons of their own; a finger goes on choosing and dragging.
   symmetry: pieceTool,
   layers: pieceTool,
-  sky: pieceTool,
+  sky: tideTool,
 };
 
 export { sketchTool } from './sketchTool';

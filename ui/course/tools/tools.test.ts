@@ -9,6 +9,7 @@ import { TOOLS } from '.';
 import { handlesOf } from './handles';
 import { layAt } from './handTool';
 import { takeKit, useKitHand } from './kitTool';
+import { tideKnob } from './tideTool';
 import { sketchTool, applyScale } from './sketchTool';
 
 jest.mock('../../scene', () => ({
@@ -279,6 +280,21 @@ test('any outline is filled that a finger draws', () => {
   expect(count).toBeGreaterThan(36);
   expect(count).toBeLessThan(60);
   lay().set({ fillRound: false, floor: { family: 'slab', at: [0, 0, 0] } });
+});
+
+test('the tide line is dragged by its knob, one step, and goes back to following the pieces', () => {
+  useCourse.getState().edit((c) => layPieces(c, [{ family: 'slab', at: [0, 0, 0] }]));
+  useView.getState().look({ mode: 'side', yaw: 0, pitch: 9, target: [0, 0, 0], distance: 30 });
+  const tool = TOOLS.sky();
+  const [x, y] = pixel(tideKnob());
+  expect(tool.begin!(x, y, FINGER)).toBe(true);
+  tool.drag!(x, y - 60);
+  tool.drag!(x, y - 90);
+  tool.drop!();
+  expect(course().tide).toBeGreaterThan(0);
+  expect(Math.round(course().tide! * 10)).toBeCloseTo(course().tide! * 10, 9);
+  useCourse.getState().undo();
+  expect(course().tide).toBeUndefined();
 });
 
 test('a kit piece is seen where it would land before it does', () => {

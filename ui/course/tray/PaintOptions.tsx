@@ -67,6 +67,10 @@ export function PaintOptions() {
         on={paint === 'own'}
         onPress={() => set({ paint: 'own', picking: false })}
       />
+      <OwnColour
+        colour={typeof paint === 'object' && 'colour' in paint ? paint.colour : undefined}
+        onChange={(colour) => set({ paint: { colour }, picking: false })}
+      />
       {swatches.map((swatch) => (
         <Swatch
           key={swatch.label}
@@ -77,6 +81,29 @@ export function PaintOptions() {
         />
       ))}
     </>
+  );
+}
+
+/** Any colour at all, by the browser's own way to choose one. */
+function OwnColour({
+  colour = '#C8553D',
+  onChange,
+}: {
+  colour?: string;
+  onChange: (colour: string) => void;
+}) {
+  return (
+    <View style={{ width: 62, alignItems: 'center', gap: 2 }}>
+      <input
+        type="color"
+        aria-label="Any colour"
+        data-testid="paint-any"
+        value={colour.toLowerCase()}
+        onChange={(event) => onChange(event.target.value.toUpperCase())}
+        style={{ width: TARGET, height: TARGET, border: 0, padding: 0, background: 'none' }}
+      />
+      <Words as="small">Any</Words>
+    </View>
   );
 }
 

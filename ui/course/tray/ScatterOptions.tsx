@@ -1,5 +1,7 @@
+import { thinScenery } from '@/core/assemble';
 import { FAMILIES } from '@/core/pieces';
 import { Stepper } from '../../parts';
+import { useEditing } from '../../state/shown';
 import { useLayOf } from '../layStore';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
@@ -17,6 +19,7 @@ export function ScatterOptions() {
   const { scattering, brush, strewing, set } = useLayOf('scattering', 'brush', 'strewing', 'set');
   const change = (part: Partial<typeof scattering>) =>
     set({ scattering: { ...scattering, ...part } });
+  const { choice, edit } = useEditing();
   const { families } = scattering;
   return (
     <>
@@ -30,6 +33,12 @@ export function ScatterOptions() {
           testID={`scatter-${way}`}
         />
       ))}
+      <ToolButton
+        icon="filter"
+        label="Thin by half"
+        onPress={() => edit((course) => thinScenery(course, choice))}
+        testID="scatter-thin"
+      />
       {strewing !== 'area' && (
         <Stepper
           label="Width"

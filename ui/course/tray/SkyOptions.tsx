@@ -1,4 +1,5 @@
 import type { Course, Sky } from '@/core/course';
+import { tideLine } from '@/core/run';
 import { Stepper } from '../../parts';
 import { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from '../../scene';
 import { useEditing } from '../../state/shown';
@@ -35,7 +36,7 @@ export function SkyOptions() {
         label="Hour"
         value={sky.hour ?? USUAL_HOUR}
         unit="h"
-        step={1}
+        step={0.5}
         min={5}
         max={21}
         onChange={(hour) => change({ hour: hour === USUAL_HOUR ? undefined : hour }, 'hour')}
@@ -49,6 +50,28 @@ export function SkyOptions() {
         min={30}
         max={990}
         onChange={(sight) => change({ sight: sight === USUAL_SIGHT ? undefined : sight }, 'sight')}
+      />
+      <Stepper
+        label="Tide line"
+        value={Math.round(10 * tideLine(course)) / 10}
+        unit="m"
+        step={0.5}
+        min={-200}
+        max={200}
+        onChange={(tide) => edit((before) => ({ ...before, tide }), 'tide')}
+        testID="tide-line"
+      />
+      <ToolButton
+        icon="rotate-ccw"
+        label="By itself"
+        disabled={course.tide === undefined}
+        onPress={() =>
+          edit((before) => {
+            const { tide: _, ...rest } = before;
+            return rest as Course;
+          })
+        }
+        testID="tide-own"
       />
       {Object.entries(TIDES).map(([colour, label]) => (
         <Swatch
