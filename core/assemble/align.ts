@@ -31,8 +31,8 @@ export function alignPieces(
 }
 
 /**
- * Spreads the chosen pieces along an axis of the world so that the gaps between neighbours are all the same; the
- * first and the last stay.
+ * Spreads the chosen pieces along an axis of the world so that the gaps between neighbours are all the same, or
+ * their middles as far apart where there is no room for gaps; the first and the last stay.
  */
 export function spreadPieces(course: Course, choice: ReadonlySet<string>, axis: Axis): Course {
   const row = chosenOf(course, choice)
@@ -44,11 +44,13 @@ export function spreadPieces(course: Course, choice: ReadonlySet<string>, axis: 
   const taken = row.reduce((sum, { bounds }) => sum + extent(bounds), 0);
   const gap = (last.high[axis] - first.low[axis] - taken) / (row.length - 1);
   const by = new Map<string, number>();
+  const [from, to] = [first, last].map((bounds) => placeOf(bounds, axis, 'middle'));
   let at = first.low[axis];
-  for (const { id, bounds } of row) {
-    by.set(id, at - bounds.low[axis]);
+  row.forEach(({ id, bounds }, i) => {
+    const even = from + ((to - from) * i) / (row.length - 1);
+    by.set(id, gap < 0 ? even - placeOf(bounds, axis, 'middle') : at - bounds.low[axis]);
     at += extent(bounds) + gap;
-  }
+  });
   return changePieces(course, choice, (piece) => {
     piece.at[axis] = tidy(piece.at[axis] + by.get(piece.id)!);
   });
