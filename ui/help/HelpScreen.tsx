@@ -1,10 +1,11 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { COMMANDS, type Command } from '../course/commandList';
 import { keysFor, keysOf, shownKeys, useKeys } from '../course/keys';
 import { Button, Card, IconButton, Page, tell, Words } from '../parts';
-import { RADIUS, SPACE, TARGET, useColours } from '../theme';
+import { SPACE, TARGET, useColours } from '../theme';
+import { KeyButton } from './KeyButton';
 import { RUN_KEYS, TOUCHES, type KeyLine } from './lines';
 import { RunKeyTable } from './RunKeyTable';
 
@@ -96,26 +97,14 @@ function CommandLine({ command, first, changed, waiting, onChange }: CommandLine
         borderColor: colours.line,
       }}
     >
-      <Pressable
-        accessibilityRole="button"
-        aria-description={`Change the keys of ${command.label}`}
-        testID={`keys-${command.id}`}
+      <KeyButton
+        words={waiting ? 'Press keys' : keys || 'none'}
+        does={command.label}
+        waiting={waiting}
+        none={!keys}
         onPress={onChange}
-        style={{
-          width: 128,
-          minHeight: TARGET,
-          justifyContent: 'center',
-          paddingHorizontal: SPACE.s,
-          borderRadius: RADIUS.s,
-          borderWidth: 1,
-          borderColor: waiting ? colours.moss : colours.line,
-          backgroundColor: waiting ? colours.mossSoft : colours.card,
-        }}
-      >
-        <Words as="smallStrong" tint={keys || waiting ? 'ink' : 'slate'}>
-          {waiting ? 'Press keys' : keys || 'none'}
-        </Words>
-      </Pressable>
+        testID={`keys-${command.id}`}
+      />
       <Words as="small" style={{ flex: 1 }}>
         {command.label}
       </Words>

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { Button, Card, tell, Words } from '../parts';
 import { RUN_ACTS, runKeysOf, shownCode, useRunKeys, type RunAct } from '../run/runKeys';
-import { RADIUS, SPACE, TARGET, useColours } from '../theme';
+import { SPACE, TARGET, useColours } from '../theme';
+import { KeyButton } from './KeyButton';
 
 const ACT_WORDS: Readonly<Record<RunAct, string>> = {
   left: 'To the left, or steer',
@@ -50,28 +51,17 @@ export function RunKeyTable() {
               borderColor: colours.line,
             }}
           >
-            <Pressable
-              accessibilityRole="button"
-              aria-description={`Change the key of ${ACT_WORDS[act]}`}
-              testID={`run-key-${act}`}
-              onPress={() => setWaiting(waiting === act ? null : act)}
-              style={{
-                width: 128,
-                minHeight: TARGET,
-                justifyContent: 'center',
-                paddingHorizontal: SPACE.s,
-                borderRadius: RADIUS.s,
-                borderWidth: 1,
-                borderColor: waiting === act ? colours.moss : colours.line,
-                backgroundColor: waiting === act ? colours.mossSoft : colours.card,
-              }}
-            >
-              <Words as="smallStrong">
-                {waiting === act
+            <KeyButton
+              words={
+                waiting === act
                   ? 'Press a key'
-                  : runKeysOf(act, changed).map(shownCode).join(' or ')}
-              </Words>
-            </Pressable>
+                  : runKeysOf(act, changed).map(shownCode).join(' or ')
+              }
+              does={ACT_WORDS[act]}
+              waiting={waiting === act}
+              onPress={() => setWaiting(waiting === act ? null : act)}
+              testID={`run-key-${act}`}
+            />
             <Words style={{ flex: 1 }}>{ACT_WORDS[act]}</Words>
           </View>
         ))}

@@ -1,4 +1,4 @@
-import { Fragment } from 'react';
+import { Fragment, useMemo } from 'react';
 import { Circle, G, Path, Text as SvgText } from 'react-native-svg';
 import { chosenOf, endIndex } from '@/core/assemble';
 import type { Finding } from '@/core/check';
@@ -122,14 +122,24 @@ export function PortalLines({ see }: { see: See }) {
 /** Where the beats of a course with a tempo fall along its way. */
 export function BeatSigns({ see }: { see: See }) {
   const course = useTold();
+  return course.tempo ? <Beats course={course} see={see} /> : null;
+}
+
+function Beats({ course, see }: { course: Course; see: See }) {
   const meant = useMeantWay(course);
-  if (!course.tempo || meant.way.length < 2) return null;
-  const { stations, length } = unroll(course, meant.way);
+  // Found once for a course, not at every turn of the view.
+  const beats = useMemo(() => {
+    if (meant.way.length < 2) return [];
+    const { stations, length } = unroll(course, meant.way);
+    return beatMarks(course, length).map(({ along, bar }) => {
+      const { at } = stations[Math.min(stations.length - 1, Math.round(along / 0.5))];
+      return { along, bar, at: [at[0], at[1] + 0.1, at[2]] as Vec3 };
+    });
+  }, [course, meant]);
   return (
     <>
-      {beatMarks(course, length).map(({ along, bar }) => {
-        const station = stations[Math.min(stations.length - 1, Math.round(along / 0.5))];
-        const at = see([station.at[0], station.at[1] + 0.1, station.at[2]]);
+      {beats.map(({ along, bar, at: place }) => {
+        const at = see(place);
         return (
           at && (
             <Circle

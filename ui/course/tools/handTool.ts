@@ -12,7 +12,7 @@ import { planeOf, useLay } from '../layStore';
 import { willJoin } from '../pulse';
 
 /** How far above a finger that is held down what is in hand is shown, pixels: the finger hides nothing. */
-const ABOVE_FINGER = 72;
+export const ABOVE_FINGER = 72;
 /** Room about the ghost's picture in which a tap means the ghost, pixels. */
 const ABOUT_GHOST = 10;
 /** What lies over the canvas while laying, pixels. */

@@ -23,6 +23,11 @@ export function tideTool(): Tool {
   let grip: { from: number; tide: number; knob: Vec3 } | null = null;
   const height = (x: number, y: number, knob: Vec3) =>
     alongAxis({ along: [0, 1, 0], centre: knob }, rayAt(useView.getState(), x, y));
+  const letGo = () => {
+    grip = null;
+    useLay.getState().set({ measure: null });
+    endMerge();
+  };
   return {
     ...pieces,
     begin: (x, y, pointer) => {
@@ -47,14 +52,7 @@ export function tideTool(): Tool {
         .set({ measure: { at: [grip.knob[0], told, grip.knob[2]], words: `${told} m` } });
       useCourse.getState().edit((course) => ({ ...course, tide: told }), 'tide');
     },
-    drop: () => {
-      if (!grip) {
-        pieces.drop?.();
-        return;
-      }
-      grip = null;
-      useLay.getState().set({ measure: null });
-      endMerge();
-    },
+    drop: () => (grip ? letGo() : pieces.drop?.()),
+    cancel: () => (grip ? letGo() : pieces.cancel?.()),
   };
 }
