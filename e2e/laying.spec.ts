@@ -1,30 +1,8 @@
 import { Document, WebIO } from '@gltf-transform/core';
 import type { Page } from '@playwright/test';
-import { layPieces } from '@/core/assemble';
-import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { intendedWay } from '@/core/route';
-import { replay } from '@/core/run';
-import { drive } from '@/demo/drive';
-import { SceneHands } from './support/scene';
 import { expect, test } from './support/test';
-
-const pieces = (page: Page) => page.getByTestId('save-state');
-
-/** A free-roaming course on a phone, looked straight down on; its start is 2 m to the left. */
-async function yard(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
-  const page = await open('/', 'phone');
-  await page.getByTestId('new-course').click();
-  await page.getByTestId('new-name').fill(name);
-  await page.getByText('Free-roaming', { exact: true }).tap();
-  await page.getByTestId('new-begin').click();
-  await expect(pieces(page)).toContainText('3 pieces');
-  await page.getByTestId('view-mode').tap();
-  await page.getByTestId('view-mode').tap();
-  await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
-  const hands = new SceneHands(page);
-  return { page, hands };
-}
+import { finished, pieces, runAhead, yard } from './support/yard';
 
 const tool = async (page: Page, name: string) => {
   if (await page.getByText('Floors', { exact: true }).isVisible()) {
@@ -32,15 +10,6 @@ const tool = async (page: Page, name: string) => {
   }
   await page.getByText(name, { exact: true }).tap();
 };
-
-/** Runs straight ahead, along x, until something is seen. */
-async function runAhead(page: Page, hands: SceneHands, until: () => Promise<unknown>) {
-  await page.getByTestId('phase-run').tap();
-  await expect(page.getByTestId('run-clock')).toBeVisible();
-  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, until);
-}
-const finished = (page: Page) => () =>
-  expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 30_000 });
 
 test('a walled yard with an inside corner: the wall stops the runner, its doorway lets it out', async ({
   open,
@@ -151,69 +120,6 @@ test('a ring of eight stones, a mirrored half, and a platform of any outline are
 
   await runAhead(page, hands, finished(page));
 });
-
-test('an oval is drawn, fitted with track that closes, and run on and round', async ({ open }) => {
-  const { page, hands } = await yard(open, 'Oval');
-  await page.getByTestId('phase-plan').tap();
-  await page.getByText('Draw', { exact: true }).tap();
-  // The scene makes room for drawing first.
-  await expect
-    .poll(async () => (await page.getByTestId('scene').boundingBox())!.height)
-    .toBeGreaterThan(480);
-  await expect(page.getByTestId('sketch-done')).toBeVisible();
-  const box = (await page.getByTestId('scene').boundingBox())!;
-  // Round the middle of the picture with one finger, back to where it began.
-  const round = Array.from({ length: 41 }, (_, i) => {
-    const a = (i * 2 * Math.PI) / 40;
-    return {
-      x: box.x + box.width * (0.47 + 0.33 * Math.cos(a)),
-      y: box.y + box.height * (0.52 + 0.26 * Math.sin(a)),
-    };
-  });
-  await hands.draw(round);
-  await expect(page.getByText(/drawn, a round/)).toBeVisible();
-  await page.getByText('Banked', { exact: true }).click();
-  await page.getByTestId('fit-begin').click();
-  await expect(page.getByTestId('fit-result')).toHaveText(
-    /closed\. Greatest deviation [0-2]\.\d\d m/,
-  );
-  await page.getByTestId('fit-keep').tap();
-  await page.getByTestId('sketch-done').tap();
-  await expect(page.getByTestId('expected')).toContainText('along the');
-  await expect(pieces(page)).not.toContainText('3 pieces');
-  // From the middle of the view to the track's own ground, and along it.
-  await page.getByTestId('phase-lay').tap();
-  await page.getByLabel('Undo').tap();
-  await expect(pieces(page)).toContainText('3 pieces');
-  await page.getByLabel('Redo').tap();
-  await runAhead(page, hands, () => page.waitForTimeout(1500));
-
-  // What was built is run all the way round, without a fall, by the simulation the page runs.
-  const id = /course\/([^/?]+)/.exec(page.url())![1];
-  await expect(async () => {
-    const answer = await page.request.get(new URL(`/api/courses/${id}`, page.url()).href);
-    const { course } = (await answer.json()) as { course: Course };
-    expect(timeRound(course)).toBeGreaterThan(4);
-  }).toPass({ timeout: 20_000 });
-});
-
-/** Seconds along nearly all of a course's track, with a start and a lantern put on it. */
-function timeRound(course: Course): number {
-  const { way: whole, from } = intendedWay(course);
-  expect(from).toBe('track');
-  const way = whole.slice(0, Math.floor(0.9 * whole.length));
-  const track = course.pieces.filter(
-    ({ family }) => !['start', 'lantern', 'slab'].includes(family),
-  );
-  const first = way[0];
-  const ahead = (Math.atan2(first[2] - way[1][2], way[1][0] - first[0]) * 180) / Math.PI;
-  const round = layPieces({ ...course, pieces: track }, [
-    { family: 'start', at: [...first], turn: [0, ahead, 0] },
-    { family: 'lantern', at: [...way[way.length - 1]] },
-  ]);
-  const run = drive(round, way.slice(1), { push: 0.6, beat: 12, breadth: 30 });
-  return replay(round, run).time;
-}
 
 test('by keys on a wide screen: find a command, change its keys, choose, group, swap, and keep in the kit', async ({
   open,

@@ -144,6 +144,20 @@ export const SketchSchema = v.looseObject({
     v.maxLength(1000, 'has more than 1000 points'),
   ),
   closed: v.optional(v.boolean()),
+  /** Lines that leave the route, or lead back to it. */
+  branches: v.optional(
+    v.pipe(
+      v.array(
+        v.looseObject({
+          points: v.pipe(
+            v.array(triple(coordinate)),
+            v.maxLength(1000, 'has more than 1000 points'),
+          ),
+        }),
+      ),
+      v.maxLength(20, 'has more than 20 branches'),
+    ),
+  ),
   notes: v.optional(
     v.pipe(v.array(v.looseObject({ at: triple(coordinate), text: text(120) })), v.maxLength(100)),
   ),
@@ -159,9 +173,13 @@ export const SketchSchema = v.looseObject({
       /** Height as a part of the width. */
       aspect: between(0.01, 100),
       upright: v.optional(v.boolean()),
+      /** Degrees it is turned by on the map. */
+      turn: v.optional(finite),
+      /** How strongly it is shown while building, 0 to 1. */
+      shown: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(1))),
     }),
   ),
-  /** How strongly it is shown while building, 0 to 1. */
+  /** How strongly what is drawn is shown while building, 0 to 1. */
   shown: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(1))),
 });
 

@@ -109,7 +109,7 @@ function Contents({ work }: { work: Work }) {
       {sketch?.picture && (
         <UnderPicture
           picture={sketch.picture}
-          shown={work === 'sketch' ? 0.9 : (sketch.shown ?? 0.6)}
+          shown={sketch.picture.shown ?? (work === 'sketch' ? 0.9 : 0.6)}
         />
       )}
       <Scrubbed moment={moment} />

@@ -26,7 +26,7 @@ import { soundEdits } from './courseSounds';
 import { takeTool, useLay } from './layStore';
 import { useOpening } from './opening';
 import { useOpen } from './openStore';
-import { PlanPanel } from './PlanPanel';
+import { PlanPanel } from './plan/PlanPanel';
 import { Ribbon } from './Ribbon';
 import { SharePanel } from './SharePanel';
 import { TopBar } from './TopBar';

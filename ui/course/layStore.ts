@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Paint, PieceInHand, Rim, Scattering, WorkPlane } from '@/core/assemble';
+import type { Paint, PieceInHand, Rim, Scattering, SketchPoint, WorkPlane } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { useCourse } from '../state/courseStore';
 import { picker } from '../state/picker';
@@ -108,8 +108,10 @@ interface LayState {
   readonly pivot: Ringing | null;
   /** Lining up corner on corner: which own corner was touched, or none yet. */
   readonly cornering: { readonly own: Vec3 | null } | null;
-  readonly sketching: 'draw' | 'points' | 'note' | 'scale' | null;
-  readonly sketchPoint: number | null;
+  readonly sketching: 'draw' | 'points' | 'note' | 'picture' | 'scale' | null;
+  /** The point and the note of the sketch that figures and buttons are about. */
+  readonly sketchPoint: SketchPoint | null;
+  readonly sketchNote: number | null;
   set: (change: Partial<Omit<LayState, 'set'>>) => void;
 }
 
@@ -182,6 +184,7 @@ export const useLay = create<LayState>()((set) => ({
   cornering: null,
   sketching: null,
   sketchPoint: null,
+  sketchNote: null,
   set,
 }));
 

@@ -5,7 +5,7 @@ import { checkCourse } from '@/core/check';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../state/courseStore';
 import { FindingList } from './FindingsSheet';
-import { PlanPanel } from './PlanPanel';
+import { PlanPanel } from './plan/PlanPanel';
 import { Tray } from './tray/Tray';
 import { TunePanel } from './TunePanel';
 

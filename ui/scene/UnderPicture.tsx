@@ -12,17 +12,12 @@ export function UnderPicture({
   shown: number;
 }) {
   const invalidate = useThree((s) => s.invalidate);
+  // Fading it does not read it anew.
   const material = useMemo(() => {
     const map = new TextureLoader().load(picture.data, () => invalidate());
     map.colorSpace = SRGBColorSpace;
-    return new MeshBasicMaterial({
-      map,
-      transparent: true,
-      opacity: shown,
-      side: DoubleSide,
-      depthWrite: false,
-    });
-  }, [picture.data, shown, invalidate]);
+    return new MeshBasicMaterial({ map, transparent: true, side: DoubleSide, depthWrite: false });
+  }, [picture.data, invalidate]);
   useEffect(
     () => () => {
       material.map?.dispose();
@@ -30,15 +25,13 @@ export function UnderPicture({
     },
     [material],
   );
-  const { at, width, aspect, upright } = picture;
+  const { at, width, aspect, upright, turn = 0 } = picture;
   return (
-    <mesh
-      position={[at[0], at[1], at[2]]}
-      rotation-x={upright ? 0 : -Math.PI / 2}
-      material={material}
-      renderOrder={1}
-    >
-      <planeGeometry args={[width, width * aspect]} />
-    </mesh>
+    <group position={[at[0], at[1], at[2]]} rotation-y={(turn * Math.PI) / 180}>
+      <mesh rotation-x={upright ? 0 : -Math.PI / 2} renderOrder={1}>
+        <planeGeometry args={[width, width * aspect]} />
+        <primitive object={material} attach="material" opacity={shown} />
+      </mesh>
+    </group>
   );
 }

@@ -10,6 +10,17 @@ export interface Pointer {
   readonly adds: boolean;
 }
 
+/** What two fingers did since the last time: about a pixel between them, by pixels, times and degrees. */
+export interface Pinch {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+  readonly factor: number;
+  /** Clockwise on the picture. */
+  readonly turn: number;
+}
+
 /** What one finger, or the mouse's main button, does; pixels of the canvas. */
 export interface Tool {
   /** The pointer is down; returns whether a drag from here belongs to the tool. */
@@ -21,6 +32,8 @@ export interface Tool {
   /** The drag came to nothing: a second finger moves the view instead. */
   readonly cancel?: () => void;
   readonly tap?: (x: number, y: number, pointer: Pointer) => void;
+  /** Two fingers move; returns whether that belongs to the tool instead of to the view. */
+  readonly pinch?: (change: Pinch) => boolean;
   /** A mouse moves without a button down. */
   readonly hover?: (x: number, y: number) => void;
 }
@@ -64,6 +77,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     let start: Finger | null = null;
     let moved = false;
     let owned = false;
+    let pinched = false;
     let button = 0;
     let holding: ReturnType<typeof setTimeout> | undefined;
 
@@ -145,16 +159,28 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       const view = useView.getState();
       const span = (p: Finger) => Math.hypot(p.x - other.x, p.y - other.y);
       const angle = (p: Finger) => Math.atan2(p.y - other.y, p.x - other.x);
-      if (span(at) > 1) view.zoom(span(before) / span(at));
-      view.pan((at.x - before.x) / 2, (at.y - before.y) / 2);
-      const turn = ((angle(at) - angle(before)) * 180) / Math.PI;
+      const [dx, dy] = [(at.x - before.x) / 2, (at.y - before.y) / 2];
+      const factor = span(at) > 1 && span(before) > 1 ? span(at) / span(before) : 1;
+      const degrees = ((angle(at) - angle(before)) * 180) / Math.PI;
       // Past half a turn the angle wraps round.
-      if (Math.abs(turn) < 180) view.twist(turn);
+      const turn = Math.abs(degrees) < 180 ? degrees : 0;
+      const [x, y] = [(before.x + other.x) / 2, (before.y + other.y) / 2];
+      if (latest.current.pinch?.({ x, y, dx, dy, factor, turn })) {
+        pinched = true;
+        return;
+      }
+      view.zoom(1 / factor);
+      view.pan(dx, dy);
+      view.twist(turn);
     };
     const up = (event: PointerEvent) => {
       const at = fingers.get(event.pointerId);
       fingers.delete(event.pointerId);
       clearTimeout(holding);
+      if (pinched && fingers.size < 2) {
+        pinched = false;
+        drop();
+      }
       if (!at || !start) return;
       // What the device takes back was not let go.
       if (owned && moved && event.type === 'pointercancel') cancel();

@@ -130,6 +130,22 @@ export const useView = create<View>()((set, get) => ({
   },
 }));
 
+/** How long a picture that is given another form keeps what it was told to show, ms. */
+const SETTLES = 1000;
+
+/** Steps back, or nearer, until the picture is so many metres wide, also after panels about it have made room. */
+export function showAcross(metres: number): void {
+  const apply = () => {
+    const { width, height, look } = useView.getState();
+    look({ distance: within((metres * height) / (2 * TAN * width)) });
+  };
+  apply();
+  const stop = useView.subscribe((now, before) => {
+    if (now.height !== before.height || now.width !== before.width) apply();
+  });
+  setTimeout(stop, SETTLES);
+}
+
 /** Directions of the picture: to the right, up, and into it. */
 export function axes({ yaw, pitch }: Pick<Eye, 'yaw' | 'pitch'>): {
   right: Vec3;

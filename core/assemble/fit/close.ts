@@ -5,32 +5,35 @@ import { afterStep, stepEnd, fromPose, type Pose, type Step } from './ways';
 const LEAST_LENGTH = 0.3;
 
 /**
- * Changes lengths and radii by as little as can be so that the steps end exactly where they began. The
- * headings stay, so each step's way is proportional to its length or radius, and the least change is a
+ * Changes lengths and radii by as little as can be so that the steps end exactly at a goal: where they began, for
+ * a round. The headings stay, so each step's way is proportional to its length or radius, and the least change is a
  * linear problem (weighted least norm); what would become too short is held and the rest solved again.
- * @returns the steps closed, or null when they cannot be
+ * @returns the steps as changed, or null when they cannot be
  */
-export const closeRound = (
+export const leadTo = (
+  goal: Pose,
   start: Pose,
   steps: readonly Step[],
   leastRadius: number,
 ): Step[] | null =>
   // Round radii are kept where the straights can do it alone.
-  closeBy(start, steps, leastRadius, (step) => step.kind === 'straight') ??
-  closeBy(start, steps, leastRadius, () => true);
+  leadBy(goal, start, steps, leastRadius, (step) => step.kind === 'straight') ??
+  leadBy(goal, start, steps, leastRadius, () => true);
 
-/** Closes the round by the steps that may change. */
-function closeBy(
+/** Leads to the goal by the steps that may change. */
+function leadBy(
+  goal: Pose,
   start: Pose,
   steps: readonly Step[],
   leastRadius: number,
   may: (step: Step) => boolean,
 ): Step[] | null {
+  const off = [start.x - goal.x, start.z - goal.z] as const;
   const rays = raysOf(start, steps);
   const values = steps.map((step) => (step.kind === 'straight' ? step.length : step.radius));
   const held = new Set(steps.flatMap((step, i) => (may(step) ? [] : [i])));
   for (let round = 0; round < 12; round++) {
-    const [ex, ez] = endOffset(rays, values);
+    const [ex, ez] = endOffset(off, rays, values);
     if (ex * ex + ez * ez < 1e-24) break;
     let [a, b, d] = [0, 0, 0];
     rays.forEach(([x, z], i) => {
@@ -56,7 +59,7 @@ function closeBy(
     });
     if (free) break;
   }
-  const [ex, ez] = endOffset(rays, values);
+  const [ex, ez] = endOffset(off, rays, values);
   if (ex * ex + ez * ez > 1e-18) return null;
   return steps.map((step, i) =>
     step.kind === 'straight' ? { ...step, length: values[i] } : { ...step, radius: values[i] },
@@ -79,8 +82,11 @@ function raysOf(start: Pose, steps: readonly Step[]): [number, number][] {
   });
 }
 
-const endOffset = (rays: readonly (readonly [number, number])[], values: readonly number[]) =>
-  rays.reduce(([x, z], ray, i) => [x + ray[0] * values[i], z + ray[1] * values[i]], [0, 0]);
+const endOffset = (
+  off: readonly [number, number],
+  rays: readonly (readonly [number, number])[],
+  values: readonly number[],
+) => rays.reduce(([x, z], ray, i) => [x + ray[0] * values[i], z + ray[1] * values[i]], off);
 
 /** The last straight drawn out or in so that the track ends abreast of a place. */
 export function endAbreast(start: Pose, steps: readonly Step[], x: number, z: number): Step[] {

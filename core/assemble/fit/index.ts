@@ -4,7 +4,7 @@ import { endsOf, joinTo } from '../ends';
 import type { PieceInHand } from '../lay';
 import { tidy, wrapTurn } from '../place';
 import { wayLengthOf } from '../sketch';
-import { closeRound, endAbreast } from './close';
+import { endAbreast, leadTo } from './close';
 import { followLine, stepsOf, type Way } from './search';
 import { PITCH, toTarget, type Target } from './target';
 import { afterStep, fromPose, samplesOf, stepLength, type Pose, type Step } from './ways';
@@ -21,6 +21,14 @@ export interface FitWish {
   readonly bends?: 'bend' | 'banked';
   /** Least radius of a bend, m. */
   readonly tightest?: number;
+  /** Where an open track has to begin and to end, joined to what is there already. */
+  readonly from?: FitEnd;
+  readonly to?: FitEnd;
+}
+
+/** A place with a heading in degrees, that a fitted track meets exactly. */
+export interface FitEnd extends Pose {
+  readonly y: number;
 }
 
 /** A track that follows a line. */
@@ -35,6 +43,7 @@ export interface Fit {
 }
 
 export { raceOn } from './raceOn';
+export { chainOf, stretchWish } from './stretch';
 
 /** Longest line that is followed, m. */
 export const LONGEST_LINE = 1500;
@@ -59,8 +68,12 @@ export function fitTrack(wish: FitWish, progress?: (part: number) => void): Fit 
   // Tried as narrow as asked first, and wider where the line bends more than pieces can.
   const limits = [wish.tolerance, wish.tolerance * 1.6, Math.max(wish.width, wish.tolerance * 2.4)];
   for (const [i, limit] of limits.entries()) {
-    const ways = followLine(target, leastRadius(wish), limit, (part) =>
-      progress?.((i + part) / limits.length),
+    const ways = followLine(
+      target,
+      leastRadius(wish),
+      limit,
+      (part) => progress?.((i + part) / limits.length),
+      wish.from,
     );
     const found = bestOf(target, ways, wish);
     if (found) {
@@ -82,6 +95,9 @@ const FINALISTS = 60;
 
 function bestOf(target: Target, ways: readonly Way[], wish: FitWish): Fit | null {
   const turning = Math.round(target.turning / 360) * 360;
+  const { to } = wish;
+  // A track that is joined at its end has to come there with its heading.
+  const askew = (a: number, b: number) => Math.abs(((((a - b) % 360) + 540) % 360) - 180);
   const fitting = target.closed
     ? ways.filter(({ turned, pose, at }) => {
         if (Math.abs(turned - turning) > 1e-6) return false;
@@ -91,13 +107,16 @@ function bestOf(target: Target, ways: readonly Way[], wish: FitWish): Fit | null
           (k < 15 || k > target.count - 15)
         );
       })
-    : ways;
+    : to
+      ? ways.filter(({ pose }) => askew(pose.heading, to.heading) < 1e-6)
+      : ways;
   let best: Fit | null = null;
   let least = Infinity;
   for (const way of [...fitting].sort((a, b) => a.cost - b.cost).slice(0, FINALISTS)) {
     const { start, steps, ends } = stepsOf(way);
-    const settled = target.closed
-      ? closeRound(start, steps, leastRadius(wish))
+    const goal = target.closed ? start : to;
+    const settled = goal
+      ? leadTo(goal, start, steps, leastRadius(wish))
       : endAbreast(start, steps, target.x[target.count - 1], target.z[target.count - 1]);
     if (!settled) continue;
     const { deviation, at } = deviationOf(target, start, settled);
@@ -179,17 +198,17 @@ function toPieces(
   start: Pose,
   steps: readonly Step[],
   ends: readonly number[],
-  { width, bends = 'bend' }: FitWish,
+  { width, bends = 'bend', from, to }: FitWish,
 ): PieceInHand[] {
   const heightAt = (i: number) => target.y[Math.min(i, target.y.length - 1)];
-  const begin = Math.round(target.y[0] * 100) / 100;
+  const begin = from?.y ?? Math.round(target.y[0] * 100) / 100;
   let pose = start;
   let y = begin;
   const loose = steps.map((step, i): PieceInHand => {
     const last = i === steps.length - 1;
-    const goal = last && target.closed ? begin : Math.round(heightAt(ends[i]) * 100) / 100;
-    let rise = tidy(goal - y);
-    if (Math.abs(rise) < FLAT && !(last && target.closed)) rise = 0;
+    const bound = last ? (target.closed ? begin : to?.y) : undefined;
+    let rise = tidy((bound ?? Math.round(heightAt(ends[i]) * 100) / 100) - y);
+    if (Math.abs(rise) < FLAT && bound === undefined) rise = 0;
     const at: [number, number, number] = [tidy(pose.x), tidy(y), tidy(pose.z)];
     y = tidy(y + rise);
     const heading = wrapTurn(pose.heading);

@@ -59,6 +59,7 @@ function movesFor(tightest: number): Move[] {
  * @param tightest least radius of a bend, m
  * @param limit greatest deviation any place of a piece may have, m
  * @param progress told the part that is done, 0 to 1
+ * @param from where and with which heading the ways begin; about the line's own beginning when it is not said
  * @returns every way kept that has come to the line's end
  */
 export function followLine(
@@ -66,17 +67,18 @@ export function followLine(
   tightest: number,
   limit: number,
   progress?: (part: number) => void,
+  from?: Pose,
 ): Way[] {
   const moves = movesFor(tightest);
   const total = target.x.length;
   const buckets: (Map<string, Way> | undefined)[] = Array.from({ length: total });
-  const heading = Math.round(headingAt(target, 0) * 2) / 2;
-  const starts = target.closed ? [0, 5, -5, 10, -10] : [0, 5, -5, 10, -10, 20, -20];
+  const heading = from?.heading ?? Math.round(headingAt(target, 0) * 2) / 2;
+  const starts = from ? [0] : target.closed ? [0, 5, -5, 10, -10] : [0, 5, -5, 10, -10, 20, -20];
   buckets[0] = new Map(
     starts.map((off) => [
       `${off}`,
       {
-        pose: { x: target.x[0], z: target.z[0], heading: heading + off },
+        pose: { x: from?.x ?? target.x[0], z: from?.z ?? target.z[0], heading: heading + off },
         at: 0,
         cost: Math.abs(off) * 0.01,
         turned: 0,

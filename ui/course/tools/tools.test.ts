@@ -10,7 +10,6 @@ import { handlesOf } from './handles';
 import { layAt } from './handTool';
 import { takeKit, useKitHand } from './kitTool';
 import { tideKnob } from './tideTool';
-import { sketchTool, applyScale } from './sketchTool';
 
 jest.mock('../../scene', () => ({
   ...jest.requireActual('../../scene/view'),
@@ -578,32 +577,6 @@ test('scenery is strewn along a stroke and erased, paint goes on and is picked u
   lay().set({ paint: { colour: '#C8553D' } });
   tap(brush, [-10, 2, 8]);
   expect(course().pieces[course().pieces.length - 1].look).toEqual({ colour: '#C8553D' });
-});
-
-test('a sketch is drawn, its points moved, notes pinned, the picture scaled by a known length', () => {
-  const tool = sketchTool();
-  lay().set({ sketching: 'draw' });
-  drag(tool, [-9, 0, 0], [-4, 0, 2], [2, 0, 3], [6, 0, 1], [9, 0, -2]);
-  const points = course().sketch!.points;
-  expect(points.length).toBeGreaterThan(2);
-  lay().set({ sketching: 'points' });
-  drag(tool, points[0] as Vec3, [-9, 0, 3], [-9, 0, 5]);
-  expect(course().sketch!.points[0][2]).toBeCloseTo(5, 1);
-  lay().set({ sketching: 'note' });
-  tap(tool, [0, 0, 6]);
-  expect(course().sketch!.notes).toHaveLength(1);
-  const picture = {
-    data: 'data:image/png;base64,AA==',
-    at: [0, 0, 0] as [number, number, number],
-    width: 10,
-    aspect: 1,
-  };
-  useCourse.getState().edit((c) => ({ ...c, sketch: { ...c.sketch!, picture } }));
-  lay().set({ sketching: 'scale', stroke: [] });
-  tap(tool, [-2, 0, 0]);
-  tap(tool, [2, 0, 0]);
-  applyScale(12);
-  expect(course().sketch!.picture!.width).toBeCloseTo(30, 0);
 });
 
 test('every tool there is can be taken up', () => {

@@ -1,9 +1,9 @@
 import { layPieces, type Fit } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
-import { useCourse } from '../state/courseStore';
-import { dropFit, fitOf, keepFit, layFit, useFit } from './fitStore';
+import { useCourse } from '../../state/courseStore';
+import { dropFit, fitOf, keepFit, layFit, layStretch, stretchAbout, useFit } from './fitStore';
 
-jest.mock('../parts', () => ({ tell: jest.fn() }));
+jest.mock('../../parts', () => ({ tell: jest.fn() }));
 
 const state = () => useCourse.getState();
 const found = () => fitOf(state().course, state().id, useFit.getState());
@@ -92,4 +92,35 @@ test('what symmetry lays beside it goes with it', () => {
   expect(found()!.ids).toHaveLength(4);
   dropFit();
   expect(xs()).toEqual([-9]);
+});
+
+test('a stretch laid anew takes its place in the track, which can still be dropped whole', () => {
+  layFit(fit(0, 3, 6, 9, 12));
+  const ids = found()!.ids;
+  layStretch(fit(4, 5), [ids[1], ids[2]]);
+  expect(xs().sort((a, b) => a - b)).toEqual([-9, 0, 4, 5, 9, 12]);
+  const places = new Map(state().course.pieces.map(({ id, at }) => [id, at[0]]));
+  expect(found()!.ids.map((id) => places.get(id))).toEqual([0, 4, 5, 9, 12]);
+  dropFit();
+  expect(xs()).toEqual([-9]);
+  state().undo();
+  state().undo();
+  expect(xs()).toEqual([-9, 0, 3, 6, 9, 12]);
+});
+
+test('a branch is fitted beside the route, not in its place', () => {
+  layFit(fit(0, 3));
+  layFit(fit(30, 33), 1);
+  expect(xs()).toEqual([-9, 0, 3, 30, 33]);
+});
+
+test('the stretch about a point is what lies as far as its neighbours', () => {
+  state().edit((now) => ({
+    ...now,
+    sketch: { points: [0, 15, 30, 45, 60].map((x): [number, number, number] => [x, 0, 0]) },
+  }));
+  layFit(fit(...Array.from({ length: 20 }, (_, i) => i * 4)));
+  const stretch = stretchAbout(state().course, found()!.ids, { line: 0, index: 2 });
+  expect(stretch!.map(({ at }) => at[0])).toEqual([16, 20, 24, 28, 32, 36, 40, 44]);
+  expect(stretchAbout(state().course, found()!.ids, { line: 3, index: 0 })).toBeNull();
 });

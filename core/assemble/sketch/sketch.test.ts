@@ -1,18 +1,21 @@
 import fc from 'fast-check';
-import { emptyCourse, type Course } from '../course';
-import { distance, type Vec3 } from '../geometry';
+import { emptyCourse, type Course } from '../../course';
+import { distance, type Vec3 } from '../../geometry';
 import {
   bridged,
   clearSketch,
   closeSketch,
   drawSketch,
+  movePicture,
   moveSketchPoint,
   ownCrossings,
   raiseSketchPoint,
+  removeSketchLine,
   removeSketchPoint,
   resample,
   scalePicture,
   setNote,
+  setPictureShown,
   setSketchPicture,
   setSketchShown,
   smoothSketch,
@@ -94,16 +97,20 @@ test('points are moved, raised and taken away; the sketch is closed, faded, clea
     [12, 0, 3],
   ]);
   const n = points(line).length;
-  const raised = raiseSketchPoint(moveSketchPoint(line, 1, [4, 0, 5]), 1, 1.5);
+  const raised = raiseSketchPoint(
+    moveSketchPoint(line, { line: 0, index: 1 }, [4, 0, 5]),
+    { line: 0, index: 1 },
+    1.5,
+  );
   expect(points(raised)[1]).toEqual([4, 1.5, 5]);
-  expect(points(removeSketchPoint(raised, 1))).toHaveLength(n - 1);
+  expect(points(removeSketchPoint(raised, { line: 0, index: 1 }))).toHaveLength(n - 1);
   expect(closeSketch(line, true).sketch!.closed).toBe(true);
   expect(setSketchShown(line, 0.2).sketch!.shown).toBe(0.2);
   const noted = setNote(line, 0, [1, 2, 3], 'climbs here');
   expect(noted.sketch!.notes).toEqual([{ at: [1, 2, 3], text: 'climbs here' }]);
   expect(clearSketch(noted).sketch).toMatchObject({ points: [], notes: noted.sketch!.notes });
   expect(setNote(noted, 0, [1, 2, 3], null).sketch!.notes).toEqual([]);
-  expect(moveSketchPoint(line, 99, [0, 0, 0])).toBe(line);
+  expect(moveSketchPoint(line, { line: 0, index: 99 }, [0, 0, 0])).toBe(line);
 });
 
 test('a picture is sized by a known length about the first place touched', () => {
@@ -142,4 +149,72 @@ test('a bridge stands over its crossing and nowhere else', () => {
     expect(Math.abs(x)).toBeLessThan(1);
     expect(Math.abs(z)).toBeLessThan(14);
   }
+});
+
+test('a stroke that leaves the line is a branch, one from its end goes on, one elsewhere is the route anew', () => {
+  const straight = (from: Vec3, to: Vec3): Vec3[] =>
+    Array.from({ length: 21 }, (_, i) =>
+      [0, 1, 2].map((k) => from[k] + ((to[k] - from[k]) * i) / 20),
+    ) as never;
+  const route = drawSketch(empty, straight([0, 0, 0], [40, 0, 0]));
+  const forked = drawSketch(route, straight([20, 0, 1], [20, 0, 30]));
+  expect(points(forked)).toEqual(points(route));
+  // It begins on the line itself.
+  expect(forked.sketch!.branches![0].points[0]).toEqual([20, 0, 0]);
+  const longer = drawSketch(forked, straight([20, 0, 31], [40, 0, 31]));
+  expect(longer.sketch!.branches).toHaveLength(1);
+  expect(wayLengthOf(longer.sketch!.branches![0].points as Vec3[])).toBeGreaterThan(45);
+  // Back to the route: it ends on it.
+  const back = drawSketch(forked, straight([20, 0, 15], [32, 0, 2]));
+  expect(back.sketch!.branches![1].points.at(-1)).toEqual([32, 0, 0]);
+  expect(
+    moveSketchPoint(back, { line: 2, index: 1 }, [30, 0, 5]).sketch!.branches![1].points[1],
+  ).toEqual([30, 0, 5]);
+  expect(removeSketchLine(back, 1).sketch!.branches).toHaveLength(1);
+  expect(
+    removeSketchPoint(removeSketchPoint(forked, { line: 1, index: 0 }), { line: 1, index: 0 })
+      .sketch!.branches,
+  ).toBeUndefined();
+  const anew = drawSketch(back, straight([0, 0, 80], [40, 0, 80]));
+  expect(anew.sketch!.branches).toBeUndefined();
+  expect(points(anew)[0]).toEqual([0, 0, 80]);
+});
+
+test('fingers move, turn and size the picture; the place between them stays under them', () => {
+  const laid = setSketchPicture(empty, {
+    data: 'data:image/png;base64,AA==',
+    at: [10, 0, 0],
+    width: 40,
+    aspect: 0.5,
+  });
+  fc.assert(
+    fc.property(
+      fc.tuple(
+        fc.integer({ min: -90, max: 90 }),
+        fc.integer({ min: 20, max: 400 }),
+        fc.integer({ min: -30, max: 30 }),
+      ),
+      ([turn, percent, by]) => {
+        const about: Vec3 = [4, 0, 7];
+        const { picture } = movePicture(laid, {
+          about,
+          by: [by, 0, 0],
+          factor: percent / 100,
+          turn,
+        }).sketch!;
+        const before = distance([10, 0, 0], about);
+        expect(distance(picture!.at as Vec3, [4 + by, 0, 7])).toBeCloseTo(
+          (before * percent) / 100,
+          5,
+        );
+        expect(picture!.width).toBeCloseTo((40 * percent) / 100, 6);
+        expect(picture!.turn ?? 0).toBeCloseTo((turn + 360) % 360, 6);
+      },
+    ),
+  );
+  expect(
+    movePicture(laid, { about: [0, 0, 0], by: [0, 0, 0], factor: 1e6, turn: 0 }).sketch!.picture!
+      .width,
+  ).toBe(4000);
+  expect(setPictureShown(laid, 0.3).sketch!.picture!.shown).toBe(0.3);
 });

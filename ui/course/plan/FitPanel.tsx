@@ -1,14 +1,25 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import type { Fit, FitWish } from '@/core/assemble';
+import { chainOf, sketchLines, stretchWish, type Fit, type FitWish } from '@/core/assemble';
+import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { Button, Card, Choices, metres, Stepper, Words } from '../parts';
-import { useView } from '../scene';
-import { useCourse } from '../state/courseStore';
-import { useEditing } from '../state/shown';
-import { SPACE, useColours } from '../theme';
+import { Button, Card, Choices, metres, Stepper, Words } from '../../parts';
+import { useView } from '../../scene';
+import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/shown';
+import { SPACE, useColours } from '../../theme';
 import { beginFit, type Work } from '@/workers/fit';
-import { dropFit, fitOf, keepFit, layFit, raceOnFit, useFit } from './fitStore';
+import { useLay } from '../layStore';
+import {
+  dropFit,
+  fitOf,
+  keepFit,
+  layFit,
+  layStretch,
+  raceOnFit,
+  stretchAbout,
+  useFit,
+} from './fitStore';
 
 /** Finds the track that follows the sketch, shows how closely, and keeps or drops it. */
 export function FitPanel() {
@@ -26,31 +37,43 @@ export function FitPanel() {
   const [error, setError] = useState<string | null>(null);
   const work = useRef<Work<Fit> | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
-  const { sketch } = course;
+  const choice = useCourse((s) => s.choice);
+  const point = useLay((s) => s.sketchPoint);
+  const lines = sketchLines(course.sketch);
+  const [wanted, setLine] = useState(0);
+  const line = wanted < lines.length ? wanted : 0;
+  const asked = { width, tolerance, bends, tightest };
+  // What is chosen, or lies about the touched point, can be laid anew by itself.
+  const chosen = choice.size > 0 ? chainOf(course, choice) : null;
+  const stretch = chosen ?? (found && point ? stretchAbout(course, found.ids, point) : null);
 
-  const search = async () => {
-    if (!sketch) return;
+  const search = async (wish: () => FitWish, lay: (fit: Fit) => void) => {
     setError(null);
-    setPart(0);
-    const job = beginFit(
-      {
-        points: sketch.points as Vec3[],
-        closed: !!sketch.closed,
-        width,
-        tolerance,
-        bends,
-        tightest,
-      },
-      setPart,
-    );
-    work.current = job;
+    let job: Work<Fit> | null = null;
     try {
-      layFit(await job.result);
+      job = beginFit(wish(), setPart);
+      setPart(0);
+      work.current = job;
+      lay(await job.result);
     } catch (problem) {
-      if (!job.cancelled()) setError((problem as Error).message);
+      if (!job?.cancelled()) setError((problem as Error).message);
     }
     setPart(null);
   };
+  const fitLine = () =>
+    search(
+      () => ({ ...asked, points: lines[line].points as Vec3[], closed: !!lines[line].closed }),
+      (fit) => layFit(fit, line),
+    );
+  const fitStretch = (chain: readonly Piece[]) =>
+    search(
+      () => stretchWish(course, chain, asked),
+      (fit) =>
+        layStretch(
+          fit,
+          chain.map((piece) => piece.id),
+        ),
+    );
   return (
     <Card style={{ padding: SPACE.m, gap: SPACE.s, borderColor: colours.line }}>
       <Words as="smallStrong">Fit track to the sketch</Words>
@@ -83,6 +106,17 @@ export function FitPanel() {
           onChange={setTightest}
         />
       </View>
+      {lines.length > 1 && (
+        <Choices
+          label="Along"
+          value={String(line)}
+          options={lines.map((_, i) => ({
+            value: String(i),
+            label: i === 0 ? 'The route' : `Branch ${i}`,
+          }))}
+          onChange={(value) => setLine(Number(value))}
+        />
+      )}
       <Choices
         label="Bends"
         value={bends}
@@ -123,6 +157,7 @@ export function FitPanel() {
           {found && (
             <>
               <Words as="small" testID="fit-result">
+                {found.stretch ? 'Laid anew: ' : ''}
                 {found.fit.pieces.length} pieces, {metres(found.fit.length)}
                 {found.fit.closed ? ', closed' : ''}. Greatest deviation{' '}
                 {found.fit.deviation.toFixed(2)} m.
@@ -149,13 +184,22 @@ export function FitPanel() {
               {error}
             </Words>
           )}
-          <Button
-            kind={found ? 'plain' : 'main'}
-            title={found ? 'Fit again' : 'Fit pieces'}
-            icon="git-commit"
-            onPress={() => void search()}
-            testID="fit-begin"
-          />
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+            <Button
+              kind={found ? 'plain' : 'main'}
+              title={found?.line === line ? 'Fit again' : 'Fit pieces'}
+              icon="git-commit"
+              onPress={() => void fitLine()}
+              testID="fit-begin"
+            />
+            {stretch && (
+              <Button
+                title={chosen ? 'Fit the chosen pieces again' : 'Fit about this point again'}
+                onPress={() => void fitStretch(stretch)}
+                testID="fit-stretch"
+              />
+            )}
+          </View>
         </>
       )}
     </Card>

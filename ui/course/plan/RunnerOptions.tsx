@@ -8,10 +8,10 @@ import {
   RUNNER_PRESETS,
   SECONDS_TO_TOP_SPEED,
 } from '@/core/run';
-import { Chip, Choices, NumberField, RUNNER_WORDS, Words } from '../parts';
-import { useEditing } from '../state/shown';
-import { SPACE } from '../theme';
-import { reshape } from './reshape';
+import { Chip, Choices, NumberField, RUNNER_WORDS, Words } from '../../parts';
+import { useEditing } from '../../state/shown';
+import { SPACE } from '../../theme';
+import { reshape } from '../reshape';
 
 interface Dial {
   readonly key: RunnerDial;

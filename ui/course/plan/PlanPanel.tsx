@@ -3,15 +3,15 @@ import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace } from '@/core/course';
 import { setKind } from '@/core/assemble';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
-import { Button, Choices, Field, KIND_WORDS, NumberField, Words } from '../parts';
-import { useEditing } from '../state/shown';
-import { Expected } from './Expected';
-import { SPACE } from '../theme';
-import { useLay } from './layStore';
-import { reshape } from './reshape';
+import { Button, Choices, Field, KIND_WORDS, NumberField, Words } from '../../parts';
+import { useEditing } from '../../state/shown';
+import { Expected } from '../Expected';
+import { SPACE } from '../../theme';
+import { useLay } from '../layStore';
+import { reshape } from '../reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
-import { VersionsSheet } from './VersionsSheet';
+import { VersionsSheet } from '../VersionsSheet';
 
 const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
   value,

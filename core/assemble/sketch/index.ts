@@ -1,0 +1,5 @@
+export * from './bridge';
+export * from './lines';
+export * from './notes';
+export * from './picture';
+export * from './way';

@@ -1,0 +1,160 @@
+import { View } from 'react-native';
+import {
+  clearSketch,
+  closeSketch,
+  removeSketchLine,
+  setSketchShown,
+  sketchLines,
+  smoothSketch,
+  wayLengthOf,
+  type SketchLine,
+} from '@/core/assemble';
+import type { Vec3 } from '@/core/geometry';
+import { Button, Chip, metres, Stepper, Words } from '../../parts';
+import { showAcross, useView } from '../../scene';
+import { useEditing } from '../../state/shown';
+import { SPACE } from '../../theme';
+import { useLayOf } from '../layStore';
+import { FitPanel } from './FitPanel';
+import { NoteFigures } from './NoteFigures';
+import { PictureFigures } from './PictureFigures';
+import { PointFigures } from './PointFigures';
+
+type Sketching = 'draw' | 'points' | 'note' | 'picture' | 'scale';
+
+/** Metres across that are in view when a sketch is begun. */
+const FIRST_VIEW = 200;
+
+/** The sketch: a route drawn by hand, its points, notes, a picture under it, and the track that fits it. */
+export function SketchPanel() {
+  const { course, edit } = useEditing();
+  const { sketching, sketchPoint, stroke, set } = useLayOf(
+    'sketching',
+    'sketchPoint',
+    'stroke',
+    'set',
+  );
+  const sketch = course.sketch;
+  const lines = sketchLines(sketch);
+  const drawn = lines.filter(({ points }) => points.length > 1);
+  const mode = (next: Sketching) => () => {
+    const view = useView.getState();
+    if (next === 'draw' && view.mode === 'free') view.setMode('above');
+    // The first stroke of a course has room before it.
+    if (next === 'draw' && drawn.length === 0) showAcross(FIRST_VIEW);
+    set({
+      sketching: sketching === next ? null : next,
+      stroke: [],
+      sketchPoint: null,
+      sketchNote: null,
+    });
+  };
+  const done = () => set({ sketching: null, stroke: [], sketchPoint: null, sketchNote: null });
+  const branch = sketching === 'points' && sketchPoint && sketchPoint.line > 0;
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+        <Words as="strong">Sketch</Words>
+        {sketching && <Button kind="main" title="Done" onPress={done} testID="sketch-done" />}
+      </View>
+      <View
+        accessibilityRole="tablist"
+        aria-label="What a finger does"
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
+      >
+        <Chip role="tab" label="Draw" on={sketching === 'draw'} onPress={mode('draw')} />
+        <Chip role="tab" label="Points" on={sketching === 'points'} onPress={mode('points')} />
+        <Chip role="tab" label="Notes" on={sketching === 'note'} onPress={mode('note')} />
+        <Chip role="tab" label="Picture" on={sketching === 'picture'} onPress={mode('picture')} />
+        {sketch?.picture && (
+          <Chip role="tab" label="Scale" on={sketching === 'scale'} onPress={mode('scale')} />
+        )}
+      </View>
+      <Words as="small" tint="slate">
+        {hint(sketching, stroke.length, drawn, !!sketch?.picture)}
+      </Words>
+      {(sketching === 'draw' || sketching === 'points') && drawn.length > 0 && (
+        <Words as="small" testID="sketch-length">
+          {drawnWords(drawn)}
+        </Words>
+      )}
+      {sketching === 'points' && <PointFigures />}
+      {sketching === 'note' && <NoteFigures />}
+      {(sketching === 'picture' || sketching === 'scale') && <PictureFigures />}
+      {drawn.length > 0 && (sketching === 'draw' || sketching === 'points') && (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+          <Button title="Smooth" onPress={() => edit(smoothSketch)} />
+          <Button
+            title={sketch?.closed ? 'Open it' : 'Close it'}
+            onPress={() => edit((before) => closeSketch(before, !sketch?.closed))}
+          />
+          {branch && (
+            <Button
+              title="Take the branch away"
+              onPress={() => {
+                edit((before) => removeSketchLine(before, sketchPoint.line));
+                set({ sketchPoint: null });
+              }}
+            />
+          )}
+          <Button
+            title="Clear"
+            onPress={() => {
+              edit(clearSketch);
+              done();
+            }}
+          />
+        </View>
+      )}
+      {sketch && (
+        <Stepper
+          label="Shown while laying"
+          value={Math.round((sketch.shown ?? 0.6) * 100)}
+          unit="%"
+          step={20}
+          min={0}
+          max={100}
+          onChange={(value) =>
+            edit((before) => setSketchShown(before, value / 100), 'sketch shown')
+          }
+        />
+      )}
+      {drawn.length > 0 && <FitPanel />}
+    </View>
+  );
+}
+
+function hint(
+  sketching: Sketching | null,
+  touched: number,
+  drawn: readonly SketchLine[],
+  picture: boolean,
+): string {
+  switch (sketching) {
+    case 'draw':
+      return 'Draw the route over the course with one finger. From its end it goes on; from its middle it branches.';
+    case 'points':
+      return 'Drag a point of the route; tap one to raise it or take it away.';
+    case 'note':
+      return 'Tap where a note belongs; tap or drag one that is there.';
+    case 'picture':
+      return picture
+        ? 'One finger moves the picture, two fingers turn and size it.'
+        : 'A drawing or a photograph to build over.';
+    case 'scale':
+      return `Touch two places of the picture that are a known way apart: ${Math.min(2, touched)} of 2.`;
+    case null:
+      return drawn.length > 0
+        ? drawnWords(drawn)
+        : 'Draw the route first, roughly; the pieces can follow it.';
+  }
+}
+
+function drawnWords([route, ...branches]: readonly SketchLine[]): string {
+  const round = route.closed ? ', a round' : '';
+  const forks =
+    branches.length === 0
+      ? ''
+      : `, ${branches.length} ${branches.length === 1 ? 'branch' : 'branches'}`;
+  return `${metres(wayLengthOf(route.points as Vec3[], route.closed))} drawn${round}${forks}.`;
+}
