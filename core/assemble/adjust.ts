@@ -201,6 +201,24 @@ const EDGES: Record<BlockSide, readonly [string, string]> = {
 /** Families that are boxes and can become a cut block. */
 const BOXES = new Set(['slab', 'block', 'ashlar', 'deck', 'crate', 'setts', 'boards', 'turf']);
 
+export const BLOCK_SIDES = Object.keys(EDGES) as readonly BlockSide[];
+
+/** The middle of a block's top edge in the world, or null for a piece that has no edges to pull. */
+export function topEdge(piece: Piece, side: BlockSide): Vec3 | null {
+  if (!BOXES.has(piece.family)) return null;
+  const [wide, tall, deep] = piece.size ?? familyOf(piece.family).size;
+  const raised = EDGES[side].map((corner) => Number(piece.params?.[corner] ?? 0));
+  const sign = side[0] === '+' ? 1 : -1;
+  return add(
+    piece.at as Vec3,
+    rotate(turnOf(piece), [
+      side[1] === 'x' ? (sign * wide) / 2 : 0,
+      tall + (raised[0] + raised[1]) / 2,
+      side[1] === 'z' ? (sign * deep) / 2 : 0,
+    ]),
+  );
+}
+
 /**
  * Pulls one top edge of the chosen blocks up or down by metres, which makes ramps of them; what is a box
  * becomes a cut block first. An edge pulled down to the foot stays there.

@@ -29,6 +29,8 @@ export type Rule =
   | 'step'
   | 'flicker'
   | 'inside'
+  | 'overlap'
+  | 'seam'
   | 'open-end'
   | 'pattern'
   | 'bounds'

@@ -19,6 +19,8 @@ import { crowds } from './crowd';
 import { about, type Check, type Finding } from './finding';
 import { heavyRun } from './heavyRun';
 import { JOINTS } from './joints';
+import { overlaps } from './overlaps';
+import { seams } from './seams';
 import { steps } from './steps';
 import { TUNED } from './tuned';
 
@@ -312,5 +314,7 @@ const RULES: readonly Check[] = [
   heavyRun,
   crowds,
   ...JOINTS,
+  overlaps,
+  seams,
   steps,
 ];

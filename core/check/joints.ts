@@ -22,6 +22,7 @@ import {
   markOf,
 } from '../pieces';
 import { intendedWay } from '../route';
+import { byTheWay } from './byTheWay';
 import { MOST_PAIRS, sparseOf } from './crowd';
 import { about, type Check, type Finding } from './finding';
 
@@ -31,8 +32,6 @@ const MOST = 12;
 const HAIR = 0.05;
 /** Nearer than this is joined, m. */
 const JOINED = 1e-4;
-/** How far from the way a gap still matters, m. */
-const BY_THE_WAY = 6;
 
 const outOf = ({ turn }: End): Vec3 => [turn[0], turn[3], turn[6]];
 
@@ -74,17 +73,6 @@ export const gaps: Check = (whole) => {
   }
   return found;
 };
-
-const byTheWay = (way: readonly Vec3[], [x, , z]: Vec3): boolean =>
-  way.length < 2 ||
-  way.some((b, i) => {
-    const a = way[Math.max(0, i - 1)];
-    const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
-    const square = dx * dx + dz * dz;
-    const k =
-      square === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (z - a[2]) * dz) / square));
-    return Math.hypot(a[0] + dx * k - x, a[2] + dz * k - z) < BY_THE_WAY;
-  });
 
 /** Track ends that lead nowhere: to no other end, nor to anything to go on over. */
 export const openEnds: Check = (whole) => {

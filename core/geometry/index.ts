@@ -10,4 +10,5 @@ export * from './bounds';
 export * from './frame';
 export * from './hull3';
 export * from './sweep';
+export * from './overlap';
 export * from './polygon';

@@ -1,5 +1,13 @@
 import { create } from 'zustand';
-import type { Paint, PieceInHand, Rim, Scattering, SketchPoint, WorkPlane } from '@/core/assemble';
+import type {
+  BlockSide,
+  Paint,
+  PieceInHand,
+  Rim,
+  Scattering,
+  SketchPoint,
+  WorkPlane,
+} from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { useCourse } from '../state/courseStore';
 import { picker } from '../state/picker';
@@ -22,7 +30,7 @@ export const LAY_TOOLS = [
 export type LayTool = (typeof LAY_TOOLS)[number];
 
 /** What the handles about the chosen pieces do. */
-export const HANDLE_MODES = ['move', 'turn', 'stretch'] as const;
+export const HANDLE_MODES = ['move', 'turn', 'stretch', 'slope'] as const;
 export type HandleMode = (typeof HANDLE_MODES)[number];
 
 /** Something that went wrong at a place, shown there. */
@@ -69,9 +77,13 @@ interface LayState {
   /** Handles along the piece's own axes, and stretching from both sides. */
   readonly ownAxes: boolean;
   readonly bothSides: boolean;
-  /** What a drag has come to, in words, and where it is said. */
   /** The handle a drag has hold of. */
-  readonly held: { readonly axis: 0 | 1 | 2; readonly side: 1 | -1 } | null;
+  readonly held: {
+    readonly axis: 0 | 1 | 2;
+    readonly side: 1 | -1;
+    readonly edge?: BlockSide;
+  } | null;
+  /** What a drag has come to, in words, and where it is said. */
   readonly measure: { readonly at: Vec3; readonly words: string } | null;
   /** Places drawn so far by a tool that draws. */
   readonly stroke: readonly Vec3[];

@@ -41,11 +41,13 @@ const HANDLE_ICONS: Record<HandleMode, IconName> = {
   move: 'move',
   turn: 'rotate-ccw',
   stretch: 'maximize-2',
+  slope: 'trending-up',
 };
 const HANDLE_WORDS: Record<HandleMode, string> = {
   move: 'Move',
   turn: 'Turn',
   stretch: 'Stretch',
+  slope: 'Edges',
 };
 
 /** Eight in a row have to fit the card of a wide screen, where a mouse hits them. */

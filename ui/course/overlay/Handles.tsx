@@ -1,4 +1,4 @@
-import { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { chosenOf } from '@/core/assemble';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
@@ -20,20 +20,21 @@ export function Handles() {
   return <Knobs only={carrying ? held : null} />;
 }
 
-function Knobs({ only }: { only: Pick<Handle, 'axis' | 'side'> | null }) {
+function Knobs({ only }: { only: Pick<Handle, 'axis' | 'side' | 'edge'> | null }) {
   const view = useView();
   const chosen = useMarked((s) => chosenOf(s.course, s.choice));
   const { handles: mode, ownAxes } = useLayOf('handles', 'ownAxes');
   const all = handlesOf(chosen, mode, ownAxes, view).filter(
-    ({ axis, side }) => !only || (axis === only.axis && side === only.side),
+    ({ axis, side, edge }) =>
+      !only || (axis === only.axis && side === only.side && edge === only.edge),
   );
   return (
     <>
       {all.map((handle) => {
         const middle = pixelOf(view, handle.centre);
         return (
-          <G key={`${handle.axis} ${handle.side}`}>
-            {middle && mode !== 'stretch' && (
+          <G key={handle.edge ?? `${handle.axis} ${handle.side}`}>
+            {middle && mode !== 'stretch' && mode !== 'slope' && (
               <Line
                 x1={middle[0]}
                 y1={middle[1]}
@@ -53,9 +54,19 @@ function Knobs({ only }: { only: Pick<Handle, 'axis' | 'side'> | null }) {
   );
 }
 
-/** A knob as its work is: a disc that moves, a ring that turns, a square that stretches. */
+/** A knob as its work is: a disc that moves, a ring that turns, a square that stretches, arrows that pull. */
 function Knob({ handle: { mode, axis, pixel } }: { handle: Handle }) {
   const [x, y] = pixel;
+  if (mode === 'slope') {
+    return (
+      <Path
+        d={`M${x},${y - 15}L${x + 9},${y - 3}H${x + 4}V${y + 3}H${x + 9}L${x},${y + 15}L${x - 9},${y + 3}H${x - 4}V${y - 3}H${x - 9}Z`}
+        fill={MOSS}
+        stroke={PAPER}
+        strokeWidth={2}
+      />
+    );
+  }
   return (
     <G>
       {mode === 'stretch' ? (

@@ -1,4 +1,4 @@
-import type { Ray } from '@/core/assemble';
+import { BLOCK_SIDES, topEdge, type BlockSide, type Ray } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import {
   add,
@@ -19,6 +19,8 @@ import type { HandleMode } from '../layStore';
 /** Something to take hold of about the chosen pieces. */
 export interface Handle {
   readonly mode: HandleMode;
+  /** The top edge it pulls, where it pulls one. */
+  readonly edge?: BlockSide;
   readonly axis: 0 | 1 | 2;
   readonly side: 1 | -1;
   /** Unit direction of its axis in the world. */
@@ -51,6 +53,11 @@ export function handlesOf(
   view: Sight,
 ): Handle[] {
   if (chosen.length === 0) return [];
+  if (mode === 'slope') {
+    const edges = slopeHandles(chosen[0], view);
+    // What has no edges to pull is moved.
+    return edges.length > 0 ? edges : handlesOf(chosen, 'move', own, view);
+  }
   const bounds = unionBounds(chosen.map(pieceBounds));
   const centre = middle(bounds);
   const [first] = chosen;
@@ -69,6 +76,16 @@ export function handlesOf(
       const at = add(middleOf, scale(along, side * (half[axis] + out)));
       return seen({ mode, axis, side, along, centre: middleOf, at }, view);
     });
+  });
+}
+
+/** A knob in the middle of each top edge, pulled up and down. */
+function slopeHandles(piece: Piece, view: Sight): Handle[] {
+  const along = rotate(turnOf(piece), UNITS[1]);
+  return BLOCK_SIDES.flatMap((edge): Handle[] => {
+    const at = topEdge(piece, edge);
+    const pixel = at && pixelOf(view, at);
+    return pixel ? [{ mode: 'slope', edge, axis: 1, side: 1, along, centre: at, at, pixel }] : [];
   });
 }
 

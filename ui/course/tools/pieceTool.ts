@@ -15,6 +15,7 @@ import {
   cornerOnto,
   cornersOf,
   duplicatePieces,
+  pullEdge,
   endIndex,
   type PieceInHand,
 } from '@/core/assemble';
@@ -233,6 +234,7 @@ export function pieceTool(): Tool {
     edit(
       (course) => {
         if (by === 0) return course;
+        if (handle.edge) return pullEdge(course, choice, handle.edge, by);
         return handle.mode === 'move'
           ? movePieces(course, choice, scale(handle.along, by))
           : stretchPieces(course, choice, handle.axis, handle.side * by, handle.side, bothSides);

@@ -389,6 +389,35 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   expect(course().pieces[0]).toBe(before.pieces[0]);
 });
 
+test('a top edge of a block is pulled up and down by hand, by steps of the grid; what has none is moved', () => {
+  useCourse.getState().edit((c) =>
+    layPieces(c, [
+      { family: 'block', at: [0, 0, 0], size: [6, 2, 4] },
+      { family: 'bush', at: [9, 0, 0] },
+    ]),
+  );
+  useView.getState().look({ mode: 'free', pitch: 25, yaw: -20, target: [0, 1, 0] });
+  useCourse.getState().choose(['p1']);
+  lay().set({ handles: 'slope' });
+  const tool = TOOLS.pieces();
+  const edges = () =>
+    handlesOf(chosenOf(course(), useCourse.getState().choice), 'slope', false, useView.getState());
+  const edge = edges().find((h) => h.edge === '+x')!;
+  expect(edge.at).toEqual([3, 2, 0]);
+  const lower = pixel([3, 0.9, 0]);
+  tool.begin?.(...edge.pixel, MOUSE);
+  tool.drag?.(...lower);
+  tool.drop?.();
+  expect(course().pieces[0]).toMatchObject({ family: 'ashlar', params: { b: -1, c: -1 } });
+  // The knob has gone down with its edge.
+  expect(edges().find((h) => h.edge === '+x')!.at[1]).toBeCloseTo(1, 6);
+  useCourse.getState().undo();
+  expect(course().pieces[0]).toMatchObject({ family: 'block' });
+  useCourse.getState().choose(['p2']);
+  expect(edges()[0].mode).toBe('move');
+  lay().set({ handles: 'move' });
+});
+
 test.each(['above', 'free', 'side'] as const)(
   'seen from %s, what is raised in hand is laid so much above where it would land',
   (mode) => {

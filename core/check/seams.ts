@@ -1,0 +1,158 @@
+import { piecesOver } from '../assemble';
+import type { Course, Piece } from '../course';
+import { dot, faceNormal, sub, type Vec2, type Vec3 } from '../geometry';
+import {
+  contactShapes,
+  familyOf,
+  localGeometry,
+  markOf,
+  pieceBounds,
+  toWorld,
+  topOver,
+} from '../pieces';
+import { intendedWay } from '../route';
+import { STEP_HEIGHT } from '../run';
+import { byTheWay } from './byTheWay';
+import { MOST_PAIRS, sparseOf } from './crowd';
+import { about, type Check, type Finding } from './finding';
+
+/** Seams that are told. */
+const MOST = 12;
+/** Narrower than this two tops meet, m. */
+const MEETS = 0.002;
+/** Widest seam of a course that says nothing of its grid, and of any: wider ones are to be jumped, m. */
+const [USUAL_STEP, WIDEST] = [0.5, 1];
+/** Upward part of a normal from which a face is a top. */
+const LEVEL = 0.9;
+/** How nearly two edges have to look at each other, as a cosine, and how far along each other, m. */
+const FACING = -0.999;
+const BESIDE = 0.3;
+
+/** An edge of a top: its ends over the map, its height, and its unit way out. */
+interface Edge {
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly out: Vec2;
+}
+
+/** Level tops whose edges face each other with a gap less than a step of the grid: one hardly sees it, and catches in it. */
+export const seams: Check = (course) => {
+  const { pieces } = sparseOf(course);
+  const widest = Math.min(WIDEST, course.grid?.steps[0] || USUAL_STEP);
+  const { way } = intendedWay(course);
+  const edges = new Map<Piece, Edge[]>();
+  const edgesOf = (piece: Piece): Edge[] => {
+    let known = edges.get(piece);
+    if (!known) edges.set(piece, (known = topEdges(course, piece)));
+    return known;
+  };
+  const found: Finding[] = [];
+  let pairs = 0;
+  for (const piece of pieces) {
+    if (found.length >= MOST || pairs > MOST_PAIRS) break;
+    const { low, high } = pieceBounds(piece);
+    const over = piecesOver(
+      pieces,
+      low[0] - widest,
+      low[2] - widest,
+      high[0] + widest,
+      high[2] + widest,
+    );
+    pairs += over.length;
+    for (const other of over) {
+      if (other.id <= piece.id || found.length >= MOST) continue;
+      const seam = seamOf(edgesOf(piece), edgesOf(other), widest);
+      if (!seam || !byTheWay(way, seam.at) || isFilled(course, over, seam.at)) continue;
+      found.push(told(piece, other, seam));
+    }
+  }
+  return found;
+};
+
+interface Seam {
+  readonly width: number;
+  /** In its middle. */
+  readonly at: Vec3;
+  /** What brings the second piece to the first. */
+  readonly by: Vec3;
+}
+
+/** What moves stands elsewhere a moment later. */
+const moves = (piece: Piece): boolean =>
+  piece.motion !== undefined || localGeometry(piece).motion !== undefined;
+
+/** The edges of a piece's level tops, with nothing of the piece itself beyond them. */
+function topEdges(course: Course, piece: Piece): Edge[] {
+  if (markOf(piece) !== null || piece.loose || moves(piece)) return [];
+  const place = toWorld(piece);
+  return contactShapes(course, piece).flatMap(({ role, form }): Edge[] => {
+    if (role !== 'solid' || form.kind === 'ball') return [];
+    const points = form.solid.points.map(place);
+    return form.solid.faces.flatMap((face): Edge[] => {
+      const normal = faceNormal({ points, faces: [] }, face);
+      if (normal[1] < LEVEL) return [];
+      return face.flatMap((from, i): Edge[] => {
+        const [a, b] = [points[from], points[face[(i + 1) % face.length]]];
+        const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
+        const length = Math.hypot(dx, dz);
+        // Seen from above a top goes round against the way from x to z: out of it is to the right.
+        return length < BESIDE ? [] : [{ a, b, out: [-dz / length, dx / length] }];
+      });
+    });
+  });
+}
+
+/** The narrowest seam between edges that face each other, or null where none does, or two of them meet. */
+function seamOf(mine: readonly Edge[], its: readonly Edge[], widest: number): Seam | null {
+  let narrowest: Seam | null = null;
+  for (const one of mine) {
+    for (const other of its) {
+      if (one.out[0] * other.out[0] + one.out[1] * other.out[1] > FACING) continue;
+      const seam = between(one, other);
+      if (!seam || seam.width > widest) continue;
+      if (Math.abs(seam.width) <= MEETS) return null;
+      if (seam.width > 0 && (!narrowest || seam.width < narrowest.width)) narrowest = seam;
+    }
+  }
+  return narrowest;
+}
+
+/** The gap between two edges that are parallel, where they lie beside each other at about one height. */
+function between(one: Edge, other: Edge): Seam | null {
+  const along: Vec3 = [-one.out[1], 0, one.out[0]];
+  const out: Vec3 = [one.out[0], 0, one.out[1]];
+  const span = ({ a, b }: Edge) =>
+    [dot(sub(a, one.a), along), dot(sub(b, one.a), along)].sort((p, q) => p - q);
+  const [[low1, high1], [low2, high2]] = [span(one), span(other)];
+  const [low, high] = [Math.max(low1, low2), Math.min(high1, high2)];
+  if (high - low < BESIDE) return null;
+  const width = dot(sub(other.a, one.a), out);
+  const rise = other.a[1] - one.a[1];
+  if (Math.abs(rise) > STEP_HEIGHT) return null;
+  const middle = (low + high) / 2;
+  return {
+    width,
+    at: [0, 1, 2].map(
+      (i) => one.a[i] + along[i] * middle + (out[i] * width) / 2 + (i === 1 ? rise / 2 : 0),
+    ) as unknown as Vec3,
+    by: [-out[0] * width, 0, -out[2] * width],
+  };
+}
+
+/** Whether some piece lies under the seam within a step, so that nothing can catch or fall in it. */
+const isFilled = (course: Course, pieces: readonly Piece[], [x, y, z]: Vec3): boolean =>
+  pieces.some((piece) => topOver(course, piece, x, z, y + STEP_HEIGHT) > y - STEP_HEIGHT);
+
+function told(piece: Piece, other: Piece, { width, at, by }: Seam): Finding {
+  const wide = width < 0.01 ? `${(width * 1000).toFixed(0)} mm` : `${(width * 100).toFixed(0)} cm`;
+  return {
+    ...about(
+      other,
+      'seam',
+      'notice',
+      `${familyOf(other.family).label} stands ${wide} off ${familyOf(piece.family).label.toLowerCase()} beside it.`,
+      { label: 'Close the gap', edit: { do: 'move', id: other.id, by } },
+    ),
+    at,
+  };
+}
