@@ -29,6 +29,7 @@ export * from './paint';
 export * from './kit';
 export * from './rules';
 export * from './tuning';
+export * from './paths';
 export * from './purpose';
 export * from './legs';
 export * from './links';

@@ -1,17 +1,8 @@
-import {
-  MOST_LINKS,
-  MOST_LOOSE,
-  emptyCourse,
-  toCourse,
-  type Course,
-  type ShapePart,
-} from '../course';
-import { fromShareCode, toShareCode } from '../formats';
+import { MOST_LINKS, MOST_LOOSE, emptyCourse, type Course, type ShapePart } from '../course';
 import { contactShapes, DENSITY, differenceOf, familyOf, massOf } from '../pieces';
 import {
   addLink,
   addMotion,
-  addPathPoint,
   attachTo,
   changeLink,
   changeMotion,
@@ -22,13 +13,10 @@ import {
   layPieces,
   linksOf,
   movePartPoint,
-  movePathPoint,
   newCue,
   newEffect,
-  pathPlaces,
   removeLink,
   removeMotion,
-  removePathPoint,
   removePieces,
   setAllowance,
   setLoose,
@@ -50,48 +38,6 @@ const course: Course = layPieces(emptyCourse('Trial', 'free'), [
 ]);
 const one = new Set(['p2']);
 const piece = (c: Course, id = 'p2') => c.pieces.find((p) => p.id === id)!;
-
-test('a path is drawn in the world and kept in the piece’s own frame', () => {
-  const drawn = addPathPoint(addPathPoint(course, 'p2', [3, 1, -1]), 'p2', [5, 1, -1]);
-  const [motion] = piece(drawn).motion!;
-  expect(motion).toMatchObject({
-    kind: 'path',
-    points: [
-      [4, 0, 0],
-      [4, 0, 2],
-    ],
-  });
-  const places = pathPlaces(piece(drawn)).map((p) => p.map((v) => Math.round(v * 1e6) / 1e6 + 0));
-  expect(places).toEqual([
-    [3, 1, 3],
-    [3, 1, -1],
-    [5, 1, -1],
-  ]);
-  const moved = movePathPoint(drawn, 'p2', 2, [3, 4, -1]);
-  expect(pathPlaces(piece(moved))[2][1]).toBeCloseTo(4, 9);
-  const waited = changeMotion(moved, one, 0, { waits: [0, 1, 2] });
-  const shorter = removePathPoint(waited, 'p2', 1);
-  expect(piece(shorter).motion![0]).toMatchObject({ waits: [0, 2] });
-  expect(piece(removePathPoint(shorter, 'p2', 1)).motion).toBeUndefined();
-});
-
-test('what is said of a path’s points goes with them when one is taken away', () => {
-  const drawn = [1, 2, 3].reduce((now, i) => addPathPoint(now, 'p1', [9, i, 0]), course);
-  const told = changeMotion(drawn, new Set(['p1']), 0, {
-    smooth: true,
-    corners: [1, 3],
-    times: [1, 2, 3],
-    waits: [0, 4, 0, 5],
-  });
-  const less = removePathPoint(told, 'p1', 1);
-  expect(less.pieces.find(({ id }) => id === 'p1')!.motion![0]).toMatchObject({
-    corners: [2],
-    times: [2, 3],
-    waits: [0, 0, 5],
-  });
-  expect(toCourse(JSON.parse(JSON.stringify(less)))).toEqual(less);
-  expect(fromShareCode(toShareCode(less))).toEqual(less);
-});
 
 test('motions add up to three, follow the runner once, and are held to their limits', () => {
   const both = addMotion(addMotion(course, one, 'spin'), one, 'chase');

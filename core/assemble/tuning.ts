@@ -8,15 +8,13 @@ import {
   PieceSchema,
   type Course,
   type MotionKind,
-  type PathMotion,
   type Piece,
   type PieceMotion,
   type PieceRole,
   type Thrower,
 } from '../course';
-import { add, rotate, sub, transpose, type Vec3 } from '../geometry';
-import { inTempo, isDriven, periodOf, toldMotion, wayPoints } from '../motion';
-import { familyOf, localGeometry, mayBeLoose, turnOf } from '../pieces';
+import { inTempo, isDriven, periodOf, toldMotion } from '../motion';
+import { familyOf, localGeometry, mayBeLoose } from '../pieces';
 import { nextCheckpointNumber } from './lay';
 import { checkpointLeg } from './legs';
 import { changePieces, tidy } from './place';
@@ -192,62 +190,6 @@ export const removeMotion = (course: Course, choice: ReadonlySet<string>, index:
       delete piece.wake;
     }
   });
-
-/** Which of a piece's motions is its path, or -1. */
-export const pathOf = (piece: Pick<Piece, 'motion'>): number =>
-  piece.motion?.findIndex(({ kind }) => kind === 'path') ?? -1;
-
-/** Places in the world of a path's points, the piece's own first. */
-export function pathPlaces(piece: Pick<Piece, 'at' | 'turn' | 'motion'>): Vec3[] {
-  const motion = piece.motion?.[pathOf(piece)] as PathMotion | undefined;
-  if (!motion) return [];
-  const turn = turnOf(piece);
-  return wayPoints({ ...motion, after: 'back' }).map((p) => add(rotate(turn, p), piece.at));
-}
-
-const ownPlace = (piece: Pick<Piece, 'at' | 'turn'>, place: Vec3): [number, number, number] =>
-  rotate(transpose(turnOf(piece)), sub(place, piece.at)).map(tidy) as [number, number, number];
-
-/** Adds a point in the world to the end of a piece's path; one that has none gets one. */
-export function addPathPoint(course: Course, id: string, place: Vec3): Course {
-  return changePieces(course, new Set([id]), (piece) => {
-    const index = pathOf(piece);
-    const point = ownPlace(piece, place);
-    if (index < 0) {
-      piece.motion = [...(piece.motion ?? []), { kind: 'path', points: [point], speed: 2 }];
-    } else (piece.motion![index] as PathMotion).points.push(point);
-  });
-}
-
-/** Moves a path's point to a place in the world; the first is the piece itself and moves with it. */
-export function movePathPoint(course: Course, id: string, point: number, place: Vec3): Course {
-  return changePieces(course, new Set([id]), (piece) => {
-    const index = pathOf(piece);
-    if (index < 0 || point < 1) return;
-    (piece.motion![index] as PathMotion).points[point - 1] = ownPlace(piece, place);
-  });
-}
-
-/** The path without a point; without its last it is no path any more. */
-export function removePathPoint(course: Course, id: string, point: number): Course {
-  const piece = course.pieces.find((p) => p.id === id);
-  const index = piece ? pathOf(piece) : -1;
-  if (index < 0 || point < 1) return course;
-  const { points } = piece!.motion![index] as PathMotion;
-  if (points.length === 1) return removeMotion(course, new Set([id]), index);
-  return changePieces(course, new Set([id]), (draft) => {
-    const path = draft.motion![index] as PathMotion;
-    path.points.splice(point - 1, 1);
-    // What was said of each point and leg goes with it.
-    path.waits?.splice(point, 1);
-    path.times?.splice(point - 1, 1);
-    const corners = path.corners
-      ?.filter((at) => at !== point)
-      .map((at) => (at > point ? at - 1 : at));
-    if (corners?.length) path.corners = corners;
-    else delete path.corners;
-  });
-}
 
 /**
  * Has the chosen pieces go along with another, or with nothing.

@@ -1,6 +1,6 @@
 import { addLink, layPieces, newCue, newEffect, shiftPhase } from '../assemble';
 import { emptyCourse, type Course, type Link } from '../course';
-import { DryRun, travelOf } from '.';
+import { buildWorld, DryRun, NO_INPUT, startState, tick, travelOf } from '.';
 
 const pieces = layPieces(emptyCourse('Trial', 'free'), [
   { family: 'crate', at: [3, 0, 3] },
@@ -83,4 +83,47 @@ test('two movers are brought into step by shifting one in time, whatever their m
     expect(Math.max(...before.ways)).toBeGreaterThan(0.5);
   }
   expect(travel(moving, 'p4')).toBeNull();
+});
+
+test('what throwers send out in a dry run is where it is in a run, also after going back in time', () => {
+  const thrower = {
+    what: 'boulder',
+    interval: 1.5,
+    speed: 4,
+    rise: 20,
+    spread: 15,
+    late: 0.4,
+    swerve: 0.2,
+    size: 0.8,
+    life: 5,
+    most: 5,
+  } as const;
+  const course: Course = {
+    ...layPieces(emptyCourse('Trial', 'free'), [
+      { family: 'slab', at: [0, 0, 0], size: [4, 0.4, 4] },
+      { family: 'start', at: [0, 0.4, 0] },
+      { family: 'slab', at: [20, 0, 0], size: [14, 0.4, 14] },
+      { family: 'crate', at: [16, 0.4, 0], thrower },
+    ]),
+  };
+  const world = buildWorld(course);
+  const state = startState(world);
+  const dry = new DryRun(course);
+  const seen: Float64Array[] = [];
+  for (let i = 1; i <= 1200; i++) {
+    tick(world, state, NO_INPUT, () => {});
+    if (i % 100 !== 0) continue;
+    dry.to(i);
+    expect([...dry.state.copies]).toEqual([...state.copies]);
+    seen.push(Float64Array.from(dry.state.copies));
+  }
+  // Something was thrown, and lay about at the end.
+  expect(
+    seen
+      .at(-1)!
+      .filter((_, i) => i % 11 === 0)
+      .some((born) => born >= 0),
+  ).toBe(true);
+  dry.to(300);
+  expect([...dry.state.copies]).toEqual([...seen[2]]);
 });

@@ -6,6 +6,7 @@ import { runPosing, setUsualDrives, type Posing } from './lively';
 import { startState } from './begin';
 import type { RunState } from './state';
 import { sayer } from './tell';
+import { throwCopies } from './thrower';
 import { buildWorld, type World } from './world';
 
 /** A cue that is given by hand in a dry run: of a link, at a tick. */
@@ -21,15 +22,15 @@ export type Firing = Tried;
 const LONGEST = 60 * 120;
 
 /**
- * A course's motions and links played without a runner: what the start, timers and beats bring about, and
- * what follows from cues given by hand, by the run's own rules. Everything that sleeps is awake.
+ * A course's motions, links and throwers played without a runner: what the start, timers and beats bring about,
+ * what follows from cues given by hand, and what is thrown, by the run's own rules. Everything that sleeps is awake.
  */
 export class DryRun {
   readonly posing: Posing;
   /** Every link that acts within a minute, in order. */
   readonly firings: readonly Firing[];
-  private readonly world: World;
-  private readonly state: RunState;
+  readonly world: World;
+  readonly state: RunState;
 
   /** @param tried cues given by hand, in any order */
   constructor(
@@ -81,6 +82,7 @@ export class DryRun {
     const say = sayer(world, state, (event) => {
       if (event.kind === 'link' && event.text) fired(event.text);
     });
+    throwCopies(world, state);
     actOnLinks(world, state, happened, say);
     // Nobody runs: what would end a run, or take the runner back, ends nothing here.
     state.finish = -1;

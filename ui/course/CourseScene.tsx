@@ -33,7 +33,9 @@ import { insetFrame, playersEye, type FrameShape } from './playersEye';
 import { sketchTool, TOOLS } from './tools';
 import { useKitHand } from './tools/kitTool';
 import { pivotTool } from './tools/pivotTool';
-import { pathTool, pickTool } from './tools/tuneTools';
+import { pathTool } from './tools/pathTool';
+import { pickTool } from './tools/pickTool';
+import { poseTool } from './tools/poseTool';
 import { useTune, useTuneOf } from './tune/tuneStore';
 import { useMeantWay } from './useMeantWay';
 import { useGhost } from './useGhost';
@@ -41,15 +43,14 @@ import { useGhost } from './useGhost';
 /** What is being done over the scene: looked at, built, tuned, or sketched. */
 export type Work = 'look' | 'lay' | 'tune' | 'sketch';
 
-const toolFor = (
-  work: Work,
-  tool: LayTool,
-  tuning: 'pick' | 'path' | null,
-  pivoting: boolean,
-): Tool => {
+/** What is being tuned over the scene: a piece touched for something, a path drawn, a pose taken. */
+type Tuning = 'pick' | 'path' | 'pose';
+const TUNING: Record<Tuning, () => Tool> = { pick: pickTool, path: pathTool, pose: poseTool };
+
+const toolFor = (work: Work, tool: LayTool, tuning: Tuning | null, pivoting: boolean): Tool => {
   if (work === 'look') return {};
   if (pivoting && work === 'lay') return pivotTool();
-  if (tuning && work !== 'sketch') return tuning === 'pick' ? pickTool() : pathTool();
+  if (tuning && work !== 'sketch') return TUNING[tuning]();
   if (work === 'sketch') return sketchTool();
   return TOOLS[work === 'tune' ? 'pieces' : tool]();
 };
@@ -59,7 +60,9 @@ export function CourseScene({ work }: { work: Work }) {
   const host = useRef<View>(null);
   const tool = useLay((s) => s.tool);
   const pivoting = useLay((s) => s.pivot !== null);
-  const tuning = useTune((s) => (s.picking ? 'pick' : s.drawingPath ? 'path' : null));
+  const tuning = useTune((s): Tuning | null =>
+    s.picking ? 'pick' : s.drawingPath ? 'path' : s.posing !== null ? 'pose' : null,
+  );
   useGestures(
     host,
     useMemo(() => toolFor(work, tool, tuning, pivoting), [work, tool, tuning, pivoting]),

@@ -1,9 +1,9 @@
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
 import { DryRun, Playing } from '@/core/run';
-import { restingMoment, type Moment } from '../scene';
+import { restingMoment, ThrownCopies, type Moment } from '../scene';
 import { useTold } from '../state/told';
-import { dryRunOf } from './tune/dry';
+import { dryRunOf, isDryRun } from './tune/dry';
 import { scrubSeconds } from './tune/scrub';
 import { useTune } from './tune/tuneStore';
 
@@ -31,7 +31,7 @@ export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
   const play = useMemo(
     () => {
       if (!moving) return null;
-      return links?.length ? dryRunOf(course, tried) : new Playing(course);
+      return isDryRun(course) ? dryRunOf(course, tried) : new Playing(course);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [moving, pieces, tempo, links, tried],
@@ -51,5 +51,5 @@ export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
     set({ at: (now + Math.min(delta, 0.1) * speed) % length });
     invalidate();
   });
-  return null;
+  return play instanceof DryRun ? <ThrownCopies world={play.world} state={play.state} /> : null;
 }

@@ -47,7 +47,9 @@ const PieceTuning = memo(function PieceTuning({ chosen }: { chosen: readonly Pie
               tight={wide}
               label={TAB_WORDS[value]}
               on={tab === value}
-              onPress={() => useTune.getState().set({ tab: value, drawingPath: false, link: null })}
+              onPress={() =>
+                useTune.getState().set({ tab: value, drawingPath: false, posing: null, link: null })
+              }
             />
           ))}
         </View>

@@ -1,74 +1,13 @@
 import { useMemo } from 'react';
-import { Circle, G, Path, Text as SvgText } from 'react-native-svg';
-import { pathOf, pathPlaces } from '@/core/assemble';
-import type { PathMotion, Piece } from '@/core/course';
-import { type Vec3, add, convexHull, rotate } from '@/core/geometry';
-import { applyPose, toWay, wayAt } from '@/core/motion';
-import { pieceBounds, turnOf } from '@/core/pieces';
+import { Circle, G, Path } from 'react-native-svg';
+import type { Piece } from '@/core/course';
+import { type Vec3, convexHull } from '@/core/geometry';
+import { applyPose } from '@/core/motion';
+import { pieceBounds } from '@/core/pieces';
 import { DEFAULT_GRAVITY, posesAlong, USUAL_RANGE } from '@/core/run';
 import { useCourse } from '../../state/courseStore';
 import { DAY } from '../../theme';
-import { useTune } from '../tune/tuneStore';
-import { path, type Pixel, type See } from './marks';
-
-/** A piece's path, dashed, with marks that show its direction, and its points. */
-export function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs: boolean }) {
-  const pathPoint = useTune((s) => s.pathPoint);
-  const index = pathOf(piece);
-  const way = useMemo(
-    () => (index < 0 ? null : toWay(piece.motion![index] as PathMotion)),
-    [piece, index],
-  );
-  if (!way) return null;
-  const turn = turnOf(piece);
-  const at = (seconds: number): Vec3 =>
-    add(rotate(turn, wayAt({ ...way, phase: 0 }, seconds)), piece.at);
-  const steps = 60;
-  const along = Array.from({ length: steps + 1 }, (_, i) => see(at((way.time * i) / steps)));
-  // An arrow in the middle of each leg.
-  const arrows = way.legs
-    .filter(({ points }) => points.length > 1)
-    .map(
-      ({ from, time }) => [see(at(from + time * 0.5)), see(at(from + time * 0.5 + 0.02))] as const,
-    );
-  return (
-    <G>
-      <Path d={path(along)} stroke={DAY.card} strokeWidth={6} fill="none" opacity={0.7} />
-      <Path d={path(along)} stroke={DAY.tide} strokeWidth={3} strokeDasharray="8 6" fill="none" />
-      {arrows.map(([a, b], i) => a && b && <Arrow key={i} at={a} to={b} />)}
-      {knobs &&
-        pathPlaces(piece).map((p, i) => {
-          const pixel = see(p);
-          return (
-            pixel && (
-              <G key={i}>
-                <Circle
-                  cx={pixel[0]}
-                  cy={pixel[1]}
-                  r={i === 0 ? 7 : 12}
-                  fill={pathPoint === i ? DAY.tide : DAY.card}
-                  stroke={DAY.tide}
-                  strokeWidth={3}
-                />
-                {i > 0 && (
-                  <SvgText
-                    x={pixel[0]}
-                    y={pixel[1] + 4.5}
-                    fontSize={12}
-                    fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
-                    fill={pathPoint === i ? DAY.card : DAY.ink}
-                    textAnchor="middle"
-                  >
-                    {i + 1}
-                  </SvgText>
-                )}
-              </G>
-            )
-          );
-        })}
-    </G>
-  );
-}
+import { path, type See } from './marks';
 
 const ONION_SKINS = 12;
 
@@ -105,21 +44,6 @@ export function Onion({ piece, see }: { piece: Piece; see: See }) {
         );
       })}
     </>
-  );
-}
-
-function Arrow({ at: [x, y], to }: { at: Pixel; to: Pixel }) {
-  const [dx, dy] = [to[0] - x, to[1] - y];
-  const l = Math.hypot(dx, dy) || 1;
-  const [ux, uy] = [dx / l, dy / l];
-  const tip = `${x + ux * 9},${y + uy * 9}`;
-  return (
-    <Path
-      d={`M${x - ux * 5 - uy * 7},${y - uy * 5 + ux * 7}L${tip}L${x - ux * 5 + uy * 7},${y - uy * 5 - ux * 7}Z`}
-      fill={DAY.tide}
-      stroke={DAY.card}
-      strokeWidth={1}
-    />
   );
 }
 

@@ -5,7 +5,7 @@ import { familyOf } from '@/core/pieces';
 import { useMarked } from '../../state/shown';
 import { useToldOf } from '../../state/told';
 import { DAY } from '../../theme';
-import { feltMark } from '../tools/tuneTools';
+import { feltMark } from '../tools/pickTool';
 import type { See } from './marks';
 
 const feltPieces = ({ pieces }: Course) => pieces.filter((piece) => feltMark(piece) !== null);

@@ -10,7 +10,9 @@ import { useTuneOf } from '../tune/tuneStore';
 import { CameraFrame } from './CameraFrame';
 import { LinkMarks } from './LinkMarks';
 import type { See } from './marks';
-import { Onion, PathMarks, Ranges, Throw } from './MotionMarks';
+import { Onion, Ranges, Throw } from './MotionMarks';
+import { PathMarks } from './PathMarks';
+import { PoseMarks } from './PoseMarks';
 import { RegionMarks } from './RegionMarks';
 
 /** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
@@ -43,6 +45,7 @@ function ChosenMarks({ see }: { see: See }) {
         <Fragment key={piece.id}>
           {onion && <Onion piece={piece} see={see} />}
           <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />
+          {tab === 'motion' && <PoseMarks piece={piece} see={see} />}
           <Ranges piece={piece} see={see} />
           {piece.thrower && <Throw piece={piece} see={see} />}
         </Fragment>

@@ -132,7 +132,7 @@ describe('marks of tuning', () => {
     expect(screen.UNSAFE_queryAllByType(Path).length).toBeGreaterThan(1);
     expect(words()).toEqual([]);
     act(() => useTune.getState().set({ tab: 'motion' }));
-    expect(words()).toEqual(['2', '3']);
+    expect(words()).toEqual(['2 m/s', '2 m/s', '2', '3']);
     act(() => useTune.getState().set({ tab: 'place' }));
   });
 

@@ -27,7 +27,7 @@ import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useEditing, useShown } from '../../state/shown';
 import { SPACE } from '../../theme';
-import { Triple } from './MotionSection';
+import { Triple } from './Triple';
 import { Flow, Section } from './Section';
 import { useFirings } from './dry';
 import { useTune } from './tuneStore';

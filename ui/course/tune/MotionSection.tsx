@@ -18,6 +18,7 @@ import { MotionChart } from './MotionChart';
 import { PathOptions } from './PathOptions';
 import { PosesOptions } from './PosesOptions';
 import { Flow, Section } from './Section';
+import { Triple } from './Triple';
 import { useTune } from './tuneStore';
 import { MOTION_WORDS, pieceName } from './words';
 import { attempt } from '../attempt';
@@ -113,7 +114,7 @@ function OneMotion({ piece, motion, index }: { piece: Piece; motion: PieceMotion
   const change = (to: Record<string, unknown>, merge?: string) =>
     edit((now) => changeMotion(now, choice, index, to), merge);
   if (motion.kind === 'path') return <PathOptions piece={piece} motion={motion} index={index} />;
-  if (motion.kind === 'poses') return <PosesOptions motion={motion} index={index} />;
+  if (motion.kind === 'poses') return <PosesOptions piece={piece} motion={motion} index={index} />;
   const told = motion as unknown as Record<string, unknown>;
   const beats = told.beats === true;
   return (
@@ -184,36 +185,6 @@ function OneMotion({ piece, motion, index }: { piece: Piece; motion: PieceMotion
           />
         )}
       </Flow>
-    </View>
-  );
-}
-
-/** Three figures, along x, y and z. */
-export function Triple({
-  label,
-  unit,
-  value,
-  onChange,
-}: {
-  label: string;
-  unit: string;
-  value: readonly number[];
-  onChange: (value: [number, number, number]) => void;
-}) {
-  return (
-    <View>
-      {(['x', 'y', 'z'] as const).map((axis, i) => (
-        <NumberField
-          key={axis}
-          label={`${label} ${axis}`}
-          unit={unit}
-          step={unit === '°' ? 15 : 0.25}
-          value={value[i]}
-          onChange={(next) =>
-            onChange(value.map((v, k) => (k === i ? next : v)) as [number, number, number])
-          }
-        />
-      ))}
     </View>
   );
 }

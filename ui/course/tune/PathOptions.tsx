@@ -1,11 +1,12 @@
 import { View } from 'react-native';
-import { changeMotion, removePathPoint } from '@/core/assemble';
+import { changeMotion, movePathPoint, pathPlaces, removePathPoint, tidy } from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
 import { legTimes, USUAL_SPEED } from '@/core/motion';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { Flow } from './Section';
+import { Triple } from './Triple';
 import { useTuneOf } from './tuneStore';
 
 /** A drawn path: its points on the scene, its pace, and what follows its end. */
@@ -28,6 +29,7 @@ export function PathOptions({
     return next.some((v) => v > 0) ? next : undefined;
   };
   const point = pathPoint ?? 0;
+  const places = pathPlaces(piece);
   const times = legTimes(motion);
   // The leg that leads to the point in hand; of a round path the last leads back to the first.
   const leg = point > 0 ? point - 1 : motion.after === 'round' ? times.length - 1 : 0;
@@ -42,7 +44,7 @@ export function PathOptions({
     <View style={{ gap: SPACE.s }}>
       <Words tint="slate">
         {drawingPath
-          ? 'Touch the scene to add points; drag a point to move it.'
+          ? 'Touch the scene to add points, a small ring to put one in between. Drag a point to move it, its arrows to lift it.'
           : `${motion.points.length + 1} points. It starts where the piece stands.`}
       </Words>
       <Flow>
@@ -64,6 +66,14 @@ export function PathOptions({
           />
         )}
       </Flow>
+      {places[point] && point > 0 && (
+        <Triple
+          label={`Point ${point + 1}`}
+          unit="m"
+          value={places[point].map(tidy)}
+          onChange={(to) => edit((now) => movePathPoint(now, piece.id, point, to), 'path point')}
+        />
+      )}
       <Choices
         label="At its end"
         value={motion.after ?? 'back'}

@@ -1,21 +1,34 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { changeMotion } from '@/core/assemble';
-import type { PosesMotion } from '@/core/course';
-import { Button, Chip, Choices, NumberField } from '../../parts';
+import type { Piece, PosesMotion } from '@/core/course';
+import { Button, Chip, Choices, NumberField, Words } from '../../parts';
 import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
-import { Triple } from './MotionSection';
 import { Flow } from './Section';
+import { endPosing, showPose } from './showPose';
+import { Triple } from './Triple';
+import { useTuneOf } from './tuneStore';
 
 type OnePose = PosesMotion['poses'][number];
 
 /** Timed poses: places, turns and sizes the piece goes through. */
-export function PosesOptions({ motion, index }: { motion: PosesMotion; index: number }) {
+export function PosesOptions({
+  piece,
+  motion,
+  index,
+}: {
+  piece: Piece;
+  motion: PosesMotion;
+  index: number;
+}) {
   const { choice, edit } = useEditing();
-  const [open, setOpen] = useState(0);
+  const { posing, posed, set } = useTuneOf('posing', 'posed', 'set');
   const { poses } = motion;
-  const at = Math.min(open, poses.length - 1);
+  const at = Math.min(posing ?? posed, poses.length - 1);
+  const setOpen = (pose: number) => {
+    set({ posed: pose });
+    if (posing !== null) showPose(piece, pose);
+  };
   const pose = poses[at];
   const change = (to: Partial<Record<keyof PosesMotion, unknown>>, merge?: string) =>
     edit((now) => changeMotion(now, choice, index, to), merge);
@@ -43,6 +56,23 @@ export function PosesOptions({ motion, index }: { motion: PosesMotion; index: nu
           }}
         />
       </Flow>
+      <Button
+        title={posing === null ? 'Take it from the scene' : 'Pose is taken'}
+        icon="move"
+        kind={posing === null ? 'plain' : 'main'}
+        testID="take-pose"
+        onPress={() => {
+          if (posing === null) return showPose(piece, at);
+          set({ posed: at });
+          endPosing();
+        }}
+      />
+      {posing !== null && (
+        <Words tint="slate">
+          Drag the numbered knob to where the pose brings the piece; the arrows lift it, the ring
+          turns it.
+        </Words>
+      )}
       <Triple
         label="Off its place"
         unit="m"

@@ -18,11 +18,15 @@ export function dryRunOf(course: Course, tried: readonly Tried[]): DryRun {
   return last!.dry;
 }
 
-/** Whether the moment that is shown is one of a dry run: the course has links and is being played. */
+/** Whether what is played of a course is more than its motions: it has links, or throws something. */
+export const isDryRun = ({ links, pieces }: Course): boolean =>
+  (links?.length ?? 0) > 0 || pieces.some(({ thrower }) => thrower);
+
+/** Whether the moment that is shown is one of a dry run. */
 export function useDryRun(): boolean {
   const plays = useTune((s) => s.playing || s.at > 0);
-  const linked = useCourse((s) => (s.course.links ?? []).length > 0);
-  return plays && linked;
+  const dry = useCourse((s) => isDryRun(s.course));
+  return plays && dry;
 }
 
 /** Seconds for which a link that acted is lit. */

@@ -24,6 +24,10 @@ interface TuneState {
   /** A path being drawn on the scene, and the point of it that is held. */
   readonly drawingPath: boolean;
   readonly pathPoint: number | null;
+  /** Which pose is being taken from where the chosen piece is dragged. */
+  readonly posing: number | null;
+  /** Which pose the figures are about. */
+  readonly posed: number;
   /** Touching pieces for something: a link's cue or effect, or what to attach to. */
   readonly picking: Picking | null;
   /** The link that is open. */
@@ -54,6 +58,8 @@ export const useTune = create<TuneState>()((set) => ({
   onion: false,
   drawingPath: false,
   pathPoint: null,
+  posing: null,
+  posed: 0,
   picking: null,
   link: null,
   shaping: null,
@@ -73,6 +79,7 @@ export const endTuning = (): void =>
     tried: [],
     drawingPath: false,
     pathPoint: null,
+    posing: null,
     picking: null,
     frameAt: null,
   });
