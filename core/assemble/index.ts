@@ -28,6 +28,7 @@ export * from './scatter';
 export * from './paint';
 export * from './kit';
 export * from './rules';
+export { pairOf, pairWith, partnersOf } from './ties';
 export * from './tuning';
 export * from './paths';
 export * from './purpose';

@@ -129,3 +129,37 @@ export function tieCopies(
     linksAmong(course, ids).map((link) => copiedLink(link, (id) => ids.get(id)!, vector)),
   );
 }
+
+/** Whether two pieces can act together by a number: portals with each other, a switch with a gate. */
+const actTogether = (a: Tied, b: Tied): boolean =>
+  isPaired(a) && isPaired(b) && (a.family === 'portal') === (b.family === 'portal');
+
+/** The pieces that act together with one by its number, itself not among them. */
+export function partnersOf({ pieces }: Pick<Course, 'pieces'>, piece: Piece): Piece[] {
+  const pair = pairOf(piece);
+  return pair === null
+    ? []
+    : pieces.filter(
+        (one) => one.id !== piece.id && actTogether(one, piece) && pairOf(one) === pair,
+      );
+}
+
+/**
+ * Has a piece act together with another: it takes the other's number, and so acts with all that share it.
+ * @throws RangeError in words when the two cannot act together, or are one
+ */
+export function pairWith(course: Course, id: string, other: string): Course {
+  const [piece, partner] = [id, other].map((one) => course.pieces.find((p) => p.id === one));
+  if (!piece || !partner || piece === partner) throw new RangeError('Touch another piece.');
+  if (!actTogether(piece, partner)) {
+    throw new RangeError(
+      piece.family === 'portal'
+        ? 'A portal leads to another portal. Touch one.'
+        : 'Switches and gates act together. Touch one of those.',
+    );
+  }
+  const pieces = course.pieces.map((one) =>
+    one === piece ? withPair(one, pairOf(partner)!) : one,
+  );
+  return { ...course, pieces };
+}

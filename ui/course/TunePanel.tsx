@@ -9,7 +9,7 @@ import { useSame } from '../state/useSame';
 import { SPACE, WIDE } from '../theme';
 import { ContactSection } from './tune/ContactSection';
 import { CourseTuning } from './tune/CourseTuning';
-import { PieceLinks } from './tune/LinksSection';
+import { PieceLinks } from './tune/links';
 import { MotionSection } from './tune/MotionSection';
 import { PieceFigures } from './tune/PieceFigures';
 import { endTuning, TUNE_TABS, useTune, type TuneTab } from './tune/tuneStore';

@@ -7,6 +7,8 @@ export function useBuildKeys(active: boolean): void {
   useEffect(() => {
     if (!active) return;
     const down = (event: KeyboardEvent) => {
+      // Something has used it already: a row that is being moved.
+      if (event.defaultPrevented) return;
       const { target } = event;
       if (target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(target.tagName)) return;
       if (/^(Alt|Control|Shift|Meta)$/.test(event.key)) return;

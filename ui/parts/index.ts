@@ -6,6 +6,7 @@ export * from './NumberField';
 export * from './Chip';
 export * from './Choices';
 export * from './Row';
+export * from './SortableList';
 export * from './Card';
 export * from './Sheet';
 export * from './Note';

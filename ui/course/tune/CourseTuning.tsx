@@ -7,7 +7,7 @@ import { useView } from '../../scene';
 import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { CourseRules } from './CourseRules';
-import { AllLinks } from './LinksSection';
+import { AllLinks } from './links';
 import { MOTION_WORDS, roleWords } from './words';
 
 const COURSE_TABS = { pieces: 'Pieces', links: 'Links', course: 'Course' } as const;

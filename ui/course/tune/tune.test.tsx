@@ -119,7 +119,26 @@ test('a thrower throws what any piece is, late and off its speed as far as one s
   expect(piece().thrower!.what).toBe(family);
 });
 
-test('a link is copied, and its effects change their order', () => {
+test('a portal’s partner is touched, and what cannot be one says so', () => {
+  state().edit((now) =>
+    layPieces(now, [
+      { family: 'portal', at: [9, 0, 0] },
+      { family: 'portal', at: [12, 0, 0], params: { pair: 7 } },
+    ]),
+  );
+  const [portal, other] = state().course.pieces.slice(-2);
+  state().choose([portal.id]);
+  render(<TunePanel />);
+  tab('Links');
+  expect(screen.getByText('Nothing yet.')).toBeTruthy();
+  fireEvent.press(screen.getByTestId('pick-partner'));
+  expect(() => useTune.getState().picking!.take('p1')).toThrow('another portal');
+  act(() => useTune.getState().picking!.take(other.id));
+  expect(state().course.pieces.find(({ id }) => id === portal.id)!.params).toEqual({ pair: 7 });
+  expect(screen.queryByText('Nothing yet.')).toBeNull();
+});
+
+test('a link is copied, and waits for all of its pieces', () => {
   state().edit((now) => ({
     ...now,
     links: [
@@ -138,10 +157,6 @@ test('a link is copied, and its effects change their order', () => {
   fireEvent.press(screen.getByText(/touched/));
   press('All of them, each at any time');
   expect(state().course.links![0].cue.all).toBe(true);
-  press('Effect 1 later');
-  expect(state().course.links![0].effects.map(({ kind }) => kind)).toEqual(['sound', 'message']);
-  press('Effect 2 earlier');
-  expect(state().course.links![0].effects.map(({ kind }) => kind)).toEqual(['message', 'sound']);
   press('Copy the link');
   const [first, second] = state().course.links!;
   expect(second.id).not.toBe(first.id);

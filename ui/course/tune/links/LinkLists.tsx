@@ -1,0 +1,110 @@
+import { View } from 'react-native';
+import { addLink, linksOf, newCue, newEffect, pairOf } from '@/core/assemble';
+import type { Link, Piece } from '@/core/course';
+import { Button, Row, Words } from '../../../parts';
+import { useView } from '../../../scene';
+import { useCourse } from '../../../state/courseStore';
+import { useEditing, useShown } from '../../../state/shown';
+import { SPACE } from '../../../theme';
+import { useFirings } from '../dry';
+import { Section } from '../Section';
+import { useTune } from '../tuneStore';
+import { linkWords } from '../words';
+import { LinkCard } from './LinkCard';
+import { openLink } from './openLink';
+import { Partners } from './Partners';
+
+/** What follows from the chosen piece, and what is done to it. */
+export function PieceLinks({ piece }: { piece: Piece }) {
+  const { course, edit } = useEditing();
+  const { from, to } = linksOf(course, piece.id);
+  const open = useTune((s) => s.link);
+  const link = course.links?.find(({ id }) => id === open);
+  const begin = () => {
+    const made = addLink(useCourse.getState().course, {
+      cue: newCue('touched', [piece.id]),
+      effects: [newEffect('message')],
+    });
+    edit(() => made.course);
+    openLink(made.id);
+  };
+  if (link) return <LinkCard link={link} />;
+  return (
+    <View style={{ gap: SPACE.m }}>
+      {pairOf(piece) !== null && <Partners piece={piece} />}
+      {from.length > 0 && (
+        <Section title="Follows from it">
+          <LinkRows links={from} />
+        </Section>
+      )}
+      {to.length > 0 && (
+        <Section title="Done to it">
+          <LinkRows links={to} />
+        </Section>
+      )}
+      {from.length + to.length === 0 && <Words tint="slate">No link begins or ends here.</Words>}
+      <Button title="Begin a link here" icon="git-branch" onPress={begin} testID="begin-link" />
+    </View>
+  );
+}
+
+/** Every link of the course. */
+export function AllLinks() {
+  const { course, edit } = useEditing();
+  const open = useTune((s) => s.link);
+  const links = course.links ?? [];
+  const link = links.find(({ id }) => id === open);
+  if (link) return <LinkCard link={link} />;
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Words tint="slate">
+        {links.length === 0
+          ? 'A link says what follows from something: a region touched, a beat, enough gathered.'
+          : `${links.length} ${links.length === 1 ? 'link' : 'links'}, acting in this order.`}
+      </Words>
+      <LinkRows links={links} />
+      <Button
+        title="Begin a link"
+        icon="git-branch"
+        testID="begin-link"
+        onPress={() => {
+          const made = addLink(useCourse.getState().course, {
+            cue: newCue('start'),
+            effects: [newEffect('message')],
+          });
+          edit(() => made.course);
+          openLink(made.id);
+        }}
+      />
+    </View>
+  );
+}
+
+function LinkRows({ links }: { links: readonly Link[] }) {
+  const pieces = useShown((s) => s.course.pieces);
+  const { lit } = useFirings();
+  return (
+    <View>
+      {links.map((link) => (
+        <Row
+          key={link.id}
+          on={lit.has(link.id)}
+          onPress={() => {
+            openLink(link.id);
+            follow(link, pieces);
+          }}
+        >
+          <Words style={{ flex: 1, paddingVertical: SPACE.s }}>{linkWords(link, pieces)}</Words>
+          {lit.has(link.id) && <Words as="strong">Acts</Words>}
+        </Row>
+      ))}
+    </View>
+  );
+}
+
+/** Brings what a link does into the middle of the view. */
+function follow({ cue, effects }: Link, pieces: readonly Piece[]): void {
+  const [id] = [...effects.flatMap((effect) => effect.pieces ?? []), ...(cue.pieces ?? [])];
+  const at = pieces.find((piece) => piece.id === id)?.at;
+  if (at) useView.getState().look({ target: [at[0], at[1] + 1, at[2]] });
+}

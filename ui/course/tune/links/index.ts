@@ -1,0 +1,1 @@
+export { AllLinks, PieceLinks } from './LinkLists';
