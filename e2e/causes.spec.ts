@@ -25,8 +25,16 @@ test('a portal carries to the one high up beside the lantern', async ({ open }) 
   await page.getByRole('button', { name: 'Tune', exact: true }).tap();
   await page.getByTestId('dial-at1').fill('12');
   await page.getByTestId('dial-at1').press('Enter');
+  // With a number of its own it leads nowhere, until the one it is to lead to is touched.
+  await figure(page, 'Number', 3);
+  await page.getByRole('tab', { name: 'Links', exact: true }).tap();
+  await expect(page.getByText('Nothing yet.')).toBeVisible();
+  await page.getByTestId('pick-partner').tap();
+  await hands.tap([-0.5, 1, 0]);
+  await expect(page.getByText('Nothing yet.')).toBeHidden();
   await page.getByLabel('All pieces').tap();
   await page.getByRole('button', { name: 'Lantern' }).first().tap();
+  await page.getByRole('tab', { name: 'Figures', exact: true }).tap();
   await page.getByTestId('dial-at1').fill('12');
   await page.getByTestId('dial-at1').press('Enter');
   await run(page);

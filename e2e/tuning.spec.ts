@@ -25,6 +25,23 @@ test('a lantern given a path comes to the runner that stands still', async ({ op
   await finished(page);
 });
 
+test('a pose is taken by dragging it in the scene, and lifted', async ({ open }) => {
+  const { page, hands } = await begin(open, 'Pose');
+  await tune(page, 'Lantern', 'Motion');
+  await page.getByRole('tab', { name: 'Poses', exact: true }).tap();
+  await page.getByTestId('take-pose').tap();
+  const off = (axis: string) => page.getByRole('textbox', { name: `Off its place ${axis}` });
+  const [x, z] = [Number(await off('x').inputValue()), Number(await off('z').inputValue())];
+  const y = Number(await off('y').inputValue());
+  // The lantern stands at 2.5 m; its pose beside it is dragged two metres nearer.
+  await hands.drag([2.5 + x, y, z], [2.5 + x, y, z + 2]);
+  await expect(off('z')).toHaveValue(String(z + 2));
+  await page.getByTestId('take-pose').tap();
+  await expect(page.getByTestId('take-pose')).toHaveText(/Take it from the scene/);
+  await page.getByLabel('Undo').tap();
+  await expect(off('z')).toHaveValue(String(z));
+});
+
 test('a link from a region says its words in the run and opens the goal', async ({ open }) => {
   const { page, hands } = await begin(open, 'Link');
   await page.getByText('Regions', { exact: true }).tap();
@@ -42,6 +59,23 @@ test('a link from a region says its words in the run and opens the goal', async 
   await page.getByTestId('pick-piece').last().tap();
   await hands.tap([2.5, 2.4, -0.7]);
   await expect(page.getByTestId('link-card')).toContainText('open Lantern');
+  // Put in order by keys, and back by the finger.
+  const done = page.getByTestId('link-card').getByText(/^\d\. /);
+  await expect(done).toHaveText(['1. Message', '2. Open']);
+  await page.getByTestId('sort-2').focus();
+  for (const key of ['Space', 'ArrowUp', 'Space']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(250);
+  }
+  await expect(done).toHaveText(['1. Open', '2. Message']);
+  await page.getByTestId('sort-1').scrollIntoViewIfNeeded();
+  const [from, to] = await Promise.all(
+    ['sort-1', 'sort-2'].map((row) => page.getByTestId(row).boundingBox()),
+  );
+  const middle = (box: typeof from) => ({ x: box!.x + 22, y: box!.y + 22 });
+  const near = { x: middle(from).x, y: middle(from).y + 12 };
+  await hands.draw([middle(from), near, middle(to), middle(to)], 120);
+  await expect(done).toHaveText(['1. Message', '2. Open']);
   // Tried without a runner, it acts where it is tried.
   await page.getByTestId('try-link').tap();
   await expect(page.getByTestId('link-acts')).toBeVisible({ timeout: 15_000 });

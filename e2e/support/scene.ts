@@ -56,8 +56,8 @@ export class SceneHands {
     await touch('touchEnd', null);
   }
 
-  /** Draws one finger along pixels of the page. */
-  async draw(way: readonly { x: number; y: number }[]): Promise<void> {
+  /** Draws one finger along pixels of the page, resting at each for as many ms. */
+  async draw(way: readonly { x: number; y: number }[], rest = 0): Promise<void> {
     this.session ??= await this.page.context().newCDPSession(this.page);
     const touch = (
       type: 'touchStart' | 'touchMove' | 'touchEnd',
@@ -68,7 +68,10 @@ export class SceneHands {
         touchPoints: at.map(({ x, y }, id) => ({ x, y, id })),
       });
     await touch('touchStart', [way[0]]);
-    for (const at of way.slice(1)) await touch('touchMove', [at]);
+    for (const at of way.slice(1)) {
+      await touch('touchMove', [at]);
+      if (rest > 0) await this.page.waitForTimeout(rest);
+    }
     await touch('touchEnd', []);
   }
 
