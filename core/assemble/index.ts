@@ -26,6 +26,7 @@ export * from './area';
 export * from './outlines';
 export * from './scatter';
 export * from './paint';
+export * from './ground';
 export * from './kit';
 export * from './rules';
 export { pairOf, pairWith, partnersOf } from './ties';

@@ -192,6 +192,17 @@ export const SkySchema = v.looseObject({
   sound: v.optional(v.picklist(['shore', 'wind', 'harbour'], 'is no known sound')),
 });
 
+/** Most patches of paint a ground may have. */
+export const MOST_PATCHES = 2000;
+
+/** A round of paint on the ground, in a material or a colour: to be seen, and nothing else. */
+export const PatchSchema = v.looseObject({
+  at: triple(coordinate),
+  /** Half its width, m. */
+  reach: between(0.1, 20),
+  tone: v.union([v.picklist(MATERIALS), colour], 'is no material and no colour'),
+});
+
 /** What is laid takes hold of while building: a grid with its place and turn, and what else. */
 export const GridSchema = v.looseObject({
   /** Metres along each axis; 0 for none. */
@@ -267,6 +278,13 @@ export const CourseSchema = v.looseObject({
   sky: v.optional(SkySchema),
   symmetry: v.optional(SymmetrySchema),
   grid: v.optional(GridSchema),
+  /** Paint on the ground, what was put on last on top. */
+  ground: v.optional(
+    v.pipe(
+      v.array(PatchSchema),
+      v.maxLength(MOST_PATCHES, `has more than ${MOST_PATCHES} patches of paint`),
+    ),
+  ),
   layers: v.optional(
     v.pipe(
       v.array(
@@ -297,6 +315,7 @@ export type WallLine = v.InferOutput<typeof LineSchema>;
 export type PanelKind = (typeof PANEL_KINDS)[number];
 export type Sketch = v.InferOutput<typeof SketchSchema>;
 export type Sky = v.InferOutput<typeof SkySchema>;
+export type Patch = v.InferOutput<typeof PatchSchema>;
 export type BuildGrid = v.InferOutput<typeof GridSchema>;
 export type Symmetry = v.InferOutput<typeof SymmetrySchema>;
 export type SymmetryKind = Symmetry['kind'];

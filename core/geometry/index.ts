@@ -12,3 +12,4 @@ export * from './hull3';
 export * from './sweep';
 export * from './overlap';
 export * from './polygon';
+export * from './clip';

@@ -6,6 +6,7 @@ export * from './flip';
 export * from './outline';
 export * from './wallLine';
 export { arcEnd, BED } from './families/track';
+export { AMBIENT_WORDS, type Ambient } from './families/regions';
 export * from './tones';
 export * from './facets';
 export * from './touch';

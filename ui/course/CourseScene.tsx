@@ -9,6 +9,7 @@ import {
   ContactShapes,
   Ghost,
   Ghosts,
+  GroundPaint,
   Inset,
   PlaneGrid,
   restingMoment,
@@ -115,6 +116,7 @@ function Contents({ work }: { work: Work }) {
           shown={sketch.picture.shown ?? (work === 'sketch' ? 0.9 : 0.6)}
         />
       )}
+      <Painted />
       <Scrubbed moment={moment} />
       <Laid tide={tide} moment={moment} building={building} />
       {building && showShapes && <Shapes moment={moment} />}
@@ -125,6 +127,13 @@ function Contents({ work }: { work: Work }) {
       {building && <PlayersInset />}
     </>
   );
+}
+
+/** The paint on the ground, seen as it is put on; what it lies on is as it was when the hand last rested. */
+function Painted() {
+  const ground = useCourse((s) => s.course.ground);
+  const { pieces } = useTold();
+  return <GroundPaint course={{ ground, pieces }} />;
 }
 
 /** What players see at a part of the way, small, in a corner. */

@@ -37,7 +37,7 @@ import { CourseTuning } from './tune/CourseTuning';
 import { Scrubber } from './tune/Scrubber';
 import { ShapeSheet } from './tune/ShapeSheet';
 import { endTuning } from './tune/tuneStore';
-import { Ambience } from './Ambience';
+import { Ambience } from '../music/ambience/Ambience';
 import { useBuildKeys } from './useBuildKeys';
 import { useCheckOf, useFindings } from './useFindings';
 import { ViewTools } from './ViewTools';
@@ -77,7 +77,6 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
-  const sound = useCourse((s) => s.course.sky?.sound);
   const take = useCourse((s) => s.take);
   const [missing, setMissing] = useState(false);
   // While a run covers this screen its scene is let go; two at once would be one too many.
@@ -149,7 +148,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
   const canvas = (
     <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
       {focused && <CourseScene work={work} />}
-      {focused && <Ambience sound={sound} />}
+      {focused && <HeardHere />}
       <View pointerEvents="box-none" style={{ flex: 1 }}>
         <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
         <View
@@ -356,4 +355,12 @@ function ChosenSide() {
       )}
     </View>
   );
+}
+
+const lookedAt = () => useView.getState().target;
+
+/** The sound of the course about what is looked at. */
+function HeardHere() {
+  const course = useTold();
+  return <Ambience course={course} listener={lookedAt} />;
 }

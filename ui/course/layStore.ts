@@ -113,6 +113,8 @@ interface LayState {
   readonly strewing: 'stroke' | 'area' | 'erase';
   /** Whether a floor is painted with all that is one ground with it. */
   readonly wholeGround: boolean;
+  /** Whether a stroke paints the ground itself, as wide as the brush is. */
+  readonly groundBrush: boolean;
   /** Whether the next piece touched gives its paint instead of taking it. */
   readonly picking: boolean;
   readonly paint: Paint;
@@ -191,6 +193,7 @@ export const useLay = create<LayState>()((set) => ({
   strewing: 'stroke',
   picking: false,
   wholeGround: false,
+  groundBrush: false,
   paint: { material: 'slate' },
   pivot: null,
   cornering: null,

@@ -8,6 +8,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
   courseHash,
+  F,
   floorBelow,
   isLoaded,
   livelyPieces,
@@ -26,12 +27,14 @@ import {
   restingMoment,
   Runner,
   StillPieces,
+  GroundPaint,
   Surroundings,
   ThrownCopies,
   useGestures,
   type Moment,
   type Shown,
 } from '../scene';
+import { Ambience } from '../music/ambience/Ambience';
 import { Fault, Loading } from '../parts';
 import { RUN_FONTS, useColours, WIDE } from '../theme';
 import { CountIn } from './CountIn';
@@ -176,6 +179,8 @@ function ReadyRun(props: RunViewProps) {
     });
   }, [best, course, from, live, onProgress]);
 
+  const runnerAt = useCallback((): Vec3 => [live.state.x, live.state.y, live.state.z], [live]);
+  const isQuiet = useCallback(() => live.state.field[F.quiet] > 0, [live]);
   const touch = width < WIDE || navigator.maxTouchPoints > 0;
   return (
     <View style={{ flex: 1, backgroundColor: colours.sky, overflow: 'hidden' }}>
@@ -193,6 +198,7 @@ function ReadyRun(props: RunViewProps) {
       </View>
       {kind === 'flick' && !held && <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />}
       <RunMusic live={live} course={course} held={held} />
+      <Ambience course={course} listener={runnerAt} quiet={isQuiet} />
       <RunHud live={live} course={course} best={best} held={held} onPause={() => setPaused(true)} />
       <View pointerEvents="box-none" style={{ flex: 1, justifyContent: 'flex-end' }}>
         {/* They stay, unseen, under what follows the goal: a finger still held there belongs to them. */}
@@ -292,6 +298,7 @@ function Scene({ course, live, held, controls, shapes, onFinish }: SceneProps) {
   return (
     <>
       <Surroundings tide={live.world.tide} sky={course.sky} level={level} />
+      <GroundPaint course={course} />
       <StillPieces pieces={still} tide={live.world.tide} />
       <MovingPieces pieces={course.pieces} lively={lively} moment={moment} />
       <ThrownCopies world={live.world} state={live.state} />

@@ -76,6 +76,10 @@ function footShade(corners: readonly Vec3[], n: Vec3): (y: number) => number {
   return (y) => FOOT + (1 - FOOT) * Math.min(1, (y - low) / tall);
 }
 
+/** Bakes faces that are no piece's: without lines. */
+export const bakeFaces = (faces: readonly Pick<Facet, 'points' | 'normal' | 'tone'>[]): Baked =>
+  bakeFacets(faces.map((face) => ({ ...face, moving: false, ink: [] })));
+
 export const bakeParts = (parts: readonly Part[]): Baked => bakeFacets(facetsOf(parts));
 
 const NOTHING = bakeFacets([]);

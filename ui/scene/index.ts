@@ -5,6 +5,7 @@ export * from './StillPieces';
 export * from './moment';
 export * from './MovingPieces';
 export * from './Surroundings';
+export * from './GroundPaint';
 export * from './BuildMarks';
 export * from './BoardTexts';
 export * from './UnderPicture';

@@ -70,6 +70,11 @@ const facets = (tint: string, tinted: number, opacity: number) =>
 
 /** Flat facets in their baked colours. */
 export const FACETS = facets('#000000', 0, 1);
+/** Paint on the ground: drawn over the stone it lies on, however far off that is. */
+export const GROUND = facets('#000000', 0, 1);
+GROUND.polygonOffset = true;
+GROUND.polygonOffsetFactor = -2;
+GROUND.polygonOffsetUnits = -8;
 /** The ghost where it may go, and where it may not. */
 export const GHOST = facets('#86C79A', 0.55, 0.62);
 export const GHOST_REFUSED = facets('#B4472E', 0.7, 0.62);

@@ -13,6 +13,18 @@ import { degrees, oneOf } from '../make';
 
 // Volumes with a meaning. They are seen while building and only felt in a run.
 
+/** What may be heard about a place, and how it is called. */
+export const AMBIENT_WORDS = {
+  shore: 'Shore',
+  wind: 'Wind',
+  harbour: 'Harbour',
+  gulls: 'Gulls',
+  bell: 'Bell buoy',
+  drip: 'Dripping',
+  kiln: 'Kiln',
+} as const;
+export type Ambient = keyof typeof AMBIENT_WORDS;
+
 const form = oneOf('form', 'Form', { box: 'Box', ball: 'Ball', column: 'Column' });
 
 /** The solid of a region: of its size, standing on its foot. */
@@ -82,6 +94,26 @@ const tidePool: Family = {
     const sheet = mapPoints(solidOf(spec), ([x, y, z]) => [x, h - SHEET * (1 - y / h), z]);
     return { ...built, parts: [...built.parts, { solid: sheet, tone: 'water' }] };
   },
+};
+
+/** A sound of the place: loud within, and fading about it. Nothing of it is felt by a runner. */
+const soundPlace: Family = {
+  ...region(
+    'sound',
+    'Sound',
+    'noise ambience hear bell water gulls wind',
+    [
+      oneOf('what', 'What', AMBIENT_WORDS),
+      number('fades', 'Heard up to', 'm', 8, 0, 80, 1),
+      number('loud', 'Loud', '×', 1, 0.1, 2, 0.1),
+    ],
+    () => ({ kind: 'touch' }),
+  ),
+  build: (spec) => ({
+    parts: [{ solid: solidOf(spec), tone: spec.tone, unseen: true }],
+    shapes: [],
+    sockets: [],
+  }),
 };
 
 export const REGIONS: readonly Family[] = [
@@ -160,6 +192,7 @@ export const REGIONS: readonly Family[] = [
   ),
   region('sting', 'Hurtful', 'hurting hurt danger death kill', [], () => ({ kind: 'hurt' })),
   tidePool,
+  soundPlace,
   region('hush', 'Quiet', 'silence music mute', [], () => ({ kind: 'quiet' })),
   region(
     'lookout',

@@ -608,6 +608,25 @@ test('scenery is strewn along a stroke and erased, paint goes on and is picked u
   expect(course().pieces[course().pieces.length - 1].look).toEqual({ colour: '#C8553D' });
 });
 
+test('the brush paints the ground under a stroke, and with the own paint wipes it off, each one step', () => {
+  useCourse
+    .getState()
+    .edit((c) => layPieces(c, [{ family: 'slab', at: [0, 0, 0], size: [20, 0.4, 20] }]));
+  lay().set({ groundBrush: true, brush: 1, paint: { material: 'moss' } });
+  const tool = TOOLS.paint();
+  drag(tool, [-6, 0.4, 0], [-3, 0.4, 0], [0, 0.4, 0], [0.1, 0.4, 0], [3, 0.4, 0]);
+  expect(course().ground).toHaveLength(3);
+  expect(course().pieces[0].look).toBeUndefined();
+  for (const { at } of course().ground!) expect(at[1]).toBeCloseTo(0.4, 3);
+  lay().set({ paint: 'own' });
+  tap(tool, [0, 0.4, 0]);
+  expect(course().ground).toHaveLength(2);
+  useCourse.getState().undo();
+  useCourse.getState().undo();
+  expect(course().ground).toBeUndefined();
+  lay().set({ groundBrush: false });
+});
+
 test('every tool there is can be taken up', () => {
   for (const tool of LAY_TOOLS) expect(TOOLS[tool]()).toBeDefined();
 });

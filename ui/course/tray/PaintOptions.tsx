@@ -2,7 +2,7 @@ import { Pressable, View } from 'react-native';
 import { paintPieces, type Paint } from '@/core/assemble';
 import { MATERIALS, type Material } from '@/core/course';
 import { TONES } from '@/core/pieces';
-import { Words } from '../../parts';
+import { Stepper, Words } from '../../parts';
 import { useEditing } from '../../state/shown';
 import { RADIUS, TARGET, useColours } from '../../theme';
 import { useLayOf } from '../layStore';
@@ -25,7 +25,14 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
-  const { paint, picking, wholeGround, set } = useLayOf('paint', 'picking', 'wholeGround', 'set');
+  const { paint, picking, wholeGround, groundBrush, brush, set } = useLayOf(
+    'paint',
+    'picking',
+    'wholeGround',
+    'groundBrush',
+    'brush',
+    'set',
+  );
   const { choice, edit } = useEditing();
   const swatches: { paint: Paint; label: string; fill: string }[] = [
     ...MATERIALS.map((material: Material) => ({
@@ -55,10 +62,28 @@ export function PaintOptions() {
         onPress={() => edit((course) => paintPieces(course, choice, paint))}
       />
       <ToolButton
+        icon="edit-2"
+        label="Brush"
+        on={groundBrush}
+        onPress={() => set({ groundBrush: !groundBrush, wholeGround: false })}
+        testID="paint-brush"
+      />
+      {groundBrush && (
+        <Stepper
+          label="Width"
+          value={2 * brush}
+          unit="m"
+          step={1}
+          min={1}
+          max={40}
+          onChange={(width) => set({ brush: width / 2 })}
+        />
+      )}
+      <ToolButton
         icon="maximize"
         label="Ground"
         on={wholeGround}
-        onPress={() => set({ wholeGround: !wholeGround })}
+        onPress={() => set({ wholeGround: !wholeGround, groundBrush: false })}
         testID="paint-ground"
       />
       <ToolButton
