@@ -1,13 +1,16 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { KIND_WORDS, Words } from '../parts';
+import { KIND_WORDS, Row, Words } from '../parts';
+import { useCourse } from '../state/courseStore';
 import { useTold } from '../state/told';
 import { SPACE } from '../theme';
 import { Expected } from './Expected';
 import { FindingList } from './FindingsSheet';
+import { lastSteps } from './stepWords';
 import { useFindings } from './useFindings';
 
-/** Findings that are listed beside the course. */
-const MOST = 6;
+/** Findings that are listed beside the course, and steps of making. */
+const [MOST, MOST_STEPS] = [6, 5];
 
 /** What is worth knowing of the course while nothing of it is chosen: its figures, and what was found. */
 export function CourseGlance() {
@@ -27,10 +30,30 @@ export function CourseGlance() {
       <View>
         <FindingList findings={findings} most={MOST} />
       </View>
+      <LastSteps />
       <Words as="small" tint="slate">
         Click a piece to see and set its figures. Right-drag turns the view, the wheel zooms, ?
         shows every key.
       </Words>
     </View>
+  );
+}
+
+/** What was done last, each leading to its pieces. */
+function LastSteps() {
+  const { course, past, choose } = useCourse();
+  const steps = useMemo(() => lastSteps(course, past, MOST_STEPS), [course, past]);
+  if (steps.length === 0) return null;
+  return (
+    <>
+      <Words as="heading">Done last</Words>
+      <View testID="done-last">
+        {steps.map(({ words, pieces }, i) => (
+          <Row key={past.length - i} disabled={pieces.length === 0} onPress={() => choose(pieces)}>
+            <Words style={{ flex: 1, paddingVertical: SPACE.s }}>{words}</Words>
+          </Row>
+        ))}
+      </View>
+    </>
   );
 }

@@ -27,6 +27,7 @@ import { takeTool, useLay } from './layStore';
 import { useOpening } from './opening';
 import { useOpen } from './openStore';
 import { PlanPanel } from './plan/PlanPanel';
+import { endSketch } from './plan/sketchView';
 import { Ribbon } from './Ribbon';
 import { SharePanel } from './SharePanel';
 import { TopBar } from './TopBar';
@@ -113,7 +114,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
       if (next !== 'lay') take(null);
       endTuning();
       takeTool(next === 'lay' ? useLay.getState().tool : 'pieces');
-      useLay.getState().set({ sketching: null });
+      endSketch();
       router.setParams({ phase: next });
     },
     [run, take],

@@ -6,7 +6,7 @@ import { resample, smoothWay, thinWay, toCentimetres, wayLengthOf } from './way'
 const PITCH = 0.5;
 /** Ends of a stroke nearer than this close it into a round, m. */
 const CLOSES = 2;
-/** A stroke that begins or ends this near a drawn line belongs to it, m. */
+/** A stroke that begins or ends this near a drawn line belongs to it, m, where nothing else is said. */
 const NEAR = 3;
 /** Most branches a sketch has. */
 const MOST_BRANCHES = 20;
@@ -48,26 +48,27 @@ export function toSketch(stroke: readonly Vec3[]): SketchLine {
 /**
  * The course with a stroke drawn. A stroke that begins near an open end goes on from there; one that begins
  * elsewhere along a line is a branch of it, and is drawn onto the line it ends at; any other is the route anew.
+ * @param near how far off a line a stroke still belongs to it, m: farther where a finger covers more
  */
-export function drawSketch(course: Course, stroke: readonly Vec3[]): Course {
+export function drawSketch(course: Course, stroke: readonly Vec3[], near = NEAR): Course {
   if (stroke.length < 2) return course;
   const sketch = course.sketch ?? noSketch;
   const lines = sketchLines(sketch);
   const goesOn = lines.findIndex(
     ({ points, closed }) =>
-      !closed && points.length > 0 && distance(stroke[0], points[points.length - 1] as Vec3) < NEAR,
+      !closed && points.length > 0 && distance(stroke[0], points[points.length - 1] as Vec3) < near,
   );
   if (goesOn >= 0) {
     return withLine(course, goesOn, toSketch([...(lines[goesOn].points as Vec3[]), ...stroke]));
   }
-  const root = nearestOn(lines, stroke[0]);
+  const root = nearestOn(lines, stroke[0], near);
   if (!root) {
     const { closed: _, branches: __, ...rest } = sketch;
     return withSketch(course, { ...rest, ...toSketch(stroke) });
   }
   const branches = sketch.branches ?? [];
   if (branches.length >= MOST_BRANCHES) return course;
-  const tip = nearestOn(lines, stroke[stroke.length - 1]);
+  const tip = nearestOn(lines, stroke[stroke.length - 1], near);
   const drawn = [root, ...stroke.slice(1, -1), tip ?? stroke[stroke.length - 1]];
   return withSketch(course, {
     ...sketch,
@@ -76,9 +77,9 @@ export function drawSketch(course: Course, stroke: readonly Vec3[]): Course {
 }
 
 /** The nearest place on any of the lines, where one is near enough to belong to it. */
-function nearestOn(lines: readonly SketchLine[], p: Vec3): Vec3 | null {
+function nearestOn(lines: readonly SketchLine[], p: Vec3, near: number): Vec3 | null {
   let best: Vec3 | null = null;
-  let least = NEAR;
+  let least = near;
   for (const { points, closed } of lines) {
     const ring = (closed ? [...points, points[0]] : points) as Vec3[];
     for (let i = 1; i < ring.length; i++) {

@@ -7,6 +7,7 @@ import { toWay, wayAt } from '@/core/motion';
 import { turnOf } from '@/core/pieces';
 import { numberText } from '../../parts';
 import { DAY } from '../../theme';
+import { mayLift } from '../tools/knobs';
 import { betweenPlaces } from '../tools/pathTool';
 import { useTuneOf } from '../tune/tuneStore';
 import { LiftKnob, NumberKnob } from './knobs';
@@ -98,7 +99,7 @@ export function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs
             />
           ) : (
             <G key={i}>
-              {pathPoint === i && drawingPath && <LiftKnob at={pixel} />}
+              {pathPoint === i && drawingPath && mayLift() && <LiftKnob at={pixel} />}
               <NumberKnob at={pixel} number={i + 1} on={pathPoint === i} />
             </G>
           );

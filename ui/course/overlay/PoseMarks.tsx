@@ -2,6 +2,7 @@ import { G, Path } from 'react-native-svg';
 import { posePlaces } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { DAY } from '../../theme';
+import { mayLift } from '../tools/knobs';
 import { useTune } from '../tune/tuneStore';
 import { LiftKnob, NumberKnob, TurnKnob } from './knobs';
 import { path, type See } from './marks';
@@ -24,7 +25,7 @@ export function PoseMarks({ piece, see }: { piece: Piece; see: See }) {
         (at, i) =>
           at && (
             <G key={i}>
-              {posing === i && <LiftKnob at={at} />}
+              {posing === i && mayLift() && <LiftKnob at={at} />}
               {posing === i && <TurnKnob at={at} />}
               <NumberKnob at={at} number={i + 1} on={posing === i} />
             </G>

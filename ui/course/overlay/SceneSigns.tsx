@@ -18,6 +18,19 @@ import { path, type Pixel, type See } from './marks';
 /** Most signs of a kind that are drawn: more would hide what they stand at. */
 const MOST = 120;
 
+/** All that the scene itself tells of a course. */
+export function SceneSigns({ see }: { see: See }) {
+  return (
+    <>
+      <OpenEnds see={see} />
+      <Directions see={see} />
+      <PortalLines see={see} />
+      <BeatSigns see={see} />
+      <FindingSigns see={see} />
+    </>
+  );
+}
+
 const openTrackEnds = (course: Course): readonly Vec3[] =>
   endIndex(course)
     .open('track')
@@ -25,7 +38,7 @@ const openTrackEnds = (course: Course): readonly Vec3[] =>
     .map(({ at }) => at);
 
 /** Open ends of track, each to be touched for what fits there. */
-export function OpenEnds({ see }: { see: See }) {
+function OpenEnds({ see }: { see: See }) {
   const ends = useToldOf(openTrackEnds);
   const busy = useCourse((s) => s.inHand !== null && familyOf(s.inHand.family).group !== 'track');
   if (busy) return null;
@@ -52,7 +65,7 @@ export function OpenEnds({ see }: { see: See }) {
 }
 
 /** Which way boosts and winds push, one-way faces let through and paths lead. */
-export function Directions({ see }: { see: See }) {
+function Directions({ see }: { see: See }) {
   const arrows = useToldOf(arrowsOf);
   return (
     <>
@@ -89,7 +102,7 @@ const portalsOf = ({ pieces }: Course): readonly Piece[] =>
   pieces.filter(({ family }) => family === 'portal');
 
 /** A line from each portal to those of its number; stronger where one of them is chosen. */
-export function PortalLines({ see }: { see: See }) {
+function PortalLines({ see }: { see: See }) {
   const portals = useToldOf(portalsOf);
   const chosen = useMarked((s) => chosenOf(s.course, s.choice));
   const pair = (piece: Piece) => Number(piece.params?.pair ?? 1);
@@ -120,7 +133,7 @@ export function PortalLines({ see }: { see: See }) {
 }
 
 /** Where the beats of a course with a tempo fall along its way. */
-export function BeatSigns({ see }: { see: See }) {
+function BeatSigns({ see }: { see: See }) {
   const course = useTold();
   return course.tempo ? <Beats course={course} see={see} /> : null;
 }
@@ -159,7 +172,7 @@ function Beats({ course, see }: { course: Course; see: See }) {
 }
 
 /** What the check found, at its place: an error's sign has corners, a notice's is round. */
-export function FindingSigns({ see }: { see: See }) {
+function FindingSigns({ see }: { see: See }) {
   const findings = useFindings(useTold());
   return (
     <>

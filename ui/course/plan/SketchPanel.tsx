@@ -11,7 +11,6 @@ import {
 } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, metres, Stepper, Words } from '../../parts';
-import { showAcross, useView } from '../../scene';
 import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
 import { useLayOf } from '../layStore';
@@ -19,11 +18,9 @@ import { FitPanel } from './FitPanel';
 import { NoteFigures } from './NoteFigures';
 import { PictureFigures } from './PictureFigures';
 import { PointFigures } from './PointFigures';
+import { endSketch, lookForDrawing } from './sketchView';
 
 type Sketching = 'draw' | 'points' | 'note' | 'picture' | 'scale';
-
-/** Metres across that are in view when a sketch is begun. */
-const FIRST_VIEW = 200;
 
 /** The sketch: a route drawn by hand, its points, notes, a picture under it, and the track that fits it. */
 export function SketchPanel() {
@@ -38,10 +35,7 @@ export function SketchPanel() {
   const lines = sketchLines(sketch);
   const drawn = lines.filter(({ points }) => points.length > 1);
   const mode = (next: Sketching) => () => {
-    const view = useView.getState();
-    if (next === 'draw' && view.mode === 'free') view.setMode('above');
-    // The first stroke of a course has room before it.
-    if (next === 'draw' && drawn.length === 0) showAcross(FIRST_VIEW);
+    if (next === 'draw') lookForDrawing(drawn.length === 0);
     set({
       sketching: sketching === next ? null : next,
       stroke: [],
@@ -49,13 +43,12 @@ export function SketchPanel() {
       sketchNote: null,
     });
   };
-  const done = () => set({ sketching: null, stroke: [], sketchPoint: null, sketchNote: null });
   const branch = sketching === 'points' && sketchPoint && sketchPoint.line > 0;
   return (
     <View style={{ gap: SPACE.m }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
         <Words as="strong">Sketch</Words>
-        {sketching && <Button kind="main" title="Done" onPress={done} testID="sketch-done" />}
+        {sketching && <Button kind="main" title="Done" onPress={endSketch} testID="sketch-done" />}
       </View>
       <View
         accessibilityRole="tablist"
@@ -101,7 +94,7 @@ export function SketchPanel() {
             title="Clear"
             onPress={() => {
               edit(clearSketch);
-              done();
+              endSketch();
             }}
           />
         </View>

@@ -24,8 +24,12 @@ const near = (p: Vec3, dx: number, dy: number, x: number, y: number): boolean =>
   return pixel !== null && Math.hypot(pixel[0] + dx - x, pixel[1] + dy - y) < REACH;
 };
 
+/** Whether a place can be lifted as it is seen now: not from straight above. */
+export const mayLift = (): boolean => useView.getState().pitch < 75;
+
 /** Whether a finger is on the knob that lifts a place. */
-export const onLift = (p: Vec3, x: number, y: number): boolean => near(p, 0, -KNOB_OUT, x, y);
+export const onLift = (p: Vec3, x: number, y: number): boolean =>
+  mayLift() && near(p, 0, -KNOB_OUT, x, y);
 
 /** Whether a finger is on the knob that turns what is at a place. */
 export const onTurn = (p: Vec3, x: number, y: number): boolean => near(p, KNOB_OUT, 0, x, y);

@@ -10,13 +10,15 @@ import {
   type SketchPoint,
 } from '@/core/assemble';
 import { distance, sub, type Vec3 } from '@/core/geometry';
-import { pixelOf, rayAt, useView, type Tool } from '../../scene';
+import { metresAPixel, pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { planeNow } from '../landing';
 import { useLay } from '../layStore';
 
 /** How near a point or a note's pin has to be touched, pixels. */
 const TOUCH = 24;
+/** A stroke that begins this near a line belongs to it even seen from close by, m. */
+const LEAST_NEAR = 3;
 /** Metres between the places of a stroke that are kept. */
 const APART = 0.15;
 /** Where a note's words stand over its pin, and about how wide they are, pixels. */
@@ -106,7 +108,8 @@ export function sketchTool(): Tool {
     drop: () => {
       const { sketching, stroke, set } = useLay.getState();
       if (sketching === 'draw' && stroke.length > 2) {
-        useCourse.getState().edit((course) => drawSketch(course, stroke));
+        const near = Math.max(LEAST_NEAR, metresAPixel(useView.getState(), stroke[0]) * TOUCH);
+        useCourse.getState().edit((course) => drawSketch(course, stroke, near));
       }
       if (sketching === 'draw') set({ stroke: [] });
       point = null;
