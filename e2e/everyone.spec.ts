@@ -99,3 +99,75 @@ test('what stands elsewhere on a wide screen is open to all, and worked by keys 
   await page.keyboard.press('3');
   await expectOpenToAll(page, 'tune', true);
 });
+
+test('a course is worked without seeing its scene: found in the list, moved, turned and deleted by keys', async ({
+  open,
+}) => {
+  const page = await open('/', 'wide');
+  await page.getByTestId('demo-copy-salt-pan-hop').click();
+  await expect(page.getByTestId('course-glance')).toBeVisible();
+  const count = Number(/\d+/.exec((await page.getByTestId('save-state').textContent())!)![0]);
+  await page.keyboard.press('Shift+K');
+  await expectOpenToAll(page, 'pieces');
+  await page.getByTestId('pieces-find').focus();
+  await page.keyboard.type('lantern');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const said = page.getByTestId('choice-said');
+  await expect(said).toHaveText(/^Lantern chosen, at x /);
+  const before = await said.textContent();
+  await page.keyboard.press('ArrowRight');
+  await expect(said).not.toHaveText(before!);
+  await page.keyboard.press('Control+z');
+  await expect(said).toHaveText(before!);
+  await page.keyboard.press('Delete');
+  await expect(said).toHaveText('');
+  await expect(page.getByTestId('save-state')).toContainText(`${count - 1} pieces`);
+  await expect(page.getByTestId('done-last')).toContainText('Took away lantern');
+});
+
+test('twice as large, nothing is lost: of a wide screen half the room is left', async ({
+  open,
+}) => {
+  const page = await open('/', 'wide');
+  for (const [width, height] of [
+    [640, 400],
+    [320, 640],
+  ]) {
+    await page.setViewportSize({ width, height });
+    await page.goto(new URL('/', page.url()).href);
+    await expect(page.getByTestId('new-course')).toBeVisible();
+    await expectNothingCut(page, `courses at ${width}`);
+    await page.getByTestId('new-course').click();
+    await page.getByTestId('new-begin').click();
+    await expect(page.getByTestId('save-state')).toContainText('3 pieces');
+    for (const phase of ['plan', 'lay', 'tune', 'share']) {
+      await page.getByTestId(`phase-${phase}`).click();
+      await expectNothingCut(page, `${phase} at ${width}`);
+    }
+  }
+});
+
+/** Nothing of the page reaches out of it sideways, and no label is cut where it stands. */
+async function expectNothingCut(page: Page, name: string) {
+  const cut = await page.evaluate(() => {
+    const wide = document.documentElement.clientWidth;
+    const scrolls = (element: Element | null): boolean =>
+      element !== null &&
+      (['auto', 'scroll'].includes(getComputedStyle(element).overflowX) ||
+        scrolls(element.parentElement));
+    return Array.from(document.querySelectorAll('[dir=auto], input, [role=button]'))
+      .filter((element) => {
+        const box = element.getBoundingClientRect();
+        if (box.width === 0 || scrolls(element.parentElement)) return false;
+        const style = getComputedStyle(element);
+        const clipped =
+          style.overflowX === 'hidden' && element.scrollWidth > element.clientWidth + 1;
+        return clipped || box.right > wide + 1 || box.left < -1;
+      })
+      .map((element) => element.outerHTML.replace(/ (class|style)="[^"]*"/g, '').slice(0, 160));
+  });
+  expect(cut, name).toEqual([]);
+}

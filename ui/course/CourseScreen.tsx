@@ -15,6 +15,7 @@ import { useOpenCourse } from '../state/useOpenCourse';
 import { SPACE, useColours, WIDE } from '../theme';
 import { ChoiceActions, ChoiceCard } from './cards/ChoiceCard';
 import { HandCard } from './cards/HandCard';
+import { ChoiceSaid } from './ChoiceSaid';
 import { ConflictSheet } from './ConflictSheet';
 import { CourseGlance } from './CourseGlance';
 import { going } from './commandList';
@@ -150,6 +151,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
     <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
       {focused && <CourseScene work={work} />}
       {focused && <HeardHere />}
+      {building && <ChoiceSaid />}
       <View pointerEvents="box-none" style={{ flex: 1 }}>
         <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
         <View

@@ -75,6 +75,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
         icon="check-square"
         label="Findings"
         badge={findings.length}
+        grave={findings.some(({ weight }) => weight === 'error')}
         onPress={() => setOpen(true)}
       />
       <FindingsSheet open={open} findings={findings} onClose={() => setOpen(false)} />

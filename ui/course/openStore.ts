@@ -4,7 +4,7 @@ import { useCourse } from '../state/courseStore';
 
 /** Sheets of the building screen that any command may open. */
 export type OpenSheet =
-  'finder' | 'snap' | 'copies' | 'swap' | 'kit' | 'plan' | 'look' | 'hidden' | 'align';
+  'finder' | 'snap' | 'copies' | 'swap' | 'kit' | 'plan' | 'look' | 'hidden' | 'pieces' | 'align';
 
 /** Sheets about what is chosen: without a choice there is nothing for them to say. */
 const OF_CHOICE: ReadonlySet<OpenSheet> = new Set(['copies', 'swap', 'kit', 'align']);

@@ -16,7 +16,7 @@ jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../scene', () => {
   const view = { target: [0, 0, 0], mode: 'side', look: jest.fn() };
   const useView = (pick: (v: typeof view) => unknown) => pick(view);
-  return { useView: Object.assign(useView, { getState: () => view }) };
+  return { useView: Object.assign(useView, { getState: () => view }), glideTo: jest.fn() };
 });
 
 const state = () => useCourse.getState();

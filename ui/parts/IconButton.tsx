@@ -16,7 +16,9 @@ interface IconButtonProps {
   readonly disabled?: boolean;
   readonly on?: boolean;
   readonly danger?: boolean;
+  /** How many there are of what it opens, and whether one of them is grave. */
   readonly badge?: number;
+  readonly grave?: boolean;
   /** The key that does the same, told to whoever hovers. */
   readonly hint?: string;
   readonly style?: StyleProp<ViewStyle>;
@@ -35,18 +37,20 @@ export const IconButton = memo(function IconButton({
   on,
   danger,
   badge,
+  grave,
   hint,
   style,
   testID,
 }: IconButtonProps) {
   const colours = useColours();
   const wide = useWindowDimensions().width >= WIDE;
+  const name = badge ? `${label}, ${badge}` : label;
   const ink = danger ? colours.rust : on ? colours.moss : colours.ink;
   return (
     <Pressable
       accessibilityRole="button"
       // What is written on it names it; a name beside that could only differ.
-      accessibilityLabel={labelled ? undefined : label}
+      accessibilityLabel={labelled ? undefined : name}
       aria-disabled={disabled || undefined}
       aria-pressed={on === undefined ? undefined : on}
       disabled={disabled}
@@ -95,7 +99,7 @@ export const IconButton = memo(function IconButton({
             borderRadius: 9,
             paddingHorizontal: 4,
             alignItems: 'center',
-            backgroundColor: colours.rust,
+            backgroundColor: grave ? colours.rust : colours.slate,
           }}
         >
           <Words as="smallStrong" style={{ fontSize: 12, lineHeight: 18, color: '#FFFFFF' }}>

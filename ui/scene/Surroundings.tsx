@@ -2,7 +2,7 @@ import { useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
 import type { Sky } from '@/core/course';
 import { BufferAttribute, BufferGeometry, type Group, type Mesh } from 'three';
-import { plain, WATER } from './materials';
+import { DOME, plain, WATER } from './materials';
 import { skyColour, useSky } from './sky';
 import { surroundingsScale } from './CameraRig';
 import { useView } from './view';
@@ -103,8 +103,42 @@ const SKERRIES: readonly {
   },
 ];
 
+/** The beacon on the far skerry, and the gables of the harbour below the near one. */
+const TOWER: readonly (readonly [number, number])[] = [
+  [-1, 0],
+  [-0.5, 0.9],
+  [-0.5, 0.97],
+  [0, 1],
+  [0.5, 0.97],
+  [0.5, 0.9],
+  [1, 0],
+];
+const GABLE: readonly (readonly [number, number])[] = [
+  [-1, 0],
+  [-1, 0.6],
+  [0, 1],
+  [1, 0.6],
+  [1, 0],
+];
+const BUILT: typeof SKERRIES = [
+  { outline: TOWER, angle: -30.5, half: 3.2, height: 84, far: 418, tone: 'far' },
+  ...[39.5, 41.6, 43.4].map((angle, i) => ({
+    outline: GABLE,
+    angle,
+    half: 6 + i,
+    height: 12 + 3 * ((i * 2) % 3),
+    far: 376,
+    tone: 'near' as const,
+  })),
+  { outline: TOWER, angle: 45.2, half: 2.2, height: 26, far: 376, tone: 'near' },
+];
+const FAR_OFF = [...SKERRIES, ...BUILT];
+
 const NEAR = plain('#A7BDB9');
 const FAR = plain('#BCCDC8');
+
+/** Half the width and the height of the sky's dome, m; it stands a little under the water. */
+const DOME_SIZE: [number, number, number] = [1300, 520, 1300];
 
 /** Water to the horizon and a few far skerries, always about the eye. */
 export function Surroundings({
@@ -120,7 +154,7 @@ export function Surroundings({
   useSky(sky);
   const water = useRef<Mesh>(null);
   const round = useRef<Group>(null);
-  const shapes = useMemo(() => SKERRIES.map(skerry), []);
+  const shapes = useMemo(() => FAR_OFF.map(skerry), []);
   useFrame(({ camera }) => {
     const height = level?.current ?? tide;
     water.current?.position.set(camera.position.x, height, camera.position.z);
@@ -135,11 +169,14 @@ export function Surroundings({
     <>
       <color attach="background" args={[skyColour(sky)]} />
       <group ref={round}>
+        <mesh material={DOME} renderOrder={-2} frustumCulled={false} scale={DOME_SIZE}>
+          <cylinderGeometry args={[1, 1, 1, 48, 6, true, 0]} />
+        </mesh>
         {shapes.map((geometry, i) => (
           <mesh
             key={i}
             geometry={geometry}
-            material={SKERRIES[i].tone === 'near' ? NEAR : FAR}
+            material={FAR_OFF[i].tone === 'near' ? NEAR : FAR}
             frustumCulled={false}
           />
         ))}

@@ -9,6 +9,15 @@ export function daylight(hour: number): { light: number; warmth: number } {
   return { light: 0.38 + 0.62 * Math.min(1, high * 1.5), warmth: Math.max(0, 1 - high * 1.7) };
 }
 
+/** The two lights of an hour, red, green and blue: what the sun shines on, and what only the sky does. */
+export function lightsAt(hour: number): { sun: Vec3; sky: Vec3 } {
+  const { light, warmth } = daylight(hour);
+  return {
+    sun: [light * (1 + 0.34 * warmth), light * (1 + 0.02 * warmth), light * (1 - 0.3 * warmth)],
+    sky: [light * (1 - 0.22 * warmth), light * (1 - 0.12 * warmth), light * (1 + 0.08 * warmth)],
+  };
+}
+
 /** The way to the sun at an hour: low on the left by morning, high before noon is out, low on the right. */
 export function sunAt(hour: number): Vec3 {
   const off = hour - USUAL_HOUR;

@@ -19,6 +19,10 @@ export const SKY = {
   uFar: { value: FAR.clone() },
   uHaze: { value: [90, 420] },
   uLight: { value: new Vector3(1, 1, 1) },
+  /** The light of the sun on what faces it, and of the sky on what does not; and the way to the sun. */
+  uSunLight: { value: new Vector3(1, 1, 1) },
+  uSkyLight: { value: new Vector3(1, 1, 1) },
+  uSun: { value: new Vector3(0, 1, 0) },
   /** By how much the way to the sun differs from the one that is baked into the colours. */
   uSunShift: { value: new Vector3(0, 0, 0) },
 };
@@ -28,6 +32,9 @@ const facetVertex = /* glsl */ `
   attribute vec3 colour;
   uniform vec2 uHaze;
   uniform vec3 uSunShift;
+  uniform vec3 uSun;
+  uniform vec3 uSunLight;
+  uniform vec3 uSkyLight;
   varying vec3 vColour;
   varying float vHaze;
   void main() {
@@ -38,7 +45,9 @@ const facetVertex = /* glsl */ `
     vec4 seen = modelViewMatrix * local;
     // Tops are lit alike all day; sides turn from shade to light as the sun goes round.
     float side = 1.0 - smoothstep(0.5, 0.8, abs(normal.y));
+    float toSun = smoothstep(-0.35, 0.75, dot(normal, uSun));
     vColour = colour * (1.0 + 0.34 * side * dot(normal, uSunShift));
+    vColour *= mix(uSkyLight, uSunLight, toSun);
     vHaze = clamp((-seen.z - uHaze.x) / (uHaze.y - uHaze.x), 0.0, 0.85);
     gl_Position = projectionMatrix * seen;
   }`;
@@ -47,11 +56,10 @@ const facetFragment = /* glsl */ `
   uniform vec3 uTint;
   uniform float uTinted;
   uniform float uOpacity;
-  uniform vec3 uLight;
   varying vec3 vColour;
   varying float vHaze;
   void main() {
-    gl_FragColor = vec4(mix(mix(vColour * uLight, uTint, uTinted), uFar, vHaze), uOpacity);
+    gl_FragColor = vec4(mix(mix(vColour, uTint, uTinted), uFar, vHaze), uOpacity);
   }`;
 
 const facets = (tint: string, tinted: number, opacity: number) =>
@@ -174,6 +182,35 @@ export const WATER = new ShaderMaterial({
       colour = mix(colour, vec3(0.87, 0.925, 0.92), 0.55 * dash * thin * fade);
       gl_FragColor = vec4(colour, 1.0);
     }`,
+});
+
+/** The sky about everything: clear above, haze at the water, and a glow where a low sun stands. */
+export const DOME = new ShaderMaterial({
+  side: DoubleSide,
+  depthWrite: false,
+  depthTest: false,
+  vertexShader: /* glsl */ `
+    uniform vec3 uFar;
+    uniform vec3 uAbove;
+    uniform vec3 uGlow;
+    uniform vec3 uSun;
+    varying vec3 vSky;
+    void main() {
+      // Half of it stands under the water, so that haze is all there is at the horizon.
+      float up = smoothstep(0.0, 0.45, position.y);
+      float near = max(0.0, dot(normalize(position.xz), normalize(uSun.xz)));
+      vSky = mix(mix(uFar, uGlow, near * near), uAbove, up);
+      gl_Position = projectionMatrix * modelViewMatrix * vec4(position, 1.0);
+    }`,
+  fragmentShader: /* glsl */ `
+    varying vec3 vSky;
+    void main() { gl_FragColor = vec4(vSky, 1.0); }`,
+  uniforms: {
+    uFar: SKY.uFar,
+    uSun: SKY.uSun,
+    uAbove: { value: new Color() },
+    uGlow: { value: new Color() },
+  },
 });
 
 /**

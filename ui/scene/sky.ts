@@ -4,8 +4,8 @@ import { Color, Vector3 } from 'three';
 import type { Sky } from '@/core/course';
 import { sub } from '@/core/geometry';
 import { rgb } from '@/core/pieces';
-import { daylight, sunAt, USUAL_HOUR } from './daylight';
-import { SKY, WATER } from './materials';
+import { daylight, lightsAt, sunAt, USUAL_HOUR } from './daylight';
+import { DOME, SKY, WATER } from './materials';
 
 export const USUAL_SIGHT = 420;
 export const USUAL_TIDE = '#78A8B0';
@@ -13,6 +13,7 @@ export const USUAL_TIDE = '#78A8B0';
 const FAR = new Color().setRGB(...rgb('#B8D1D1'));
 const PAPER = new Color().setRGB(...rgb('#E9EEE9'));
 const DUSK = new Color().setRGB(...rgb('#D9A98A'));
+const GLOW = new Color().setRGB(...rgb('#F2C08A'));
 const NIGHT = new Color().setRGB(...rgb('#3A4A5E'));
 
 /** Where the open course's haze begins and is all there is for an eye as near as usual, m. */
@@ -40,6 +41,12 @@ export function useSky(sky: Sky | undefined): void {
       light * (1 - 0.04 * warmth),
       light * (1 - 0.14 * warmth),
     );
+    const { sun, sky: dim } = lightsAt(hour);
+    SKY.uSunLight.value.set(...sun);
+    SKY.uSkyLight.value.set(...dim);
+    SKY.uSun.value.set(...sunAt(hour));
+    DOME.uniforms.uAbove.value.copy(skyColour({ hour }));
+    DOME.uniforms.uGlow.value.copy(haze).lerp(GLOW, 0.75 * warmth * light);
     SKY.uSunShift.value.set(...sub(sunAt(hour), sunAt(USUAL_HOUR)));
     WATER.uniforms.uNear.value
       .setRGB(...rgb(tide))

@@ -83,6 +83,13 @@ export const VIEW: readonly Command[] = [
     run: () => useOpen.getState().open('hidden'),
   },
   {
+    id: 'view.pieces',
+    label: 'List of all pieces',
+    group: 'View',
+    keys: 'Shift+K',
+    run: () => useOpen.getState().open('pieces'),
+  },
+  {
     id: 'view.free',
     label: 'Free view',
     group: 'View',

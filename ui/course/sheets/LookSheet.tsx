@@ -41,6 +41,12 @@ export function LookSheet({ onClose }: { onClose: () => void }) {
       <Flow>
         <Button title="Find a command" icon="search" onPress={() => open('finder')} />
         <Button title="All keys and touches" icon="help-circle" onPress={then(going.help)} />
+        <Button
+          title="All pieces"
+          icon="list"
+          onPress={() => open('pieces')}
+          testID="pieces-open"
+        />
         <Button title="Hidden and locked" icon="eye-off" onPress={() => open('hidden')} />
         <Button title="Take every group apart" onPress={then(buildCommands.ungroupAll)} />
         <Button title="Raise by 10 cm" onPress={() => buildCommands.sink(-0.1)} />

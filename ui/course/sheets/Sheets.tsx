@@ -5,6 +5,7 @@ import { FinderSheet } from './FinderSheet';
 import { HiddenSheet } from './HiddenSheet';
 import { KeepSheet } from './KeepSheet';
 import { LookSheet } from './LookSheet';
+import { PiecesSheet } from './PiecesSheet';
 import { SnapSheet } from './SnapSheet';
 import { SwapSheet } from './SwapSheet';
 
@@ -18,6 +19,7 @@ export function Sheets() {
   if (sheet === 'kit') return <KeepSheet onClose={close} />;
   if (sheet === 'align') return <AlignSheet onClose={close} />;
   if (sheet === 'look') return <LookSheet onClose={close} />;
+  if (sheet === 'pieces') return <PiecesSheet onClose={close} />;
   if (sheet === 'hidden') return <HiddenSheet onClose={close} />;
   return null;
 }

@@ -10,8 +10,10 @@ import { useOpen } from '../openStore';
 import { AlignSheet } from './AlignSheet';
 import { HiddenSheet } from './HiddenSheet';
 import { LookSheet } from './LookSheet';
+import { PiecesSheet } from './PiecesSheet';
 import { SnapSheet } from './SnapSheet';
 
+jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../scene', () => ({
   ...jest.requireActual('../../scene/view'),
@@ -34,6 +36,49 @@ beforeEach(() => {
     { family: 'crate', at: [9, 0, 4] },
   ]);
   store().open('a', 1, course, { kind: 'saved', at: 0 });
+});
+
+describe('all pieces', () => {
+  const row = (words: RegExp) => screen.getAllByRole('button', { name: words })[0];
+
+  test('each says what it is and where, and is chosen and looked at', () => {
+    render(<PiecesSheet onClose={nothing} />);
+    expect(screen.getByText(/x 5, y 0, z 1/)).toBeTruthy();
+    fireEvent.press(row(/Crate/));
+    expect([...store().choice]).toEqual(['p3']);
+    expect(useView.getState().target).toEqual([9, 1, 4]);
+    expect(screen.getByText('1 of 3 chosen.')).toBeTruthy();
+  });
+
+  test('several are chosen one by one, and let go again', () => {
+    render(<PiecesSheet onClose={nothing} />);
+    press('Add to what is chosen');
+    for (const name of [/Crate/, /Block/]) fireEvent.press(row(name));
+    expect([...store().choice].sort()).toEqual(['p1', 'p3']);
+    fireEvent.press(row(/Crate/));
+    expect([...store().choice]).toEqual(['p1']);
+    press('Nothing chosen');
+    expect(store().choice.size).toBe(0);
+    act(() => useLay.getState().set({ adding: false }));
+  });
+
+  test('of twenty thousand a few are listed, and any is found by name', () => {
+    const many = Array.from({ length: 20_000 }, (_, i) => ({
+      id: `q${i}`,
+      family: 'crate',
+      at: [i, 0, 0] as [number, number, number],
+      ...(i === 19_000 ? { name: 'Lamp oil' } : {}),
+    }));
+    act(() => store().edit((now) => ({ ...now, pieces: many })));
+    render(<PiecesSheet onClose={nothing} />);
+    expect(screen.getAllByRole('button', { name: /Crate/ })).toHaveLength(60);
+    press('60 more of 20000');
+    expect(screen.getAllByRole('button', { name: /Crate/ })).toHaveLength(120);
+    fireEvent.changeText(screen.getByTestId('pieces-find'), 'lamp');
+    expect(screen.getByText(/x 19000/)).toBeTruthy();
+    fireEvent.changeText(screen.getByTestId('pieces-find'), 'nothing of the kind');
+    expect(screen.getByText('No piece is called that.')).toBeTruthy();
+  });
 });
 
 describe('hidden and locked', () => {

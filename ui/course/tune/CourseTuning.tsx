@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Piece } from '@/core/course';
 import { checkpointNumber, familyOf, legOf } from '@/core/pieces';
-import { Chip, PiecePicture, Row, Words } from '../../parts';
-import { useView } from '../../scene';
+import { Chip, Words } from '../../parts';
 import { useEditing } from '../../state/shown';
 import { SPACE } from '../../theme';
+import { PieceList } from '../PieceList';
 import { CourseRules } from './CourseRules';
 import { AllLinks } from './links';
 import { MOTION_WORDS, roleWords } from './words';
@@ -33,7 +33,7 @@ export function CourseTuning() {
           />
         ))}
       </View>
-      {tab === 'pieces' && <PieceList />}
+      {tab === 'pieces' && <ActingPieces />}
       {tab === 'links' && <AllLinks />}
       {tab === 'course' && <CourseRules />}
     </View>
@@ -54,41 +54,26 @@ function actsAs(piece: Piece): string {
   return leg > 1 ? `${words}, leg ${leg}` : words;
 }
 
-/** What acts on the runner, named, to be chosen without finding it in the scene. */
-function PieceList() {
-  const { course, choice, choose } = useEditing();
-  const acting = course.pieces.filter(
-    (piece) =>
-      (['hazards', 'movers', 'marks', 'regions'].includes(familyOf(piece.family).group) &&
-        familyOf(piece.family).worth === undefined) ||
-      piece.motion ||
-      piece.loose ||
-      piece.thrower ||
-      piece.role,
-  );
+/** What acts on the runner, named. */
+function ActingPieces() {
+  const { course } = useEditing();
+  const acting = course.pieces.filter(acts);
   return (
     <View>
       <Words tint="slate" style={{ paddingBottom: SPACE.s }}>
         Touch a piece in the course to tune it, or choose one here.
       </Words>
-      {acting.map((piece) => (
-        <Row
-          key={piece.id}
-          on={choice.has(piece.id)}
-          onPress={() => {
-            choose([piece.id]);
-            useView.getState().look({ target: [piece.at[0], piece.at[1] + 1, piece.at[2]] });
-          }}
-        >
-          <PiecePicture piece={piece} size={36} />
-          <View style={{ flex: 1 }}>
-            <Words>{piece.name ?? familyOf(piece.family).label}</Words>
-            <Words as="small" tint="slate">
-              {actsAs(piece)}
-            </Words>
-          </View>
-        </Row>
-      ))}
+      <PieceList pieces={acting} tell={actsAs} />
     </View>
+  );
+}
+
+const ACTING: readonly string[] = ['hazards', 'movers', 'marks', 'regions'];
+
+/** Whether a piece does something; what is merely gathered is not listed. */
+function acts({ family, motion, loose, thrower, role }: Piece): boolean {
+  const { group, worth } = familyOf(family);
+  return Boolean(
+    (ACTING.includes(group) && worth === undefined) || motion || loose || thrower || role,
   );
 }

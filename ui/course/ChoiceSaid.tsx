@@ -1,0 +1,32 @@
+import { View } from 'react-native';
+import { chosenOf } from '@/core/assemble';
+import { useCourse } from '../state/courseStore';
+import { useTold } from '../state/told';
+import { Words } from '../parts';
+import { placeWords } from './placeWords';
+import { pieceName } from './tune/words';
+
+/** What is chosen and where it stands, read out when the hand rests; not seen, as the scene shows it. */
+export function ChoiceSaid() {
+  const course = useTold();
+  const choice = useCourse((s) => s.choice);
+  const inHand = useCourse((s) => s.inHand);
+  const chosen = chosenOf(course, choice);
+  const [first] = chosen;
+  const words = inHand
+    ? `${pieceName({ ...inHand, id: '' })} in hand`
+    : chosen.length === 0
+      ? ''
+      : chosen.length === 1
+        ? `${pieceName(first)} chosen, at ${placeWords(first.at)}`
+        : `${chosen.length} pieces chosen`;
+  return (
+    <View
+      aria-live="polite"
+      testID="choice-said"
+      style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 }}
+    >
+      <Words>{words}</Words>
+    </View>
+  );
+}
