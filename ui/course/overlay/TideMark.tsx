@@ -12,11 +12,15 @@ const STEEP = 75;
 /** The tide line with a knob to drag it by, while the place of a course is being set. */
 export function TideMark({ see }: { see: See }) {
   const tool = useLay((s) => s.tool);
-  const target = useView((s) => s.target);
   const pitch = useView((s) => s.pitch);
+  // Where the line is takes all pieces to tell: asked only while it is shown.
+  return tool === 'sky' && pitch <= STEEP ? <Line see={see} /> : null;
+}
+
+function Line({ see }: { see: See }) {
+  const target = useView((s) => s.target);
   const width = useView((s) => s.width);
   const tide = useCourse((s) => tideLine(s.course));
-  if (tool !== 'sky' || pitch > STEEP) return null;
   const at = see([target[0], tide, target[2]]);
   if (!at) return null;
   const [x, y] = at;
