@@ -133,7 +133,14 @@ function ReadyRun(props: RunViewProps) {
     starts > 1 && course.starts === 'choice' && from === undefined,
   );
   const live = useMemo(
-    () => new LiveRun(course, from, seedOf?.(attempt), nextStart(course, start)),
+    () =>
+      new LiveRun(
+        course,
+        from,
+        seedOf?.(attempt),
+        // From the spot in view no start is taken, and none has had its turn.
+        from === undefined ? nextStart(course, start) : 0,
+      ),
     // A new attempt is a new run of the same course.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [course, from, attempt, start],
@@ -217,7 +224,8 @@ function ReadyRun(props: RunViewProps) {
         onChoose={setStart}
         onGo={() => {
           setChoosing(false);
-          again();
+          // Before the first attempt there is none to begin again.
+          if (live.state.tick > 0) again();
         }}
         onLeave={leave}
       />
