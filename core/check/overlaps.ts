@@ -41,7 +41,8 @@ export const overlaps: Check = (course) => {
     pairs += over.length;
     for (const other of over) {
       if (other.id <= piece.id || together(piece, other)) continue;
-      if (!boxesMeet({ low, high }, pieceBounds(other), 0)) continue;
+      // Whose boxes are no deeper in each other, the pieces are not either.
+      if (!boxesMeet({ low, high }, pieceBounds(other), -DEEP)) continue;
       const deepest = deepestOf(bodiesOf(piece), bodiesOf(other));
       if (!deepest || isSunk(deepest)) continue;
       found.push({ depth: deepest.depth, finding: told(piece, other, deepest) });
@@ -74,7 +75,7 @@ function deepestOf(mine: readonly Body[], its: readonly Body[]): Overlap | null 
   let deepest: Overlap | null = null;
   for (const a of mine) {
     for (const b of its) {
-      if (!boxesMeet(a, b, 0)) continue;
+      if (!boxesMeet(a, b, -DEEP)) continue;
       const found = overlapOf(a, b);
       if (found && found.depth > DEEP && (!deepest || found.depth > deepest.depth)) deepest = found;
     }

@@ -1,6 +1,6 @@
 import { piecesOver } from '../assemble';
 import type { Course, Piece } from '../course';
-import { dot, faceNormal, sub, type Vec2, type Vec3 } from '../geometry';
+import { faceNormal, rotate, type Polyhedron, type Vec2, type Vec3 } from '../geometry';
 import {
   contactShapes,
   familyOf,
@@ -9,6 +9,7 @@ import {
   pieceBounds,
   toWorld,
   topOver,
+  turnOf,
 } from '../pieces';
 import { intendedWay } from '../route';
 import { STEP_HEIGHT } from '../run';
@@ -61,6 +62,8 @@ export const seams: Check = (course) => {
     pairs += over.length;
     for (const other of over) {
       if (other.id <= piece.id || found.length >= MOST) continue;
+      const { low: foot, high: top } = pieceBounds(other);
+      if (foot[1] > high[1] + STEP_HEIGHT || top[1] < low[1] - STEP_HEIGHT) continue;
       const seam = seamOf(edgesOf(piece), edgesOf(other), widest);
       if (!seam || !byTheWay(way, seam.at) || isFilled(course, over, seam.at)) continue;
       found.push(told(piece, other, seam));
@@ -85,14 +88,16 @@ const moves = (piece: Piece): boolean =>
 function topEdges(course: Course, piece: Piece): Edge[] {
   if (markOf(piece) !== null || piece.loose || moves(piece)) return [];
   const place = toWorld(piece);
+  const turn = turnOf(piece);
   return contactShapes(course, piece).flatMap(({ role, form }): Edge[] => {
     if (role !== 'solid' || form.kind === 'ball') return [];
-    const points = form.solid.points.map(place);
-    return form.solid.faces.flatMap((face): Edge[] => {
-      const normal = faceNormal({ points, faces: [] }, face);
-      if (normal[1] < LEVEL) return [];
-      return face.flatMap((from, i): Edge[] => {
-        const [a, b] = [points[from], points[face[(i + 1) % face.length]]];
+    const { points, faces } = form.solid;
+    const normals = normalsOf(form.solid);
+    return faces.flatMap((face, f): Edge[] => {
+      if (rotate(turn, normals[f])[1] < LEVEL) return [];
+      const corners = face.map((at) => place(points[at]));
+      return corners.flatMap((a, k): Edge[] => {
+        const b = corners[(k + 1) % corners.length];
         const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
         const length = Math.hypot(dx, dz);
         // Seen from above a top goes round against the way from x to z: out of it is to the right.
@@ -100,6 +105,14 @@ function topEdges(course: Course, piece: Piece): Edge[] {
       });
     });
   });
+}
+
+// Alike pieces share their solids.
+const known = new WeakMap<Polyhedron, readonly Vec3[]>();
+function normalsOf(solid: Polyhedron): readonly Vec3[] {
+  let normals = known.get(solid);
+  if (!normals) known.set(solid, (normals = solid.faces.map((face) => faceNormal(solid, face))));
+  return normals;
 }
 
 /** The narrowest seam between edges that face each other, or null where none does, or two of them meet. */
@@ -119,23 +132,25 @@ function seamOf(mine: readonly Edge[], its: readonly Edge[], widest: number): Se
 
 /** The gap between two edges that are parallel, where they lie beside each other at about one height. */
 function between(one: Edge, other: Edge): Seam | null {
-  const along: Vec3 = [-one.out[1], 0, one.out[0]];
-  const out: Vec3 = [one.out[0], 0, one.out[1]];
-  const span = ({ a, b }: Edge) =>
-    [dot(sub(a, one.a), along), dot(sub(b, one.a), along)].sort((p, q) => p - q);
-  const [[low1, high1], [low2, high2]] = [span(one), span(other)];
-  const [low, high] = [Math.max(low1, low2), Math.min(high1, high2)];
-  if (high - low < BESIDE) return null;
-  const width = dot(sub(other.a, one.a), out);
+  const [ox, oz] = one.out;
+  const width = (other.a[0] - one.a[0]) * ox + (other.a[2] - one.a[2]) * oz;
   const rise = other.a[1] - one.a[1];
-  if (Math.abs(rise) > STEP_HEIGHT) return null;
+  if (width < -MEETS || width > WIDEST || Math.abs(rise) > STEP_HEIGHT) return null;
+  // Along the first edge, which is gone along from its own beginning.
+  const along = (p: Vec3) => (p[0] - one.a[0]) * -oz + (p[2] - one.a[2]) * ox;
+  const [b, c, d] = [along(one.b), along(other.a), along(other.b)];
+  const low = Math.max(Math.min(0, b), Math.min(c, d));
+  const high = Math.min(Math.max(0, b), Math.max(c, d));
+  if (high - low < BESIDE) return null;
   const middle = (low + high) / 2;
   return {
     width,
-    at: [0, 1, 2].map(
-      (i) => one.a[i] + along[i] * middle + (out[i] * width) / 2 + (i === 1 ? rise / 2 : 0),
-    ) as unknown as Vec3,
-    by: [-out[0] * width, 0, -out[2] * width],
+    at: [
+      one.a[0] - oz * middle + (ox * width) / 2,
+      one.a[1] + rise / 2,
+      one.a[2] + ox * middle + (oz * width) / 2,
+    ],
+    by: [-ox * width, 0, -oz * width],
   };
 }
 
