@@ -1,9 +1,8 @@
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
-import type { Finding } from './finding';
 
 /** Side of the cubes that pieces are counted in, m. */
-const CELL = 4;
+export const CELL = 4;
 /** Pieces in one of them beyond which nobody laid them one by one, and how they join is not looked at. */
 export const CROWD = 250;
 /** Pairs of pieces that one rule looks at: more would take seconds. */
@@ -39,15 +38,3 @@ export function sparseOf({ pieces }: Pick<Course, 'pieces'>): Sparse {
   }
   return sparse;
 }
-
-/** Crowds, told of once each: what is in them lies in one place. */
-export const crowds = (course: Course): Finding[] =>
-  sparseOf(course)
-    .crowds.slice(0, 3)
-    .map(({ at, count, piece }) => ({
-      rule: 'crowd',
-      weight: 'notice',
-      message: `${count} pieces lie within ${CELL} m here; how they join is looked at up to ${CROWD}.`,
-      piece,
-      at,
-    }));

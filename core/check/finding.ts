@@ -9,44 +9,8 @@ import {
 } from '../assemble';
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
+import type { RuleId } from './rules';
 import { addStart } from './start';
-
-export type Rule =
-  | 'family'
-  | 'setting'
-  | 'start'
-  | 'starts'
-  | 'start-air'
-  | 'goal'
-  | 'name'
-  | 'speed'
-  | 'cairn-numbers'
-  | 'laps'
-  | 'pairs'
-  | 'twins'
-  | 'below-tide'
-  | 'gap'
-  | 'step'
-  | 'flicker'
-  | 'inside'
-  | 'overlap'
-  | 'seam'
-  | 'open-end'
-  | 'pattern'
-  | 'bounds'
-  | 'heavy'
-  | 'heavy-run'
-  | 'crowd'
-  | 'path'
-  | 'range'
-  | 'loose'
-  | 'attach'
-  | 'thrower'
-  | 'link'
-  | 'link-loop'
-  | 'cairn-gap'
-  | 'leg'
-  | 'unlike';
 
 /** What a fix does, as data: findings made elsewhere can be mended here. */
 export type FixEdit =
@@ -64,7 +28,7 @@ export interface Fix {
 
 /** Something wrong with a course, in plain words. */
 export interface Finding {
-  readonly rule: Rule;
+  readonly rule: RuleId;
   /** `error` keeps the course from being run or shared; `notice` does not. */
   readonly weight: 'error' | 'notice';
   readonly message: string;
@@ -76,9 +40,18 @@ export interface Finding {
 
 export type Check = (course: Course) => Finding[];
 
+/** One rule of what is looked for, with the name its findings carry. */
+export interface CheckRule<Id extends string> {
+  readonly id: Id;
+  readonly check: Check;
+}
+
+/** Findings of one rule that are told; more of the same kind add nothing. */
+export const MOST_TOLD = 12;
+
 export const about = (
   piece: Piece,
-  rule: Rule,
+  rule: RuleId,
   weight: Finding['weight'],
   message: string,
   fix?: Fix,

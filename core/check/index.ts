@@ -1,5 +1,5 @@
-export * from './finding';
-export * from './findings';
-export { heavyRun } from './heavyRun';
-export * from './start';
-export { MOST_TRIANGLES, trianglesOf } from './joints';
+export { applyFix, type Finding, type Fix, type FixEdit } from './finding';
+export { checkCourse, checkPieces } from './checkCourse';
+export { addStart } from './start';
+export { RULES, type RuleId } from './rules';
+export { heavyRunRule } from './rules/heavyRun';

@@ -1,5 +1,5 @@
 import { layPieces, type PieceInHand } from '../assemble';
-import { checkCourse, heavyRun } from '../check';
+import { checkCourse, heavyRunRule } from '../check';
 import { emptyCourse, MOST_CARRIED, type Course, type Link, type Piece } from '../course';
 import { buildWorld, courseHash, NO_INPUT, Recorder, ReplayRefused, verifyRun } from '.';
 import { courseOf, floor, right, Trial } from './testing';
@@ -180,14 +180,14 @@ describe('the check says what no run could bear, with the figure', () => {
       withPieces([], { links: Array.from({ length: 500 }, (_, i) => chatter(i)) }),
     ],
   ])('%s', (words, course) => {
-    const found = heavyRun(course);
+    const found = heavyRunRule.check(course);
     expect(found.map(({ message }) => message).join()).toContain(words);
     expect(found[0].weight).toBe('error');
   });
 
   test('what a maker would do is not too much', () => {
     expect(
-      heavyRun(
+      heavyRunRule.check(
         withPieces(
           many(40, (i) => ({ family: 'boulder', at: grid(i), thrower: { ...thrower, most: 6 } })),
           {

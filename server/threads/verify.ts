@@ -1,4 +1,4 @@
-import { heavyRun } from '@/core/check';
+import { heavyRunRule } from '@/core/check';
 import { toCourse } from '@/core/course';
 import {
   loadPhysics,
@@ -30,7 +30,7 @@ export async function verify({ document, run, budget }: Task): Promise<Verdict> 
   const end = performance.now() + 1000 * budget;
   try {
     const course = toCourse(JSON.parse(document));
-    const [heavy] = heavyRun(course);
+    const [heavy] = heavyRunRule.check(course);
     if (heavy)
       return { refused: 'too-heavy', message: `The course is too heavy. ${heavy.message}` };
     await loadPhysics(course);

@@ -1,6 +1,6 @@
-import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../assemble';
-import { emptyCourse, type Course, type Link } from '../course';
-import { applyFix, checkCourse } from '.';
+import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../assemble';
+import { emptyCourse, type Course, type Link } from '../../course';
+import { applyFix, checkCourse } from '..';
 
 const course = (...pieces: PieceInHand[]): Course =>
   layPieces(emptyCourse('Trial', 'free'), [

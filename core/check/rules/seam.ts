@@ -1,6 +1,6 @@
-import { piecesOver } from '../assemble';
-import type { Course, Piece } from '../course';
-import { faceNormal, rotate, type Polyhedron, type Vec2, type Vec3 } from '../geometry';
+import { piecesOver } from '../../assemble';
+import { type Course, type Piece } from '../../course';
+import { type Polyhedron, type Vec2, type Vec3, faceNormal, rotate } from '../../geometry';
 import {
   contactShapes,
   familyOf,
@@ -10,23 +10,25 @@ import {
   toWorld,
   topOver,
   turnOf,
-} from '../pieces';
-import { intendedWay } from '../route';
-import { STEP_HEIGHT } from '../run';
-import { byTheWay } from './byTheWay';
-import { MOST_PAIRS, sparseOf } from './crowd';
-import { about, type Check, type Finding } from './finding';
+} from '../../pieces';
+import { intendedWay } from '../../route';
+import { STEP_HEIGHT } from '../../run';
+import { byTheWay } from '../byTheWay';
+import { MOST_PAIRS, sparseOf } from '../crowd';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
 
-/** Seams that are told. */
-const MOST = 12;
 /** Narrower than this two tops meet, m. */
 const MEETS = 0.002;
+
 /** Widest seam of a course that says nothing of its grid, and of any: wider ones are to be jumped, m. */
 const [USUAL_STEP, WIDEST] = [0.5, 1];
+
 /** Upward part of a normal from which a face is a top. */
 const LEVEL = 0.9;
+
 /** How nearly two edges have to look at each other, as a cosine, and how far along each other, m. */
 const FACING = -0.999;
+
 const BESIDE = 0.3;
 
 /** An edge of a top: its ends over the map, its height, and its unit way out. */
@@ -37,7 +39,7 @@ interface Edge {
 }
 
 /** Level tops whose edges face each other with a gap less than a step of the grid: one hardly sees it, and catches in it. */
-export const seams: Check = (course) => {
+const seams: Check = (course) => {
   const { pieces } = sparseOf(course);
   const widest = Math.min(WIDEST, course.grid?.steps[0] || USUAL_STEP);
   const { way } = intendedWay(course);
@@ -50,7 +52,7 @@ export const seams: Check = (course) => {
   const found: Finding[] = [];
   let pairs = 0;
   for (const piece of pieces) {
-    if (found.length >= MOST || pairs > MOST_PAIRS) break;
+    if (found.length >= MOST_TOLD || pairs > MOST_PAIRS) break;
     const { low, high } = pieceBounds(piece);
     const over = piecesOver(
       pieces,
@@ -61,7 +63,7 @@ export const seams: Check = (course) => {
     );
     pairs += over.length;
     for (const other of over) {
-      if (other.id <= piece.id || found.length >= MOST) continue;
+      if (other.id <= piece.id || found.length >= MOST_TOLD) continue;
       const { low: foot, high: top } = pieceBounds(other);
       if (foot[1] > high[1] + STEP_HEIGHT || top[1] < low[1] - STEP_HEIGHT) continue;
       const seam = seamOf(edgesOf(piece), edgesOf(other), widest);
@@ -109,6 +111,7 @@ function topEdges(course: Course, piece: Piece): Edge[] {
 
 // Alike pieces share their solids.
 const known = new WeakMap<Polyhedron, readonly Vec3[]>();
+
 function normalsOf(solid: Polyhedron): readonly Vec3[] {
   let normals = known.get(solid);
   if (!normals) known.set(solid, (normals = solid.faces.map((face) => faceNormal(solid, face))));
@@ -171,3 +174,5 @@ function told(piece: Piece, other: Piece, { width, at, by }: Seam): Finding {
     at,
   };
 }
+
+export const seamRule: CheckRule<'seam'> = { id: 'seam', check: seams };

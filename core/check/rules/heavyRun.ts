@@ -1,16 +1,16 @@
-import { copiesAbout } from '../assemble';
+import { copiesAbout } from '../../assemble';
 import {
-  beatSeconds,
+  type Course,
+  type Link,
   MOST_COPIES_ABOUT,
   MOST_LOOSE,
   MOST_MOVERS,
   MOST_TIMED,
-  type Course,
-  type Link,
   type Piece,
-} from '../course';
-import { hasOwnMotion } from '../pieces';
-import type { Check, Finding } from './finding';
+  beatSeconds,
+} from '../../course';
+import { hasOwnMotion } from '../../pieces';
+import { type Check, type CheckRule, type Finding } from '../finding';
 
 const heavy = (message: string, piece?: Piece): Finding => ({
   rule: 'heavy-run',
@@ -20,7 +20,7 @@ const heavy = (message: string, piece?: Piece): Finding => ({
 });
 
 /** What costs every tick of a run, and is more than a run can bear. */
-export const heavyRun: Check = (course) => {
+const heavyRun: Check = (course) => {
   const { pieces } = course;
   const found: Finding[] = [];
   const loose = pieces.filter((piece) => piece.loose);
@@ -69,3 +69,5 @@ function actsPerSecond({ tempo }: Course, { cue, rest = 0, once }: Link): number
         : Infinity;
   return 1 / Math.max(every, rest);
 }
+
+export const heavyRunRule: CheckRule<'heavy-run'> = { id: 'heavy-run', check: heavyRun };

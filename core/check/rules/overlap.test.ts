@@ -1,7 +1,7 @@
-import { layPieces, type PieceInHand } from '../assemble';
-import { emptyCourse } from '../course';
-import { pieceBounds } from '../pieces';
-import { applyFix, checkCourse } from '.';
+import { layPieces, type PieceInHand } from '../../assemble';
+import { emptyCourse } from '../../course';
+import { pieceBounds } from '../../pieces';
+import { applyFix, checkCourse } from '..';
 
 const course = (...pieces: PieceInHand[]) => layPieces(emptyCourse('Trial', 'free'), pieces);
 const overlaps = (...pieces: PieceInHand[]) =>

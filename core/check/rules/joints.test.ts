@@ -1,6 +1,6 @@
-import { layPieces, type PieceInHand } from '../assemble';
-import { emptyCourse, type Course } from '../course';
-import { applyFix, checkCourse, type Rule } from '.';
+import { layPieces, type PieceInHand } from '../../assemble';
+import { emptyCourse, type Course } from '../../course';
+import { applyFix, checkCourse, type RuleId } from '..';
 
 const ground: PieceInHand[] = [
   { family: 'slab', at: [0, -0.5, 0], size: [4, 0.5, 4] },
@@ -9,16 +9,16 @@ const ground: PieceInHand[] = [
 ];
 const course = (...pieces: PieceInHand[]): Course =>
   layPieces(emptyCourse('Joints', 'free'), [...ground, ...pieces]);
-const found = (of: Course, rule: Rule) =>
+const found = (of: Course, rule: RuleId) =>
   checkCourse(of).filter((finding) => finding.rule === rule);
 /** Every fix done, one after the other. */
-const mended = (of: Course, rule: Rule): Course => {
+const mended = (of: Course, rule: RuleId): Course => {
   let now = of;
   for (const { fix } of found(of, rule)) if (fix) now = applyFix(now, fix);
   return now;
 };
 
-test.each<[Rule, PieceInHand[]]>([
+test.each<[RuleId, PieceInHand[]]>([
   ['gap', [{ family: 'slab', at: [3.03, -0.5, 0], size: [2, 0.5, 4] }]],
   [
     'pattern',

@@ -1,6 +1,6 @@
-import { layPieces, type PieceInHand } from '../assemble';
-import { emptyCourse } from '../course';
-import { applyFix, checkCourse } from '.';
+import { layPieces, type PieceInHand } from '../../assemble';
+import { emptyCourse } from '../../course';
+import { applyFix, checkCourse } from '..';
 
 const course = (...pieces: PieceInHand[]) => layPieces(emptyCourse('Trial', 'free'), pieces);
 const seams = (...pieces: PieceInHand[]) =>

@@ -1,24 +1,26 @@
-import { endIndex, endsOf, type End } from '../assemble';
-import type { Piece } from '../course';
-import { sub, type Vec3 } from '../geometry';
-import { familyOf, topOver } from '../pieces';
-import { sparseOf } from './crowd';
-import { about, type Check, type Finding } from './finding';
+import { type End, endIndex, endsOf } from '../../assemble';
+import { type Piece } from '../../course';
+import { type Vec3, sub } from '../../geometry';
+import { familyOf, topOver } from '../../pieces';
+import { sparseOf } from '../crowd';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
 
-/** Findings that are told; more of the same kind add nothing. */
-const MOST = 12;
 /** Ends this near to one another over the map are meant to meet, m; and this near in height. */
 const BESIDE = 0.05;
+
 const OVER = 1.5;
+
 /** Height from which an edge across the way counts as a step, m. */
 const STEP = 0.02;
+
 /** How far from the join both tops are looked at, m: within what is drawn, past what is cut off an edge. */
 const INSIDE = 0.004;
+
 /** How much steeper than level the way may be there: what it rises between the two places is no step. */
 const SLOPE = 1.2;
 
 /** Track ends that meet and whose beds do not: what rolls there runs against an edge. */
-export const steps: Check = (whole) => {
+const steps: Check = (whole) => {
   const course = { ...whole, pieces: sparseOf(whole).pieces };
   const index = endIndex(course);
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
@@ -27,7 +29,7 @@ export const steps: Check = (whole) => {
   const top = (piece: Piece, { at, turn }: End, k: number) =>
     topOver(course, piece, at[0] + turn[0] * k, at[2] + turn[6] * k, at[1] + OVER);
   for (const piece of course.pieces) {
-    if (found.length >= MOST) break;
+    if (found.length >= MOST_TOLD) break;
     for (const end of endsOf(piece)) {
       if (end.kind !== 'track') continue;
       const other = index.near(end.at, OVER).find((near) => meets(end, near));
@@ -62,3 +64,5 @@ const meets = (a: End, b: End): boolean =>
   b.kind === 'track' &&
   Math.hypot(b.at[0] - a.at[0], b.at[2] - a.at[2]) < BESIDE &&
   a.turn[0] * b.turn[0] + a.turn[3] * b.turn[3] + a.turn[6] * b.turn[6] < -0.9;
+
+export const stepRule: CheckRule<'step'> = { id: 'step', check: steps };

@@ -1,30 +1,30 @@
-import { piecesOver } from '../assemble';
-import type { Course, Piece } from '../course';
+import { piecesOver } from '../../assemble';
+import { type Course, type Piece } from '../../course';
 import {
-  boxesMeet,
-  boundsOf,
-  overlapOf,
   type Bounds,
   type Overlap,
   type Polyhedron,
-} from '../geometry';
-import { contactShapes, familyOf, markOf, pieceBounds, toWorld } from '../pieces';
-import { MOST_PAIRS, sparseOf } from './crowd';
-import { about, type Check, type Finding } from './finding';
+  boundsOf,
+  boxesMeet,
+  overlapOf,
+} from '../../geometry';
+import { contactShapes, familyOf, markOf, pieceBounds, toWorld } from '../../pieces';
+import { MOST_PAIRS, sparseOf } from '../crowd';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
 
-/** Overlaps that are told, the deepest first. */
-const MOST = 12;
 /** Deeper than this one is in the other, m: less is how things are stood on each other. */
 const DEEP = 0.05;
+
 /** What stands on something is sunk into it up to this on purpose, m. */
 const SUNK = 0.35;
+
 /** How much a way out goes up or down for it to be one of sinking. */
 const UPRIGHT = 0.7;
 
 type Body = Polyhedron & Bounds;
 
 /** Solid pieces that reach into each other, by how much, and the shortest way out. */
-export const overlaps: Check = (course) => {
+const overlaps: Check = (course) => {
   const { pieces } = sparseOf(course);
   const bodies = new Map<Piece, Body[]>();
   const bodiesOf = (piece: Piece): Body[] => {
@@ -50,7 +50,7 @@ export const overlaps: Check = (course) => {
   }
   return found
     .sort((a, b) => b.depth - a.depth)
-    .slice(0, MOST)
+    .slice(0, MOST_TOLD)
     .map(({ finding }) => finding);
 };
 
@@ -96,3 +96,5 @@ function told(piece: Piece, other: Piece, { depth, way }: Overlap): Finding {
     { label: 'Move it out', edit: { do: 'move', id: other.id, by: way } },
   );
 }
+
+export const overlapRule: CheckRule<'overlap'> = { id: 'overlap', check: overlaps };

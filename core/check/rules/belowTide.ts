@@ -1,0 +1,14 @@
+import { markOf, pieceBounds } from '../../pieces';
+import { type Check, type CheckRule, about } from '../finding';
+
+const belowTide: Check = (course) => {
+  if (course.tide === undefined) return [];
+  const { tide } = course;
+  return course.pieces
+    .filter((piece) => markOf(piece) !== null && pieceBounds(piece).high[1] < tide)
+    .map((piece) =>
+      about(piece, 'below-tide', 'error', 'Stands below the tide line, where no run can go on.'),
+    );
+};
+
+export const belowTideRule: CheckRule<'below-tide'> = { id: 'below-tide', check: belowTide };

@@ -1,0 +1,26 @@
+import { checkpointNumber, legOf, markOf } from '../../pieces';
+import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
+
+const checkpointNumbers: Check = ({ pieces }) => {
+  const seen = new Set<string>();
+  return pieces
+    .filter((piece) => {
+      if (markOf(piece) !== 'checkpoint') return false;
+      const place = `${legOf(piece)} ${checkpointNumber(piece)}`;
+      return seen.size === seen.add(place).size;
+    })
+    .slice(0, MOST_TOLD)
+    .map((piece) =>
+      about(
+        piece,
+        'cairn-numbers',
+        'notice',
+        `Two checkpoints carry the number ${checkpointNumber(piece)}.`,
+      ),
+    );
+};
+
+export const cairnNumbersRule: CheckRule<'cairn-numbers'> = {
+  id: 'cairn-numbers',
+  check: checkpointNumbers,
+};

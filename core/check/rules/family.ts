@@ -1,0 +1,15 @@
+import { findFamily } from '../../pieces';
+import { type Check, type CheckRule } from '../finding';
+
+const unknownFamilies: Check = ({ pieces }) =>
+  pieces
+    .filter(({ family }) => !findFamily(family))
+    .map((piece) => ({
+      rule: 'family',
+      weight: 'error',
+      message: `There is no family "${piece.family}".`,
+      piece: piece.id,
+      at: piece.at,
+    }));
+
+export const familyRule: CheckRule<'family'> = { id: 'family', check: unknownFamilies };

@@ -1,0 +1,25 @@
+import { CUES_OF_PIECES, EFFECTS_ON_PIECES } from '../../assemble';
+import { type Check, type CheckRule, type Finding } from '../finding';
+
+/** Links wait for something and do something, to pieces that are there. */
+const links: Check = (course) => {
+  const ids = new Set(course.pieces.map(({ id }) => id));
+  return (course.links ?? []).flatMap((link): Finding[] => {
+    const fix = { label: 'Take the link away', edit: { do: 'unlink' as const, id: link.id } };
+    const wrong = (message: string): Finding[] => [
+      { rule: 'link', weight: 'error', message, piece: link.cue.pieces?.[0], fix },
+    ];
+    const { cue, effects } = link;
+    const named = [...(cue.pieces ?? []), ...effects.flatMap(({ pieces = [] }) => pieces)];
+    if (named.some((id) => !ids.has(id))) return wrong('A link names a piece that is gone.');
+    if (CUES_OF_PIECES.includes(cue.kind) && cue.kind !== 'checkpoint' && !cue.pieces?.length) {
+      return wrong('A link waits for a piece and names none.');
+    }
+    if (effects.some(({ kind, pieces }) => EFFECTS_ON_PIECES.includes(kind) && !pieces?.length)) {
+      return wrong('A link does something to pieces and names none.');
+    }
+    return [];
+  });
+};
+
+export const linkRule: CheckRule<'link'> = { id: 'link', check: links };
