@@ -9,7 +9,6 @@ import {
 } from '../assemble';
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
-import type { RuleId } from './rules';
 import { addStart } from './start';
 
 /** What a fix does, as data: findings made elsewhere can be mended here. */
@@ -27,8 +26,8 @@ export interface Fix {
 }
 
 /** Something wrong with a course, in plain words. */
-export interface Finding {
-  readonly rule: RuleId;
+export interface Finding<Id extends string = string> {
+  readonly rule: Id;
   /** `error` keeps the course from being run or shared; `notice` does not. */
   readonly weight: 'error' | 'notice';
   readonly message: string;
@@ -38,24 +37,24 @@ export interface Finding {
   readonly fix?: Fix;
 }
 
-export type Check = (course: Course) => Finding[];
+export type Check<Id extends string = string> = (course: Course) => Finding<Id>[];
 
 /** One rule of what is looked for, with the name its findings carry. */
 export interface CheckRule<Id extends string> {
   readonly id: Id;
-  readonly check: Check;
+  readonly check: Check<Id>;
 }
 
 /** Findings of one rule that are told; more of the same kind add nothing. */
 export const MOST_TOLD = 12;
 
-export const about = (
+export const about = <const Id extends string>(
   piece: Piece,
-  rule: RuleId,
+  rule: Id,
   weight: Finding['weight'],
   message: string,
   fix?: Fix,
-): Finding => ({
+): Finding<Id> => ({
   rule,
   weight,
   message,

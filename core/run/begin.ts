@@ -1,9 +1,10 @@
 import { startDrives } from './drive';
-import { FIELD_SIZE, restField } from './field';
-import { FOR_GOOD } from './lock';
+import { restField } from './field';
+import { FIELD_SIZE } from './fieldLayout';
+import { FOR_GOOD } from './forever';
 import { layLoose } from './mover';
 import { standClear } from './put';
-import { COPY_SIZE, LINK_SIZE, SKIN, type RunState } from './state';
+import { COPY_SIZE, LINK_SIZE, SKIN, nothingTouched, type RunState } from './state';
 import type { World } from './world';
 
 const NEVER = -1_000_000;
@@ -98,6 +99,7 @@ export function startState(world: World, seed = 0, start = 0): RunState {
     finish: -1,
     over: false,
     kept: null,
+    touching: nothingTouched(),
   };
   for (let i = 0; i < world.links.length; i++) s.links[i * LINK_SIZE + 2] = -1;
   restField(world, s);

@@ -7,7 +7,8 @@ import { startState } from './begin';
 import type { RunState } from './state';
 import { sayer } from './tell';
 import { throwCopies } from './thrower';
-import { buildWorld, type World } from './world';
+import { type World } from './world';
+import { buildWorld } from './buildWorld';
 
 /** A cue that is given by hand in a dry run: of a link, at a tick. */
 export interface Tried {

@@ -2,7 +2,7 @@ import type { Effect } from '../course';
 import { startMover, stopMover } from './drive';
 import type { Happened } from './happened';
 import type { LinkIndex } from './linkIndex';
-import { FOR_GOOD } from './lock';
+import { FOR_GOOD } from './forever';
 import { isThere } from './meet';
 import { putAt, respawn } from './put';
 import { DT } from './runner';

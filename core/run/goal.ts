@@ -1,6 +1,6 @@
 import { legOf } from '../pieces';
 import { missingCheckpoint, SHUT_REST } from './checkpoints';
-import { isOpen } from './lock';
+import { isOpen } from './presence';
 import { beginningOf, putAt } from './put';
 import { DT } from './runner';
 import type { RunState } from './state';

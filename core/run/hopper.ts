@@ -1,5 +1,5 @@
 import { cosDeg, sinDeg } from '../geometry';
-import { F } from './field';
+import { F } from './fieldLayout';
 import { fly, leaveGround, walk } from './move';
 import type { Path } from './path';
 import { DT, SECONDS_TO_TOP_SPEED, type Hopper } from './runner';

@@ -2,7 +2,7 @@ import { chance } from './chance';
 import { takeEffect } from './effects';
 import type { Happened } from './happened';
 import type { LinkIndex, ReadyLink } from './linkIndex';
-import { FOR_GOOD } from './lock';
+import { FOR_GOOD } from './forever';
 import { LINK_SIZE, type RunState } from './state';
 import type { Say } from './tell';
 import type { World } from './world';

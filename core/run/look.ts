@@ -1,8 +1,9 @@
 import { markOf } from '../pieces';
-import { isOpen } from './lock';
+import { isOpen } from './presence';
 import { isThere } from './meet';
 import type { RunState } from './state';
-import { newContact, trace } from './trace';
+import { trace } from './trace';
+import { newContact } from './contact';
 import type { World } from './world';
 
 const below = newContact();

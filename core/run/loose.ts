@@ -1,13 +1,14 @@
 import type { World as Space } from '@dimforge/rapier3d-compat';
 import type { Collider } from './collider';
 import { liftOf, type Rounded } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { LOOSE_SIZE, poseMover } from './mover';
 import { physicsNow } from './physics';
 import { rotationOf } from './solid';
 import { layOut, prepare, type Handles } from './space';
-import { tideOf, type RunState } from './state';
-import { gapTo, type Contact } from './trace';
+import { tideOf, type LooseSimulation, type RunState } from './state';
+import { gapTo } from './trace';
+import { type Contact } from './contact';
 import type { World } from './world';
 
 // What comes of each step goes into the state's numbers: the runner meets loose pieces as it meets movers,
@@ -27,7 +28,7 @@ interface Push {
 }
 
 /** The bodies of a run's loose pieces; part of its state, and copied with it. */
-export class LooseBodies {
+export class LooseBodies implements LooseSimulation {
   private constructor(
     private space: Space | null,
     private snapshot: Uint8Array | null,

@@ -2,7 +2,7 @@ import { familyOf } from '../pieces';
 import { reachCheckpoint } from './checkpoints';
 import type { Collider } from './collider';
 import { meetGoal } from './goal';
-import { openGates } from './lock';
+import { openGates } from './gates';
 import { goThrough } from './portal';
 import { respawn } from './put';
 import type { RunState } from './state';

@@ -1,10 +1,11 @@
 import { carriedAlong } from './collider';
-import { F } from './field';
+import { F } from './fieldLayout';
 import { poseMover } from './mover';
 import { addLeg, type Path } from './path';
 import { DT, type Hopper } from './runner';
 import { SKIN, type RunState } from './state';
-import { newContact, trace, type Contact } from './trace';
+import { trace } from './trace';
+import { newContact, type Contact } from './contact';
 import type { World } from './world';
 
 /** Most surfaces a tick may slide along. */
@@ -49,7 +50,7 @@ export function advance(
 
 /** Notes what was touched, and at what speed, for all that follows from being touched. */
 function touch(world: World, s: RunState, { collider, nx, ny, nz }: Contact): void {
-  const { touching } = world;
+  const { touching } = s;
   const { pieces, speeds } = touching;
   const { piece } = world.colliders[collider];
   const speed = -(nx * s.vx + ny * s.vy + nz * s.vz);

@@ -1,6 +1,6 @@
 import { STILL } from '../motion';
 import { liftOf } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { poseMover } from './mover';
 import { nearBox } from './near';
 import { restoreThings, SKIN, type RunState } from './state';

@@ -5,7 +5,8 @@ import { roundsOf, splitsOf, type Split } from './splits';
 import { startState } from './begin';
 import type { RunState } from './state';
 import { playInputs, ticksOfRun } from './verify';
-import { buildWorld, type World } from './world';
+import { type World } from './world';
+import { buildWorld } from './buildWorld';
 
 /** What a replayed run turned out to be. */
 export interface RunResult {

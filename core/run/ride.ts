@@ -2,7 +2,7 @@ import { newTouch } from '../collision';
 import type { Pose } from '../motion';
 import { carriedAlong, type Collider } from './collider';
 import { liftOf } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { shove } from './move';
 import { poseMover, type Mover } from './mover';
 import { nearBox } from './near';

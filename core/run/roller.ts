@@ -1,4 +1,4 @@
-import { F } from './field';
+import { F } from './fieldLayout';
 import { headingOf, pushed } from './hopper';
 import type { Path } from './path';
 import { AIR_TICKS, alongOf, fall, pull, roll, settle, slow } from './rolling';

@@ -1,9 +1,10 @@
-import { F } from './field';
+import { F } from './fieldLayout';
 import { advance, speedLost, speedOf } from './move';
 import { addLeg, type Path } from './path';
 import { DT } from './runner';
 import { SKIN, type RunState } from './state';
-import { newContact, trace } from './trace';
+import { trace } from './trace';
+import { newContact } from './contact';
 import type { World } from './world';
 
 // How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back

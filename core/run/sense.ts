@@ -3,7 +3,7 @@ import { rotate } from '../geometry';
 import { applyPose, STILL } from '../motion';
 import { carriedAlong, type Collider, type Mouth } from './collider';
 import { liftOf } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { poseMover } from './mover';
 import { nearBox } from './near';
 import type { Path } from './path';

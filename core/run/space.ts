@@ -3,7 +3,7 @@ import type { Vec3 } from '../geometry';
 import { densityOf, turnOf } from '../pieces';
 import type { Collider } from './collider';
 import { liftOf } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { poseMover } from './mover';
 import { physicsNow } from './physics';
 import { rotationOf, solidOf, unitedForm } from './solid';

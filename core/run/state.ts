@@ -1,4 +1,5 @@
-import type { LooseBodies } from './loose';
+import type { Contact } from './contact';
+import type { World } from './world';
 
 /** What a tick is told: the pad in whole steps along x and z, and the button. */
 export interface Input {
@@ -15,6 +16,33 @@ export const FULL_AIM = 1000;
 /** A pad push of -1 to 1 as the whole steps that runs are made of. */
 export const padSteps = (push: number): number =>
   Math.round(Math.min(1, Math.max(-1, push)) * FULL_PAD);
+
+/** The bodies of what is loose, as a run knows them: whatever library moves them. */
+export interface LooseSimulation {
+  /** Bodies that go on from here by themselves, bit for bit as these would. */
+  copy(): LooseSimulation;
+  /** Lets go of memory that can be made anew. */
+  pack(): void;
+  /** Has the numbers of what is loose be those that were kept. */
+  takeBack(drives: Float64Array, kept: Float64Array): void;
+  /** Moves everything loose on by a tick. */
+  step(world: World, s: RunState): void;
+  /**
+   * Has the runner run into a loose piece.
+   * @param v the runner's speed in the world, m/s
+   * @returns how much of its speed against the piece the runner loses, m/s
+   */
+  meet(world: World, s: RunState, contact: Contact, v: readonly number[], bounce: number): number;
+}
+
+/** Pieces touched within a tick, so many of the lists. */
+export interface Touching {
+  count: number;
+  readonly pieces: number[];
+  readonly speeds: number[];
+}
+
+export const nothingTouched = (): Touching => ({ count: 0, pieces: [], speeds: [] });
 
 /** All that changes while a run goes on. Numbers only, so that keeping a state is a copy. */
 export interface RunState {
@@ -108,7 +136,9 @@ export interface RunState {
   moverAt: Int32Array;
   drives: Float64Array;
   /** The bodies of what is loose, once the run has begun. */
-  bodies: LooseBodies | null;
+  bodies: LooseSimulation | null;
+  /** What was touched within the tick: pieces, and the closing speed of each, m/s. */
+  readonly touching: Touching;
   /** Of each thrower by how many ticks its next throw comes late. */
   throws: Int32Array;
   /**
@@ -184,6 +214,8 @@ export const cloneState = (s: RunState): RunState => ({
   field: s.field.slice(),
   links: s.links.slice(),
   mouths: s.mouths.slice(),
+  // Nothing of it outlives a tick.
+  touching: nothingTouched(),
 });
 
 /** Keeps how things are, for the checkpoint just reached. */

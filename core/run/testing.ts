@@ -4,7 +4,8 @@ import type { RunEvent } from './event';
 import { startState } from './begin';
 import { NO_INPUT, type Input, type RunState } from './state';
 import { tick } from './tick';
-import { buildWorld, type World } from './world';
+import { type World } from './world';
+import { buildWorld } from './buildWorld';
 
 /** A side-on course of the pieces, with a start at the origin. */
 export const courseOf = (...pieces: PieceInHand[]): Course =>

@@ -2,11 +2,12 @@ import { cosDeg, sinDeg, type Vec3 } from '../geometry';
 import { applyPose } from '../motion';
 import { chance } from './chance';
 import { liftOf } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { moverTick, poseMover } from './mover';
 import { COPY_SIZE, SKIN, tideOf, type RunState } from './state';
 import type { Throwing } from './throwing';
-import { gapTo, newContact, traceBody } from './trace';
+import { gapTo, traceBody } from './trace';
+import { newContact } from './contact';
 import type { World } from './world';
 
 /** What is left of a copy's speed when it bounces. */

@@ -1,12 +1,13 @@
 import { tickCart } from './cart';
 import { drive, wakeMovers, wakeTouched } from './drive';
 import type { Emit } from './event';
-import { F, feelRegion, restField } from './field';
+import { feelRegion, restField } from './field';
+import { F } from './fieldLayout';
 import { tickHopper } from './hopper';
 import { breakPiece } from './effects';
 import { forget, nothingHappened, type Happened } from './happened';
 import { actOnLinks, watchPiece } from './link';
-import { standOn } from './lock';
+import { standOn } from './gates';
 import { LooseBodies } from './loose';
 import { watchRound } from './goal';
 import { hurt, meet } from './meet';
@@ -49,7 +50,8 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
 function step(world: World, s: RunState, input: Input, say: Say): void {
   const told = s.rest > 0 || s.tick < s.stillUntil ? NO_INPUT : input;
   if (s.rest > 0) s.rest--;
-  const { touching, links } = world;
+  const { links } = world;
+  const { touching } = s;
   touching.count = 0;
   // What nobody waits for is not noted.
   const watched = links.length > 0 || world.breaking || world.wakers.length > 0;
@@ -188,7 +190,7 @@ function noteTouch(world: World, s: RunState, piece: number, happened: Happened)
 
 /** What follows from solids being touched: they break, wake, and give their cue. */
 function touched(world: World, s: RunState, happened: Happened, say: Say): void {
-  const { count, pieces, speeds } = world.touching;
+  const { count, pieces, speeds } = s.touching;
   for (let i = 0; i < count; i++) {
     const piece = pieces[i];
     const anew = s.tick - s.touched[piece] > ANEW;

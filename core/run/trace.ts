@@ -2,19 +2,13 @@ import { clearance, newClearance, newTouch, sweep, type Clearance, type Touch } 
 import { NO_TURN, rotate, type Matrix3 } from '../geometry';
 import { STILL, type Pose } from '../motion';
 import { MARGIN, type Collider } from './collider';
+import { type Contact } from './contact';
 import { liftOf, seenAtRest, type Rounded } from './form';
-import { isAway } from './lock';
+import { isAway } from './presence';
 import { poseMover } from './mover';
 import { nearBox } from './near';
 import { SKIN, type RunState } from './state';
 import type { World } from './world';
-
-/** The first touch of a traced way, and what was touched. */
-export interface Contact extends Touch {
-  collider: number;
-}
-
-export const newContact = (): Contact => ({ ...newTouch(), collider: -1 });
 
 /** What moves a collider at the state's tick; one that stays has a still pose. */
 export const poseOf = (world: World, s: RunState, c: Collider): { pose: Pose; before: Pose } =>

@@ -6,7 +6,8 @@ import type { Emit } from './event';
 import type { Score } from './rank';
 import type { RunState } from './state';
 import { tick } from './tick';
-import { buildWorld, type World } from './world';
+import { type World } from './world';
+import { buildWorld } from './buildWorld';
 
 /** Why a run cannot be replayed on a course. */
 export class ReplayRefused extends Error {

@@ -4,7 +4,7 @@ import type { Course, CourseKind, Targets } from '@/core/course';
 import { ranksBefore, type RunResult } from '@/core/run';
 import { Card, comesUp, runTime, timeGap, Words } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
-import type { Best } from './RunView';
+import type { Best } from './finished';
 
 interface FinishPanelProps {
   readonly result: RunResult;

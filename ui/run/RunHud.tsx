@@ -7,7 +7,7 @@ import { fieldWords } from './fieldWords';
 import { latestWord, tallyOf } from './hudWords';
 import type { LiveRun } from './liveRun';
 import { PassedRow } from './PassedRow';
-import type { Best } from './RunView';
+import type { Best } from './finished';
 
 interface RunHudProps {
   readonly live: LiveRun;

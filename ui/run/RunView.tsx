@@ -15,9 +15,7 @@ import {
   loadPhysics,
   runPosing,
   tideOf,
-  type Run,
   type RunResult,
-  type Split,
 } from '@/core/run';
 import {
   BoardTexts,
@@ -39,6 +37,7 @@ import { Fault, Loading } from '../parts';
 import { RUN_FONTS, useColours, WIDE } from '../theme';
 import { CountIn } from './CountIn';
 import { FlickAim } from './FlickAim';
+import type { Best, Finished } from './finished';
 import { follow } from './follow';
 import { LiveRun } from './liveRun';
 import { PauseSheet, type Ended } from './PauseSheet';
@@ -49,26 +48,6 @@ import { StartSheet } from './StartSheet';
 import { TouchControls } from './TouchControls';
 import { useControls } from './useControls';
 import { useFlick } from './useFlick';
-
-/** A finished run, ready to be kept or sent. */
-export interface Finished {
-  readonly run: Run;
-  readonly result: RunResult;
-  /** Whether it began at the course's start, as a proof or a sent run must. */
-  readonly fromStart: boolean;
-  /** The best there was before it. */
-  readonly best?: Best;
-}
-
-/** What a run is held against. */
-export interface Best {
-  readonly time: number;
-  /** Jumps or strokes made. */
-  readonly jumps: number;
-  readonly splits: readonly Split[];
-  /** Of laps, the seconds each round took. */
-  readonly rounds: readonly number[];
-}
 
 interface RunViewProps {
   readonly course: Course;

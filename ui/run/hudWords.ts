@@ -2,7 +2,7 @@ import type { Course } from '@/core/course';
 import { missingCheckpoint, missingPickups, roundsOf, splitsOf } from '@/core/run';
 import { runTime, timeGap } from '../parts';
 import type { LiveRun } from './liveRun';
-import type { Best } from './RunView';
+import type { Best } from './finished';
 
 /** Seconds a word over the scene stays to be read. */
 const SHOWN = 4;

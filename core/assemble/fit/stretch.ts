@@ -3,7 +3,7 @@ import { distance, type Vec3 } from '../../geometry';
 import { endsOf, type End } from '../ends';
 import { tidy, wrapTurn } from '../place';
 import { nearestBetween, sketchLines, type SketchLine } from '../sketch';
-import type { FitEnd, FitWish } from '.';
+import type { FitEnd, FitWish } from './wish';
 
 /** Ends nearer than this are joined, m. */
 const JOINED = 1e-3;

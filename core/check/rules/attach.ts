@@ -3,7 +3,7 @@ import { hasOwnMotion } from '../../pieces';
 import { type Check, type CheckRule, type Finding, about } from '../finding';
 
 /** What goes along with something goes along with something that is there. */
-const attached: Check = ({ pieces }) => {
+const attached: Check<'attach'> = ({ pieces }) => {
   const ids = new Set(pieces.map(({ id }) => id));
   return pieces.flatMap((piece) =>
     piece.attach !== undefined && !ids.has(piece.attach)
@@ -18,10 +18,10 @@ const attached: Check = ({ pieces }) => {
 };
 
 /** What goes along with something is not carried by too many movers, one on the other, nor in a ring. */
-const carried: Check = ({ pieces }) => {
+const carried: Check<'attach'> = ({ pieces }) => {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const depth = new Map<string, number>();
-  const found: Finding[] = [];
+  const found: Finding<'attach'>[] = [];
   for (const piece of pieces) {
     const row: Piece[] = [];
     const onRow = new Set<string>();

@@ -1,7 +1,7 @@
 import { markOf, pieceBounds } from '../../pieces';
 import { type Check, type CheckRule, about } from '../finding';
 
-const belowTide: Check = (course) => {
+const belowTide: Check<'below-tide'> = (course) => {
   if (course.tide === undefined) return [];
   const { tide } = course;
   return course.pieces

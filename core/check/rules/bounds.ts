@@ -3,7 +3,7 @@ import { pieceBounds } from '../../pieces';
 import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
 
 /** Pieces that reach out of where a course can be. */
-const outside: Check = ({ pieces }) =>
+const outside: Check<'bounds'> = ({ pieces }) =>
   pieces
     .filter((piece) => {
       const { low, high } = pieceBounds(piece);

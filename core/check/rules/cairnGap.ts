@@ -3,7 +3,7 @@ import { checkpointNumber, legOf, markOf } from '../../pieces';
 import { type Check, type CheckRule, about } from '../finding';
 
 /** Checkpoints in turn leave out no number. */
-const checkpointGaps: Check = ({ pieces, order }) => {
+const checkpointGaps: Check<'cairn-gap'> = ({ pieces, order }) => {
   if (order === 'free') return [];
   const first = new Map<string, Piece>();
   const place = (leg: number, number: number) => `${leg} ${number}`;

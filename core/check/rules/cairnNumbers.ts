@@ -1,7 +1,7 @@
 import { checkpointNumber, legOf, markOf } from '../../pieces';
 import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
 
-const checkpointNumbers: Check = ({ pieces }) => {
+const checkpointNumbers: Check<'cairn-numbers'> = ({ pieces }) => {
   const seen = new Set<string>();
   return pieces
     .filter((piece) => {

@@ -3,7 +3,7 @@ import { CELL, CROWD, sparseOf } from '../crowd';
 import { type CheckRule, type Finding } from '../finding';
 
 /** Crowds, told of once each: what is in them lies in one place. */
-const crowds = (course: Course): Finding[] =>
+const crowds = (course: Course): Finding<'crowd'>[] =>
   sparseOf(course)
     .crowds.slice(0, 3)
     .map(({ at, count, piece }) => ({

@@ -1,7 +1,7 @@
 import { findFamily } from '../../pieces';
 import { type Check, type CheckRule } from '../finding';
 
-const unknownFamilies: Check = ({ pieces }) =>
+const unknownFamilies: Check<'family'> = ({ pieces }) =>
   pieces
     .filter(({ family }) => !findFamily(family))
     .map((piece) => ({

@@ -72,9 +72,9 @@ const IN_PLANE = 2e-3;
 const PARALLEL = 0.99999;
 
 /** Faces of two pieces that lie in one plane, look the same way and overlap: they flicker. */
-const flicker: Check = (course) => {
+const flicker: Check<'flicker'> = (course) => {
   const { pieces } = sparseOf(course);
-  const found: Finding[] = [];
+  const found: Finding<'flicker'>[] = [];
   const told = new Set<string>();
   let pairs = 0;
   for (const piece of pieces) {

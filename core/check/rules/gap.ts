@@ -13,11 +13,11 @@ const JOINED = 1e-4;
 const outOf = ({ turn }: End): Vec3 => [turn[0], turn[3], turn[6]];
 
 /** Ends that nearly meet: a hairline between neighbours on the way. */
-const gaps: Check = (whole) => {
+const gaps: Check<'gap'> = (whole) => {
   const course = { ...whole, pieces: sparseOf(whole).pieces };
   const index = endIndex(course);
   const { way } = intendedWay(course);
-  const found: Finding[] = [];
+  const found: Finding<'gap'>[] = [];
   const told = new Set<string>();
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
   for (const piece of course.pieces) {

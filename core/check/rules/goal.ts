@@ -1,7 +1,7 @@
 import { markOf } from '../../pieces';
 import { type Check, type CheckRule } from '../finding';
 
-const goal: Check = ({ pieces }) =>
+const goal: Check<'goal'> = ({ pieces }) =>
   pieces.some((piece) => markOf(piece) === 'goal')
     ? []
     : [{ rule: 'goal', weight: 'error', message: 'The course has no goal. Lay a lantern.' }];

@@ -9,7 +9,7 @@ export const MOST_LIGHTS = 150;
 const LIGHTS = new Set(['lamp', 'lantern', 'hoop', 'buoy']);
 
 /** A scene too heavy for a phone, with what weighs most. */
-const heavy: Check = ({ pieces }) => {
+const heavy: Check<'heavy'> = ({ pieces }) => {
   const weights = new Map<string, number>();
   let total = 0;
   let lights = 0;
@@ -19,7 +19,7 @@ const heavy: Check = ({ pieces }) => {
     if (LIGHTS.has(piece.family)) lights++;
     weights.set(piece.family, (weights.get(piece.family) ?? 0) + triangles);
   }
-  const found: Finding[] = [];
+  const found: Finding<'heavy'>[] = [];
   if (total > MOST_TRIANGLES) {
     const [[family, most]] = [...weights].sort((a, b) => b[1] - a[1]);
     found.push({

@@ -12,7 +12,7 @@ import {
 import { hasOwnMotion } from '../../pieces';
 import { type Check, type CheckRule, type Finding } from '../finding';
 
-const heavy = (message: string, piece?: Piece): Finding => ({
+const heavy = (message: string, piece?: Piece): Finding<'heavy-run'> => ({
   rule: 'heavy-run',
   weight: 'error',
   message,
@@ -20,9 +20,9 @@ const heavy = (message: string, piece?: Piece): Finding => ({
 });
 
 /** What costs every tick of a run, and is more than a run can bear. */
-const heavyRun: Check = (course) => {
+const heavyRun: Check<'heavy-run'> = (course) => {
   const { pieces } = course;
-  const found: Finding[] = [];
+  const found: Finding<'heavy-run'>[] = [];
   const loose = pieces.filter((piece) => piece.loose);
   if (loose.length > MOST_LOOSE) {
     found.push(

@@ -6,9 +6,9 @@ import { MOST_PAIRS, sparseOf } from '../crowd';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
 
 /** Solid pieces that lie wholly within another: nobody will ever see or touch them. */
-const inside: Check = (course) => {
+const inside: Check<'inside'> = (course) => {
   const { pieces } = sparseOf(course);
-  const found: Finding[] = [];
+  const found: Finding<'inside'>[] = [];
   let pairs = 0;
   for (const outer of pieces) {
     if (pairs > MOST_PAIRS) break;

@@ -1,7 +1,7 @@
 import { markOf } from '../../pieces';
 import { type Check, type CheckRule } from '../finding';
 
-const laps: Check = ({ kind, pieces }) =>
+const laps: Check<'laps'> = ({ kind, pieces }) =>
   kind === 'laps' && !pieces.some((piece) => markOf(piece) === 'checkpoint')
     ? [
         {

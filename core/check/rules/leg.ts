@@ -2,8 +2,8 @@ import { type Mark, legOf, markOf } from '../../pieces';
 import { type Check, type CheckRule, type Finding } from '../finding';
 
 /** Every leg has a start and a goal. */
-const legs: Check = ({ pieces, legs: told = [] }) =>
-  told.flatMap((_, i): Finding[] => {
+const legs: Check<'leg'> = ({ pieces, legs: told = [] }) =>
+  told.flatMap((_, i): Finding<'leg'>[] => {
     const has = (mark: Mark) =>
       pieces.some((piece) => markOf(piece) === mark && legOf(piece) === i + 1);
     const missing = (['start', 'goal'] as const).filter((mark) => !has(mark));

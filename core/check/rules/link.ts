@@ -2,11 +2,11 @@ import { CUES_OF_PIECES, EFFECTS_ON_PIECES } from '../../assemble';
 import { type Check, type CheckRule, type Finding } from '../finding';
 
 /** Links wait for something and do something, to pieces that are there. */
-const links: Check = (course) => {
+const links: Check<'link'> = (course) => {
   const ids = new Set(course.pieces.map(({ id }) => id));
-  return (course.links ?? []).flatMap((link): Finding[] => {
+  return (course.links ?? []).flatMap((link): Finding<'link'>[] => {
     const fix = { label: 'Take the link away', edit: { do: 'unlink' as const, id: link.id } };
-    const wrong = (message: string): Finding[] => [
+    const wrong = (message: string): Finding<'link'>[] => [
       { rule: 'link', weight: 'error', message, piece: link.cue.pieces?.[0], fix },
     ];
     const { cue, effects } = link;

@@ -11,7 +11,7 @@ const name = (course: Course, id: string): string => {
 };
 
 /** Links that break each other's pieces in a ring, and show them again, would act for ever within one tick. */
-const loops: Check = (course) => {
+const loops: Check<'link-loop'> = (course) => {
   const all = course.links ?? [];
   // Links lead to the pieces they break, and those to the links that wait for them to be broken.
   const pieces = [

@@ -2,13 +2,13 @@ import { contactRoles, mayBeLoose } from '../../pieces';
 import { type Check, type CheckRule, type Finding, about } from '../finding';
 
 /** What is loose can fall and be touched. */
-const looseOnes: Check = (course) => {
+const looseOnes: Check<'loose'> = (course) => {
   const loose = course.pieces.filter((piece) => piece.loose);
   const fix = (id: string) => ({
     label: 'Fix it in its place',
     edit: { do: 'untune' as const, id, key: 'loose' as const },
   });
-  return loose.flatMap((piece): Finding[] => {
+  return loose.flatMap((piece): Finding<'loose'>[] => {
     if (!mayBeLoose(piece)) {
       const words = 'It is loose and moves by itself or acts: it stays as if it were not loose.';
       return [about(piece, 'loose', 'notice', words, fix(piece.id))];

@@ -1,6 +1,6 @@
 import { type Check, type CheckRule } from '../finding';
 
-const named: Check = ({ name }) =>
+const named: Check<'name'> = ({ name }) =>
   name.trim().length >= 3
     ? []
     : [{ rule: 'name', weight: 'error', message: 'The name needs at least three letters.' }];

@@ -5,7 +5,7 @@ import { type Check, type CheckRule, MOST_TOLD } from '../finding';
 import { HAIR } from '../joins';
 
 /** Track ends that lead nowhere: to no other end, nor to anything to go on over. */
-const openEnds: Check = (whole) => {
+const openEnds: Check<'open-end'> = (whole) => {
   const course = sparseOf(whole);
   const index = endIndex(course);
   const marks = course.pieces.filter((piece) => ['start', 'goal'].includes(markOf(piece) ?? ''));

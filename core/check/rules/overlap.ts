@@ -24,7 +24,7 @@ const UPRIGHT = 0.7;
 type Body = Polyhedron & Bounds;
 
 /** Solid pieces that reach into each other, by how much, and the shortest way out. */
-const overlaps: Check = (course) => {
+const overlaps: Check<'overlap'> = (course) => {
   const { pieces } = sparseOf(course);
   const bodies = new Map<Piece, Body[]>();
   const bodiesOf = (piece: Piece): Body[] => {
@@ -32,7 +32,7 @@ const overlaps: Check = (course) => {
     if (!known) bodies.set(piece, (known = makeBodies(course, piece)));
     return known;
   };
-  const found: { depth: number; finding: Finding }[] = [];
+  const found: { depth: number; finding: Finding<'overlap'> }[] = [];
   let pairs = 0;
   for (const piece of pieces) {
     if (pairs > MOST_PAIRS) break;
@@ -86,7 +86,7 @@ function deepestOf(mine: readonly Body[], its: readonly Body[]): Overlap | null 
 const isSunk = ({ depth, way }: Overlap): boolean =>
   depth < SUNK && Math.abs(way[1]) > UPRIGHT * depth;
 
-function told(piece: Piece, other: Piece, { depth, way }: Overlap): Finding {
+function told(piece: Piece, other: Piece, { depth, way }: Overlap): Finding<'overlap'> {
   const deep = depth < 1 ? `${Math.round(depth * 100)} cm` : `${depth.toFixed(1)} m`;
   return about(
     other,

@@ -3,7 +3,7 @@ import { familyOf, specOf } from '../../pieces';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
 
 /** Portals and gates work by their numbers: each needs another with the same one. */
-const pairs: Check = ({ pieces }) => {
+const pairs: Check<'pairs'> = ({ pieces }) => {
   const numberOf = (piece: Piece) => specOf(familyOf(piece.family), piece).number('pair');
   const of = (family: string) => pieces.filter((piece) => piece.family === family);
   /** Those whose number fewer of the others have than they need. */
@@ -12,7 +12,7 @@ const pairs: Check = ({ pieces }) => {
     others: readonly Piece[],
     needs: number,
     message: (number: number) => string,
-  ): Finding[] => {
+  ): Finding<'pairs'>[] => {
     const counts = new Map<number, number>();
     for (const other of others) counts.set(numberOf(other), (counts.get(numberOf(other)) ?? 0) + 1);
     return list

@@ -4,8 +4,8 @@ import { distance } from '../../geometry';
 import { type Check, type CheckRule, type Finding, about } from '../finding';
 
 /** A path has a length, and stays within the course. */
-const paths: Check = (course) =>
-  course.pieces.flatMap((piece): Finding[] => {
+const paths: Check<'path'> = (course) =>
+  course.pieces.flatMap((piece): Finding<'path'>[] => {
     const places = pathPlaces(piece);
     if (places.length === 0) return [];
     const length = places.slice(1).reduce((sum, p, i) => sum + distance(p, places[i]), 0);

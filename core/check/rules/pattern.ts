@@ -9,11 +9,11 @@ import { HAIR } from '../joins';
 const PATTERNED = new Set(['boards', 'setts']);
 
 /** Patterned floors turned against the neighbour they join. */
-const patterns: Check = (whole) => {
+const patterns: Check<'pattern'> = (whole) => {
   const course = sparseOf(whole);
   const index = endIndex(course);
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
-  const found: Finding[] = [];
+  const found: Finding<'pattern'>[] = [];
   const told = new Set<string>();
   const heading = (piece: Piece) => Math.round(piece.turn?.[1] ?? 0) % 180;
   for (const piece of course.pieces) {

@@ -2,7 +2,7 @@ import { contactRoles, hasOwnMotion } from '../../pieces';
 import { type Check, type CheckRule, about } from '../finding';
 
 /** What sleeps can be woken, and what wakes by nearness does not sleep at once. */
-const ranges: Check = ({ pieces }) =>
+const ranges: Check<'range'> = ({ pieces }) =>
   pieces.flatMap((piece) => {
     const { wake } = piece;
     if (!wake) return [];
@@ -28,7 +28,7 @@ const ranges: Check = ({ pieces }) =>
   });
 
 /** What touches by being touched can be touched at all. */
-const wakesByTouch: Check = (course) =>
+const wakesByTouch: Check<'range'> = (course) =>
   course.pieces.flatMap((piece) =>
     piece.wake?.by === 'touch' && contactRoles(course, piece).length === 0
       ? [about(piece, 'range', 'error', 'It wakes when touched, and nothing of it touches.')]

@@ -39,7 +39,7 @@ interface Edge {
 }
 
 /** Level tops whose edges face each other with a gap less than a step of the grid: one hardly sees it, and catches in it. */
-const seams: Check = (course) => {
+const seams: Check<'seam'> = (course) => {
   const { pieces } = sparseOf(course);
   const widest = Math.min(WIDEST, course.grid?.steps[0] || USUAL_STEP);
   const { way } = intendedWay(course);
@@ -49,7 +49,7 @@ const seams: Check = (course) => {
     if (!known) edges.set(piece, (known = topEdges(course, piece)));
     return known;
   };
-  const found: Finding[] = [];
+  const found: Finding<'seam'>[] = [];
   let pairs = 0;
   for (const piece of pieces) {
     if (found.length >= MOST_TOLD || pairs > MOST_PAIRS) break;
@@ -161,7 +161,7 @@ function between(one: Edge, other: Edge): Seam | null {
 const isFilled = (course: Course, pieces: readonly Piece[], [x, y, z]: Vec3): boolean =>
   pieces.some((piece) => topOver(course, piece, x, z, y + STEP_HEIGHT) > y - STEP_HEIGHT);
 
-function told(piece: Piece, other: Piece, { width, at, by }: Seam): Finding {
+function told(piece: Piece, other: Piece, { width, at, by }: Seam): Finding<'seam'> {
   const wide = width < 0.01 ? `${(width * 1000).toFixed(0)} mm` : `${(width * 100).toFixed(0)} cm`;
   return {
     ...about(

@@ -14,10 +14,10 @@ function rangeWords(param: Param): string {
   }
 }
 
-const settings: Check = ({ pieces }) =>
+const settings: Check<'setting'> = ({ pieces }) =>
   pieces.flatMap((piece) => {
     const family = findFamily(piece.family)!;
-    return Object.entries(piece.params ?? {}).flatMap(([key, value]): Finding[] => {
+    return Object.entries(piece.params ?? {}).flatMap(([key, value]): Finding<'setting'>[] => {
       const param = family.params.find((p) => p.key === key);
       if (param && takesValue(param, value)) return [];
       const range = param ? rangeWords(param) : 'is unknown';

@@ -33,7 +33,7 @@ const cornersOf = (points: readonly Vec3[]): Vec3[] => {
   ]);
 };
 
-const speed: Check = ({ pieces, tempo }) =>
+const speed: Check<'speed'> = ({ pieces, tempo }) =>
   pieces.flatMap((piece) => {
     const fastest = fastestOf(piece, tempo);
     if (fastest === null || fastest <= FASTEST_MOVER) return [];

@@ -2,7 +2,7 @@ import { markOf } from '../../pieces';
 import { type Check, type CheckRule } from '../finding';
 
 /** A course without a start. */
-const start: Check = ({ pieces }) =>
+const start: Check<'start'> = ({ pieces }) =>
   pieces.some((piece) => markOf(piece) === 'start')
     ? []
     : [

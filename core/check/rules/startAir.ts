@@ -31,7 +31,7 @@ function around({ pieces }: Course, { at }: Piece): Piece[] {
   return [...near];
 }
 
-const startInAir: Check = (course) => {
+const startInAir: Check<'start-air'> = (course) => {
   const piece = course.pieces.find((one) => markOf(one) === 'start');
   if (!piece) return [];
   // What is loose stands where it was laid: bodies are for runs.

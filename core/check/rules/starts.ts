@@ -2,7 +2,7 @@ import { legOf, markOf } from '../../pieces';
 import { type Check, type CheckRule, about } from '../finding';
 
 /** Starts beyond the one a run begins at, where the course does not say how it chooses. */
-const starts: Check = (course) => {
+const starts: Check<'starts'> = (course) => {
   const begun = new Set<number>();
   // Where a run takes one of several, there may be.
   const twice = course.starts

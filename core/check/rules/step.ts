@@ -20,11 +20,11 @@ const INSIDE = 0.004;
 const SLOPE = 1.2;
 
 /** Track ends that meet and whose beds do not: what rolls there runs against an edge. */
-const steps: Check = (whole) => {
+const steps: Check<'step'> = (whole) => {
   const course = { ...whole, pieces: sparseOf(whole).pieces };
   const index = endIndex(course);
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
-  const found: Finding[] = [];
+  const found: Finding<'step'>[] = [];
   const told = new Set<string>();
   const top = (piece: Piece, { at, turn }: End, k: number) =>
     topOver(course, piece, at[0] + turn[0] * k, at[2] + turn[6] * k, at[1] + OVER);

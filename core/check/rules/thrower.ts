@@ -2,8 +2,8 @@ import { findFamily } from '../../pieces';
 import { type Check, type CheckRule, type Finding, about } from '../finding';
 
 /** Throwers send out something that is no thrower, of a family there is. */
-const throwers: Check = ({ pieces }) =>
-  pieces.flatMap((piece): Finding[] => {
+const throwers: Check<'thrower'> = ({ pieces }) =>
+  pieces.flatMap((piece): Finding<'thrower'>[] => {
     if (!piece.thrower) return [];
     const { what, life, interval, most = 6 } = piece.thrower;
     if (!findFamily(what)) {

@@ -1,6 +1,6 @@
 import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
 
-const twins: Check = ({ pieces }) => {
+const twins: Check<'twins'> = ({ pieces }) => {
   const seen = new Set<string>();
   return pieces
     .filter((piece) => {

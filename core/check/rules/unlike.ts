@@ -2,7 +2,7 @@ import { differenceOf } from '../../pieces';
 import { type Check, type CheckRule, about } from '../finding';
 
 /** A shape that was drawn and is very unlike its picture surprises players. */
-const unlike: Check = (course) => {
+const unlike: Check<'unlike'> = (course) => {
   if (!course.shapes && !course.pieces.some(({ shape }) => shape)) return [];
   return course.pieces
     .filter(({ shape, family }) => shape ?? course.shapes?.[family])
