@@ -1,33 +1,83 @@
-export * from './runner';
-export * from './form';
-export * from './chance';
-export * from './mover';
-export * from './world';
-export { buildWorld } from './buildWorld';
-export * from './tide';
-export * from './state';
-export * from './begin';
-export * from './event';
-export * from './look';
-export * from './lively';
-export * from './dry';
-export * from './travel';
-export * from './throwing';
-export { copyPlace, copySpeed } from './thrower';
-export * from './tick';
-export { FIELD_SIZE, F } from './fieldLayout';
-export { isThere } from './meet';
-export { missingCheckpoint } from './checkpoints';
-export { missingPickups } from './goal';
-export * from './from';
-export { mayStrike } from './roller';
-export { LIP } from './cart';
-export { isOpen } from './presence';
-export { USUAL_RANGE } from './drive';
-export * from './hash';
-export * from './record';
-export * from './replay';
-export * from './splits';
-export * from './rank';
-export { ReplayRefused, verifyRun } from './verify';
-export { hasLoose, isLoaded, loadPhysics } from './physics';
+// The simulation, room by room: each stands on those above it in this list.
+export {
+  buildWorld,
+  DEFAULT_GRAVITY,
+  DEFAULT_HOLD,
+  DEFAULT_LAPS,
+  DT,
+  hopperOf,
+  liftOf,
+  moversOf,
+  NotRunnable,
+  poseMover,
+  type Rounded,
+  type Runner,
+  RUNNER_DEFAULTS,
+  RUNNER_PRESETS,
+  runnerOf,
+  SECONDS_TO_TOP_SPEED,
+  SLOPE_LIMIT,
+  spotAt,
+  STEP_HEIGHT,
+  tideLine,
+  type World,
+} from './world';
+export {
+  cloneState,
+  COPY_SIZE,
+  F,
+  FULL_AIM,
+  FULL_PAD,
+  type Input,
+  NO_INPUT,
+  padSteps,
+  type RunEvent,
+  type RunState,
+  SKIN,
+  tideOf,
+} from './state';
+export { hasLoose, isLoaded, loadPhysics } from './loose';
+export { LIP, mayStrike } from './move';
+export {
+  copyPlace,
+  copySpeed,
+  isThere,
+  missingCheckpoint,
+  missingPickups,
+  USUAL_RANGE,
+} from './rules';
+export {
+  beginAt,
+  byRank,
+  CORE_VERSION,
+  courseHash,
+  DryRun,
+  type Firing,
+  floorBelow,
+  goneFrom,
+  livelyPieces,
+  MAX_RUN_TICKS,
+  Playing,
+  poseHash,
+  posesAlong,
+  type Posing,
+  ranksBefore,
+  Recorder,
+  replay,
+  ReplayRefused,
+  roundsOf,
+  type Run,
+  runPosing,
+  type RunResult,
+  RunSchema,
+  type Score,
+  type Split,
+  splitsOf,
+  startState,
+  summarise,
+  tick,
+  type Travel,
+  travelOf,
+  type Tried,
+  verifyRun,
+} from './play';

@@ -2,8 +2,8 @@ import { endsOf, joinTo, layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type RunnerKind } from '../course';
 import { BED } from '../pieces';
 import { DEFAULT_GRAVITY as G, NO_INPUT, type RunState } from '.';
-import { gapTo } from './trace';
 import { Trial } from './testing';
+import { gapTo } from './contact';
 
 /** A loop's way leads aside by its width and a little, so that it comes out beside where it went in. */
 const ASIDE = -3.4;

@@ -1,6 +1,6 @@
 import { layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type Course } from '../course';
-import { buildWorld, CORE_VERSION, NO_INPUT, startState, tick, type RunEvent } from './index';
+import { buildWorld, CORE_VERSION, NO_INPUT, startState, tick, type RunEvent } from '.';
 
 const course = (...pieces: PieceInHand[]): Course => layPieces(emptyCourse('Spikes'), pieces);
 

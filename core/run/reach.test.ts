@@ -2,10 +2,8 @@ import fc from 'fast-check';
 import { mapPoints, type Vec3 } from '../geometry';
 import { applyPose } from '../motion';
 import { buildWorld, startState } from '.';
-import { MARGIN } from './collider';
-import { formBounds } from './form';
 import { anyRun } from './fuzz.testing';
-import { poseMover } from './mover';
+import { formBounds, MARGIN, poseMover } from './world';
 import { SKIN } from './state';
 
 test('whatever moves stays within the box it is looked for in, at any moment', () => {

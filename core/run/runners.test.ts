@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type Course, type RunnerKind, type RunnerSettings } from '../course';
-import { cloneState, DEFAULT_GRAVITY, mayStrike, NO_INPUT, tick, type Input } from '.';
 import { BED } from '../pieces';
+import { cloneState, DEFAULT_GRAVITY, mayStrike, NO_INPUT, tick, type Input } from '.';
 import { Trial } from './testing';
 
 const G = DEFAULT_GRAVITY;

@@ -1,11 +1,8 @@
 import { emptyCourse, type Course } from '../course';
 import { layPieces, type PieceInHand } from '../assemble';
-import type { RunEvent } from './event';
-import { startState } from './begin';
-import { NO_INPUT, type Input, type RunState } from './state';
-import { tick } from './tick';
-import { type World } from './world';
-import { buildWorld } from './buildWorld';
+import { buildWorld, type World } from './world';
+import { type Input, NO_INPUT, type RunEvent, type RunState } from './state';
+import { startState, tick } from './play';
 
 /** A side-on course of the pieces, with a start at the origin. */
 export const courseOf = (...pieces: PieceInHand[]): Course =>

@@ -34,6 +34,3 @@ export interface Fit {
   /** Length of the track, m. */
   readonly length: number;
 }
-
-export { raceOn } from './raceOn';
-export { chainOf, stretchWish } from './stretch';

@@ -1,0 +1,3 @@
+// What falls and is pushed, by a physics library behind the state's own interface.
+export { hasLoose, isLoaded, loadPhysics } from './physics';
+export { LooseBodies } from './loose';

@@ -1,0 +1,209 @@
+import type { World as Space } from '@dimforge/rapier3d-compat';
+import {
+  type Collider,
+  type Contact,
+  liftOf,
+  LOOSE_SIZE,
+  poseMover,
+  type Rounded,
+  type World,
+} from '../world';
+import { type LooseSimulation, type RunState, tideOf } from '../state';
+import { gapTo, isAway } from '../contact';
+import { physicsNow } from './physics';
+import { rotationOf } from './solid';
+import { layOut, prepare, type Handles } from './space';
+
+// What comes of each step goes into the state's numbers: the runner meets loose pieces as it meets movers,
+// and pushes them by what an impact between two masses gives.
+
+/** How far below the tide a body's middle may get before it is gone, m. */
+const SUNK = 1;
+
+/** Lets go of a space's memory once nobody holds its bodies any more. */
+const forgotten = new FinalizationRegistry<Space>((space) => space.free());
+
+/** A push that is not felt yet: of a place in World.loose, where, and the impulse in N·s. */
+interface Push {
+  readonly body: number;
+  readonly at: { readonly x: number; readonly y: number; readonly z: number };
+  readonly impulse: { readonly x: number; readonly y: number; readonly z: number };
+}
+
+/** The bodies of a run's loose pieces; part of its state, and copied with it. */
+export class LooseBodies implements LooseSimulation {
+  private constructor(
+    private space: Space | null,
+    private snapshot: Uint8Array | null,
+    private readonly handles: Handles,
+    private pushes: readonly Push[],
+    private size: number,
+  ) {
+    if (space) forgotten.register(this, space, this);
+  }
+
+  /** The bodies of a course as it stands at the state's tick. */
+  static of(world: World, s: RunState): LooseBodies {
+    const { space, handles } = layOut(world, s);
+    return new LooseBodies(space, null, handles, [], s.size);
+  }
+
+  /** Bodies that go on from here by themselves, bit for bit as these would. */
+  copy(): LooseBodies {
+    this.snapshot ??= this.space!.takeSnapshot();
+    return new LooseBodies(null, this.snapshot, this.handles, this.pushes, this.size);
+  }
+
+  /** Lets go of the space; what goes on from here makes it anew. For states that are many. */
+  pack(): void {
+    if (!this.space) return;
+    this.snapshot ??= this.space.takeSnapshot();
+    forgotten.unregister(this);
+    this.space.free();
+    this.space = null;
+  }
+
+  /** Has the numbers of what is loose be those that were kept; all else that is driven goes on. */
+  takeBack(drives: Float64Array, kept: Float64Array): void {
+    for (const from of this.handles.numbers)
+      drives.set(kept.subarray(from, from + LOOSE_SIZE), from);
+  }
+
+  /** Moves everything loose on by a tick. */
+  step(world: World, s: RunState): void {
+    const space = this.ready();
+    const { handles } = this;
+    for (const { mover, handle } of handles.carried) {
+      const { pose, before } = poseMover(world.movers, s, mover);
+      if (pose === before) continue;
+      const [x, y, z] = pose.shift;
+      const body = space.getRigidBody(handle);
+      body.setNextKinematicTranslation({ x, y, z });
+      body.setNextKinematicRotation(rotationOf(pose.turn));
+    }
+    for (const { collider, handle } of handles.fleeting) {
+      const shape = space.getCollider(handle);
+      if (shape.isEnabled() === isAway(world, s, collider)) {
+        shape.setEnabled(!shape.isEnabled());
+      }
+    }
+    this.placeRunner(space, world, s);
+    space.gravity.y = -world.gravity * (s.tick < s.gravityUntil ? s.gravityBy : 1);
+    world.loose.forEach(({ piece }, i) => {
+      const body = space.getRigidBody(handles.loose[i]);
+      if (body.isEnabled() === (s.away[piece] === 1)) body.setEnabled(!body.isEnabled());
+    });
+    for (const { body, at, impulse } of this.pushes) {
+      space.getRigidBody(handles.loose[body]).applyImpulseAtPoint(impulse, at, true);
+    }
+    this.pushes = [];
+    this.feelRegions(space, world, s);
+    space.step();
+    this.read(space, world, s);
+  }
+
+  private ready(): Space {
+    if (!this.space) {
+      this.space = physicsNow().World.restoreSnapshot(this.snapshot!);
+      prepare(this.space);
+      forgotten.register(this, this.space, this);
+    }
+    this.snapshot = null;
+    return this.space;
+  }
+
+  private placeRunner(space: Space, world: World, s: RunState): void {
+    const body = space.getRigidBody(this.handles.runner);
+    const form = world.bodies[s.size];
+    if (this.size !== s.size) {
+      this.size = s.size;
+      const shape = body.collider(0);
+      shape.setRadius(form.radius);
+      shape.setHalfHeight(form.half);
+    }
+    body.setTranslation({ x: s.x, y: s.y + liftOf(form), z: s.z }, true);
+    body.setLinvel({ x: s.vx, y: s.vy, z: s.vz }, true);
+  }
+
+  /** Regions that push do so with bodies whose middle is within them. */
+  private feelRegions(space: Space, world: World, s: RunState): void {
+    const pushers = pushersOf(world);
+    if (pushers.length === 0) return;
+    world.loose.forEach((_, i) => {
+      const body = space.getRigidBody(this.handles.loose[i]);
+      if (!body.isEnabled()) return;
+      const { x, y, z } = body.worldCom();
+      for (const c of pushers) {
+        if (isAway(world, s, c)) continue;
+        if (gapTo(world, s, middle(world), c, x, y - MIDDLE, z).distance >= 0) continue;
+        const { along, force, top } = c.field as Extract<Collider['field'], { kind: 'push' }>;
+        const v = body.linvel();
+        const speed = v.x * along[0] + v.y * along[1] + v.z * along[2];
+        const more = top === undefined ? force / 120 : Math.min(force / 120, top - speed);
+        if (more <= 0) continue;
+        const k = more * this.handles.masses[i];
+        body.applyImpulse({ x: along[0] * k, y: along[1] * k, z: along[2] * k }, true);
+      }
+    });
+  }
+
+  private read(space: Space, world: World, s: RunState): void {
+    const { drives } = s;
+    const tide = tideOf(s);
+    world.loose.forEach(({ at, drive, piece }, i) => {
+      drives.copyWithin(drive + 7, drive, drive + 7);
+      const body = space.getRigidBody(this.handles.loose[i]);
+      if (!body.isEnabled()) return;
+      const t = body.translation();
+      const q = body.rotation();
+      // Told from where the library had it at first, which is off by what its shorter numbers lose.
+      drives[drive] = t.x - Math.fround(at[0]);
+      drives[drive + 1] = t.y - Math.fround(at[1]);
+      drives[drive + 2] = t.z - Math.fround(at[2]);
+      drives.set([q.x, q.y, q.z, q.w], drive + 3);
+      if (body.worldCom().y < tide - SUNK) s.away[piece] = 1;
+    });
+  }
+
+  /**
+   * Has the runner run into a loose piece: both come to go at one speed, but for the bounce.
+   * @param v the runner's speed in the world, m/s
+   * @returns how much of its speed against the piece the runner loses, m/s
+   */
+  meet(world: World, s: RunState, contact: Contact, v: readonly number[], bounce: number): number {
+    const mover = world.movers[world.colliders[contact.collider].mover];
+    const body = world.loose.indexOf(mover);
+    const { nx, ny, nz } = contact;
+    const form = world.bodies[s.size];
+    const at = {
+      x: s.x - nx * form.radius,
+      y: s.y + liftOf(form) - ny * form.radius - (ny > 0.3 ? form.half : 0),
+      z: s.z - nz * form.radius,
+    };
+    const b = this.ready().getRigidBody(this.handles.loose[body]).velocityAtPoint(at);
+    const closing = -(nx * (v[0] - b.x) + ny * (v[1] - b.y) + nz * (v[2] - b.z));
+    if (closing <= 0) return 0;
+    const own = world.runner.mass;
+    const mass = this.handles.masses[body];
+    const impulse = ((1 + bounce) * closing * own * mass) / (own + mass);
+    if (!this.pushes.some((push) => push.body === body)) {
+      const push = { x: -nx * impulse, y: -ny * impulse, z: -nz * impulse };
+      this.pushes = [...this.pushes, { body, at, impulse: push }];
+    }
+    return impulse / own;
+  }
+}
+
+/** Half the size of what stands for the middle of a body, m. */
+const MIDDLE = 0.01;
+const middle = ({ bodies }: World): Rounded => ({ index: bodies.length, radius: MIDDLE, half: 0 });
+
+const pushersByWorld = new WeakMap<World, readonly Collider[]>();
+function pushersOf(world: World): readonly Collider[] {
+  let known = pushersByWorld.get(world);
+  if (!known) {
+    known = world.colliders.filter(({ field }) => field?.kind === 'push');
+    pushersByWorld.set(world, known);
+  }
+  return known;
+}

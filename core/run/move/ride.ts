@@ -1,0 +1,160 @@
+import { newTouch } from '../../collision';
+import type { Pose } from '../../motion';
+import { carriedAlong, type Collider, liftOf, type Mover, poseMover, type World } from '../world';
+import { type Path, type RunState, SKIN } from '../state';
+import { gapTo, isAway, isBefore, isElsewhere, nearBox, sweepCollider } from '../contact';
+import { shove } from './move';
+
+/** Overlap left after being pushed that counts as crushed, m. */
+const CRUSH = 0.03;
+/** Least square of the part of a way out that lies in a side-on stage's plane: out along it is not too far. */
+const LEAST_REACH = 0.04;
+/** Gaps wider than this need no push; the skin minus what rounding may take from it, m. */
+const TOUCHING = SKIN - 1e-6;
+
+/** Carries the runner along with the mover it stands on, without slip. */
+export function carry(world: World, s: RunState, path: Path): void {
+  const c = world.colliders[s.ground];
+  if (!c || c.mover < 0) return;
+  const m = poseMover(world.movers, s, c.mover);
+  if (m.pose === m.before) return;
+  const moved = carriedAlong(m, s.x, s.y, s.z);
+  shove(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
+}
+
+/** Part of its radius by which a mover may go past a body within a tick and still be met where it stands. */
+const SLOW = 0.5;
+const met = newTouch();
+const carried = { x: 0, y: 0, z: 0 };
+
+/** Has `carried` be where the runner would be had it gone along with something; made without garbage. */
+function carriedTo(before: Pose, pose: Pose, { x, y, z }: RunState): void {
+  const [b, p] = [before.turn, pose.turn];
+  const u = x - before.shift[0];
+  const v = y - before.shift[1];
+  const w = z - before.shift[2];
+  const k = pose.size / before.size;
+  const i = (b[0] * u + b[3] * v + b[6] * w) * k;
+  const j = (b[1] * u + b[4] * v + b[7] * w) * k;
+  const l = (b[2] * u + b[5] * v + b[8] * w) * k;
+  carried.x = p[0] * i + p[1] * j + p[2] * l + pose.shift[0];
+  carried.y = p[3] * i + p[4] * j + p[5] * l + pose.shift[1];
+  carried.z = p[6] * i + p[7] * j + p[8] * l + pose.shift[2];
+}
+
+/**
+ * Takes the runner along with a mover that went through the place where it stands within the tick: one that
+ * is thin and quick would else be found on its other side. Seen from the mover, the runner comes from where
+ * it would be had it been carried.
+ */
+function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Path): boolean {
+  if (m.pose === m.before || m.loose || s.ground === c.index) return false;
+  const body = world.bodies[s.size];
+  const { before, pose } = m;
+  if (before.turn === pose.turn && before.size === pose.size) {
+    // What only shifts is seen at once to be slow, as most is.
+    const u = pose.shift[0] - before.shift[0];
+    const v = pose.shift[1] - before.shift[1];
+    const w = pose.shift[2] - before.shift[2];
+    if (u * u + v * v + w * w < SLOW * SLOW * body.radius * body.radius) return false;
+  }
+  carriedTo(before, pose, s);
+  const dx = s.x - carried.x;
+  const dy = s.y - carried.y;
+  const dz = s.z - carried.z;
+  const least = SLOW * body.radius;
+  if (dx * dx + dy * dy + dz * dz < least * least) return false;
+  met.t = 1;
+  const { x, y, z: depth } = carried;
+  if (!sweepCollider(world, s, body, c, x, y, depth, dx, dy, dz, met)) return false;
+  const back = 1 - met.t;
+  const z = world.lane === null ? -dz * back : 0;
+  shove(world, s, -dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny, z, c.index, path);
+  return true;
+}
+
+/** Takes from a runner that a mover pushes what it has of speed against it. */
+function stopAgainst(s: RunState, c: Collider, nx: number, ny: number, nz: number): void {
+  const closing = nx * s.vx + ny * s.vy + nz * s.vz;
+  if (closing >= 0 || s.ground === c.index) return;
+  s.vx -= nx * closing;
+  s.vz -= nz * closing;
+}
+
+/**
+ * Lets movers push the runner out of their way.
+ * @returns the index of the mover that crushed it against something, or -1
+ */
+export function pushedBy(world: World, s: RunState, path: Path): number {
+  const body = world.bodies[s.size];
+  const { radius } = body;
+  const top = 2 * liftOf(body);
+  const { movers, solids } = nearBox(
+    world,
+    s.x - radius,
+    s.y,
+    s.z - radius,
+    s.x + radius,
+    s.y + top,
+    s.z + radius,
+  );
+  let pusher = -1;
+  const outside = (boxes: Float64Array, b: number) =>
+    s.x + radius < boxes[b] ||
+    s.x - radius > boxes[b + 3] ||
+    s.y + top < boxes[b + 1] ||
+    s.y > boxes[b + 4] ||
+    s.z + radius < boxes[b + 2] ||
+    s.z - radius > boxes[b + 5];
+  const strayed = (c: Collider) =>
+    c.strays &&
+    isElsewhere(
+      world,
+      s,
+      c,
+      s.x - radius,
+      s.y,
+      s.z - radius,
+      s.x + radius,
+      s.y + top,
+      s.z + radius,
+    );
+  for (let i = 0; i < movers.list.length; i++) {
+    if (outside(movers.boxes, 6 * i)) continue;
+    const c = movers.list[i];
+    if (strayed(c)) continue;
+    if (isAway(world, s, c)) continue;
+    const m = poseMover(world.movers, s, c.mover);
+    // One-way faces push only who was before them.
+    if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
+    if (sweptOver(world, s, c, m, path)) {
+      stopAgainst(s, c, met.nx, met.ny, world.lane === null ? met.nz : 0);
+      pusher = c.index;
+      continue;
+    }
+    const gap = gapTo(world, s, body, c, s.x, s.y, s.z);
+    if (gap.distance >= TOUCHING) continue;
+    let { nx, ny, nz } = gap;
+    const out = SKIN - gap.distance;
+    let reach = 1;
+    if (world.lane !== null) {
+      reach = nx * nx + ny * ny;
+      if (reach < LEAST_REACH) continue;
+      nz = 0;
+    }
+    nx /= reach;
+    ny /= reach;
+    nz /= reach;
+    shove(world, s, nx * out, ny * out, nz * out, c.index, path);
+    stopAgainst(s, c, nx, ny, nz);
+    pusher = c.index;
+  }
+  if (pusher < 0) return -1;
+  for (let i = 0; i < solids.list.length; i++) {
+    if (outside(solids.boxes, 6 * i)) continue;
+    const c = solids.list[i];
+    if (isAway(world, s, c) || c.oneWay || strayed(c)) continue;
+    if (gapTo(world, s, body, c, s.x, s.y, s.z).distance < -CRUSH) return pusher;
+  }
+  return -1;
+}

@@ -1,0 +1,145 @@
+import { DT, type Flick, type Roller, type World } from '../world';
+import { F, FULL_AIM, FULL_PAD, type Input, type Path, type RunState, type Say } from '../state';
+import { headingOf, pushed } from './hopper';
+import { AIR_TICKS, alongOf, fall, pull, roll, settle, slow } from './rolling';
+
+/**
+ * What rolling takes of a pull along the ground: a solid sphere that rolls without slip gains 5/7 of it,
+ * and needs a hold of 2/7 of it to do so (see any text on rigid bodies).
+ */
+const ROLLS = 5 / 7;
+const NEEDS = 2 / 7;
+
+const pulled = new Float64Array(4);
+
+/** A tick of the roller: pushed along by the pad, held back by the button. */
+export function tickRoller(
+  world: World,
+  s: RunState,
+  roller: Roller,
+  input: Input,
+  path: Path,
+  say: Say,
+): void {
+  const grounded = s.ground >= 0;
+  const surface = grounded ? world.colliders[s.ground].surface : undefined;
+  const grip = roller.grip * (surface?.grip ?? 1) * s.field[F.grip];
+  const top = roller.topSpeed * (surface?.pace ?? 1) * s.field[F.pace];
+  let px = input.x / FULL_PAD;
+  let pz = world.lane === null ? input.z / FULL_PAD : 0;
+  const length = Math.sqrt(px * px + pz * pz);
+  if (length > 1) {
+    px /= length;
+    pz /= length;
+  }
+  if (length > 0.1) s.heading = headingOf(px, pz, s.heading);
+  if (grounded) {
+    pull(s, pulled);
+    const along = alongOf(pulled);
+    const press = Math.max(pulled[3], 0);
+    // With too little hold it slides, and the hold there is works against the slide.
+    const part =
+      along * NEEDS <= grip * press || along === 0
+        ? ROLLS
+        : Math.max(0, 1 - (grip * press) / along);
+    s.vx += pulled[0] * part * DT;
+    s.vy += pulled[1] * part * DT;
+    s.vz += pulled[2] * part * DT;
+    slow(s, (input.jump ? grip : roller.rolling) * press * DT);
+    push(s, px, pz, Math.min(roller.acceleration, grip * Math.max(press, s.press)), top, true);
+    settle(s, pulled);
+  } else {
+    fall(s, roller.fallSpeed);
+    push(s, px, pz, s.air <= AIR_TICKS ? roller.acceleration : roller.airAcceleration, top, false);
+  }
+  pushed(world, s);
+  const hardest = roll(world, s, roller.bounce, 0, path);
+  if (hardest > 2) say('land');
+}
+
+/** Pushes along the ground as long as that does not make it faster than its top speed. */
+function push(
+  s: RunState,
+  px: number,
+  pz: number,
+  acceleration: number,
+  top: number,
+  grounded: boolean,
+): void {
+  // Along the ground: the pad's way over the map, leaned with what is rolled on.
+  const into = grounded ? px * s.gx + pz * s.gz : 0;
+  const [x, y, z] = [px - into * s.gx, -into * s.gy, pz - into * s.gz];
+  const along = s.vx * x + s.vy * y + s.vz * z;
+  const length = Math.sqrt(x * x + y * y + z * z);
+  if (length === 0) return;
+  const more = Math.min(acceleration * DT, Math.max(0, top - along / length));
+  s.vx += x * more;
+  s.vy += y * more;
+  s.vz += z * more;
+}
+
+/** A tick of the flick stone: struck when it lies still, sliding until it does again. */
+export function tickFlick(
+  world: World,
+  s: RunState,
+  flick: Flick,
+  input: Input,
+  path: Path,
+  say: Say,
+): void {
+  const grounded = s.ground >= 0;
+  const surface = grounded ? world.colliders[s.ground].surface : undefined;
+  const friction = flick.friction * (surface?.grip ?? 1) * s.field[F.grip];
+  const struck = input.jump && !s.jumpHeld;
+  s.jumpHeld = input.jump;
+  if (grounded) {
+    if (struck && isStill(s) && (input.x !== 0 || input.z !== 0)) {
+      strike(world, s, flick, input);
+      say('stroke', 0);
+    }
+    pull(s, pulled);
+    const along = alongOf(pulled);
+    const hold = friction * Math.max(pulled[3], s.press > 2 * pulled[3] ? s.press : 0);
+    // Lying still it is held by as much as it takes.
+    if (!(along <= hold && isStill(s))) {
+      s.vx += pulled[0] * DT;
+      s.vy += pulled[1] * DT;
+      s.vz += pulled[2] * DT;
+    }
+    slow(s, hold * DT);
+    settle(s, pulled);
+  } else fall(s, flick.fallSpeed);
+  pushed(world, s);
+  const hardest = roll(world, s, flick.bounce, 0, path);
+  if (hardest > 2) say('bounce');
+}
+
+/** Speed under which a stone lies still, m/s. */
+const STILL_SPEED = 0.06;
+
+/** Whether a stone lies still on its ground: its speed along it. */
+function isStill(s: RunState): boolean {
+  const into = s.vx * s.gx + s.vy * s.gy + s.vz * s.gz;
+  return s.vx * s.vx + s.vy * s.vy + s.vz * s.vz - into * into < STILL_SPEED * STILL_SPEED;
+}
+
+/** Whether the flick stone may be struck. */
+export const mayStrike = (s: RunState): boolean => s.ground >= 0 && isStill(s);
+
+function strike(world: World, s: RunState, flick: Flick, input: Input): void {
+  const [ax, az] = [input.x / FULL_AIM, input.z / FULL_AIM];
+  const length = Math.sqrt(ax * ax + az * az);
+  const k = (length > 1 ? 1 / length : 1) * flick.strength;
+  // On a side-on stage the stroke goes up and along; else over the map, with the ground.
+  if (world.lane !== null) {
+    s.vx += ax * k;
+    s.vy += -az * k;
+  } else {
+    const into = ax * s.gx + az * s.gz;
+    s.vx += (ax - into * s.gx) * k;
+    s.vy += -into * s.gy * k;
+    s.vz += (az - into * s.gz) * k;
+  }
+  s.heading = headingOf(ax, az, s.heading);
+  s.jumps++;
+}

@@ -1,0 +1,65 @@
+import type { Course } from '../../course';
+import type { Vec3 } from '../../geometry';
+import { checkpointNumber, legOf } from '../../pieces';
+import { legMarks, nearestOf, spotAt, type World } from '../world';
+import type { RunState } from '../state';
+import { putAt } from '../contact';
+import { startState } from './begin';
+
+/**
+ * A run begun part of the way: in the leg that passes the place nearest, with the checkpoints passed that
+ * come before it on the way, facing what comes next.
+ * @param at where to begin, m
+ * @returns the state, and a world whose runner returns to the place until it reaches a checkpoint
+ */
+export function beginAt(
+  course: Course,
+  world: World,
+  at: Vec3,
+  seed = 0,
+): { world: World; state: RunState } {
+  const lines = legMarks(course);
+  const nearest = lines.map((line) => nearestOf(line, at));
+  const leg = nearest.reduce((best, { far }, i) => (far < nearest[best].far ? i : best), 0);
+  const next = lines[leg][nearest[leg].after + 1] ?? null;
+  const spot = spotAt([at[0], at[1], world.lane ?? at[2]], headingTo(at, next, world.lane));
+  const starts = world.starts.map((of, i) => (i === leg ? [spot] : of));
+  const here: World = { ...world, starts };
+  const state = startState(here, seed);
+  if (world.legs > 0) state.leg = Math.min(leg, world.legs - 1);
+  // The line's first mark is the start; a checkpoint before the place has been passed.
+  const passed = lines[leg].slice(1, nearest[leg].after + 1);
+  world.checkpoints.forEach(({ piece }, i) => {
+    const cairn = world.pieces[piece];
+    if (world.legs > 0 && legOf(cairn) !== leg + 1) return;
+    const before = passed.some((mark) => mark.every((v, axis) => v === cairn.at[axis]));
+    if (!before) return;
+    state.passed[i] = 1;
+    const last = world.checkpoints[state.checkpoint];
+    if (!last || last.number < checkpointNumber(cairn)) state.checkpoint = i;
+  });
+  const last = state.checkpoint;
+  // Going back it comes to the place it began at, not to a checkpoint it never was at.
+  const checkpoints = world.checkpoints.map((one, i) =>
+    i === last ? { ...one, ...spot, restores: false } : one,
+  );
+  const begun = { ...here, checkpoints };
+  putAt(begun, state, spot);
+  state.rest = 0;
+  return { world: begun, state };
+}
+
+/** Degrees about y from a place to another over the map; along x, one way or the other, on a side-on stage. */
+function headingTo(from: Vec3, to: Vec3 | null, lane: number | null): number {
+  if (!to) return 0;
+  const [dx, dz] = [to[0] - from[0], to[2] - from[2]];
+  if (lane !== null) return dx < 0 ? 180 : 0;
+  let best = 0;
+  let most = -Infinity;
+  for (let heading = 0; heading < 360; heading += 15) {
+    const { ahead } = spotAt(from, heading);
+    const along = ahead[0] * dx + ahead[2] * dz;
+    if (along > most) [most, best] = [along, heading];
+  }
+  return best;
+}

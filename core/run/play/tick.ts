@@ -1,0 +1,222 @@
+import { DT, type World } from '../world';
+import {
+  beginPath,
+  type Emit,
+  F,
+  type Input,
+  newPath,
+  NO_INPUT,
+  type Path,
+  type RunState,
+  type Say,
+  sayer,
+  tideOf,
+} from '../state';
+import { gapTo, meetings, respawn } from '../contact';
+import { LooseBodies } from '../loose';
+import { carry, leaveGround, pushedBy, tickCart, tickFlick, tickHopper, tickRoller } from '../move';
+import {
+  actOnLinks,
+  breakPiece,
+  drive,
+  feelRegion,
+  forget,
+  type Happened,
+  hurt,
+  meet,
+  nothingHappened,
+  restField,
+  standOn,
+  throwCopies,
+  wakeMovers,
+  wakeTouched,
+  watchPiece,
+  watchRound,
+} from '../rules';
+
+const path = newPath();
+const heard = nothingHappened();
+
+/** Ticks after which something not touched since counts as touched anew. */
+const ANEW = 12;
+
+/**
+ * Moves a run on by one tick of 1/120 s: the movers first, then what is thrown, then the runner, what it
+ * met, and what follows from that. Changes `s`; the same world, state and input always give the same bits.
+ */
+export function tick(world: World, s: RunState, input: Input, emit: Emit): void {
+  if (s.finish >= 0 || s.over) return;
+  const say = sayer(world, s, emit);
+  if (s.tick === 0) emit({ kind: 'start', tick: 0, time: 0, x: s.x, y: s.y, z: s.z });
+  s.tick++;
+  step(world, s, input, say);
+  if (world.limit > 0 && s.tick >= world.limit && s.finish < 0 && !s.over) {
+    s.over = true;
+    say('time-up');
+  }
+}
+
+/** What a tick does, up to whatever ends it early. */
+function step(world: World, s: RunState, input: Input, say: Say): void {
+  const told = s.rest > 0 || s.tick < s.stillUntil ? NO_INPUT : input;
+  if (s.rest > 0) s.rest--;
+  const { links } = world;
+  const { touching } = s;
+  touching.count = 0;
+  // What nobody waits for is not noted.
+  const watched = links.length > 0 || world.breaking || world.wakers.length > 0;
+  const happened = watched ? forget(heard) : null;
+
+  if (world.wakers.length > 0) wakeMovers(world, s);
+  if (world.followers.length > 0) drive(world, s);
+  if (s.size !== 0 && s.tick > s.sizeUntil) s.size = 0;
+  if (world.loose.length > 0) (s.bodies ??= LooseBodies.of(world, s)).step(world, s);
+
+  beginPath(path, s.x, s.y, s.z);
+  if (s.ground >= 0) carry(world, s, path);
+  const crusher = world.movers.length > 0 ? pushedBy(world, s, path) : -1;
+  if (crusher >= 0) {
+    say('crush', 1, world.colliders[crusher].piece);
+    respawn(world, s, say);
+    return;
+  }
+  const thrown = world.throwers.length > 0 ? throwCopies(world, s) : null;
+
+  move(world, s, told, path, say);
+  if (isLost(s, path)) {
+    lose(s, path, say);
+    return;
+  }
+  if (s.ground >= 0) feel(world, s, say);
+  if (world.roundOff > 0) watchRound(world, s);
+  // Everything that ends a tick early comes after this; the regions' work is for the next one.
+  const hurtBy = sense(world, s, path, happened, say);
+  if (hurtBy === 'ended') return;
+  if (thrown && hurt(world, s, thrown.hurt, null, 1, say)) return;
+  if (happened) touched(world, s, happened, say);
+  if (happened && links.length > 0 && actOnLinks(world, s, happened, say)) return;
+  if (hurtBy === 'hurt') {
+    say('hazard');
+    s.falls++;
+    respawn(world, s, say);
+  } else if (hurtBy === 'fall' || s.y < tideOf(s) || beyond(s)) {
+    say('fall');
+    s.falls++;
+    respawn(world, s, say);
+  }
+}
+
+/** Faster than anything in a course can make a runner that still gets anywhere, m/s. */
+const MOST_SPEED = 1000;
+
+/** Whether the runner is nowhere any more, or was taken along faster than any course can: no run goes on so. */
+function isLost({ x, y, z, vx, vy, vz }: RunState, { points }: Path): boolean {
+  const dx = x - points[0];
+  const dy = y - points[1];
+  const dz = z - points[2];
+  const way = dx * dx + dy * dy + dz * dz;
+  const speed = vx * vx + vy * vy + vz * vz;
+  // What is no number is not below anything either.
+  return !(way <= MOST_SPEED * MOST_SPEED * DT * DT && speed <= MOST_SPEED * MOST_SPEED);
+}
+
+/** Ends the attempt where the tick found the runner. */
+function lose(s: RunState, { points }: Path, say: Say): void {
+  [s.x, s.y, s.z] = points;
+  s.vx = 0;
+  s.vy = 0;
+  s.vz = 0;
+  s.over = true;
+  say('lost');
+}
+
+/** How far the runner may get from every piece before it counts as lost, m. */
+const LOST = 4000;
+const beyond = (s: RunState): boolean =>
+  !(Math.abs(s.x) < LOST && Math.abs(s.z) < LOST && s.y < LOST);
+
+function move(world: World, s: RunState, input: Input, way: Path, say: Say): void {
+  const { runner } = world;
+  switch (runner.kind) {
+    case 'hopper':
+      return tickHopper(world, s, runner, input, way, say);
+    case 'roller':
+      return tickRoller(world, s, runner, input, way, say);
+    case 'cart':
+      return tickCart(world, s, runner, input, way, say);
+    case 'flick':
+      return tickFlick(world, s, runner, input, way, say);
+  }
+}
+
+/** What the ground does: it may give way, or throw the runner up. */
+function feel(world: World, s: RunState, say: Say): void {
+  standOn(world, s);
+  const bounce = Math.max(world.colliders[s.ground].surface?.bounce ?? 0, s.field[F.bounce]);
+  if (bounce === 0) return;
+  leaveGround(world, s);
+  s.vy = bounce;
+  s.coyote = 0;
+  s.rising = false;
+  s.air = ANEW;
+  say('bounce');
+}
+
+/** Acts on what was met along the way, and finds which regions the runner is in. */
+function sense(
+  world: World,
+  s: RunState,
+  way: Path,
+  happened: Happened | null,
+  say: Say,
+): 'ended' | 'hurt' | 'fall' | null {
+  if (s.portal >= 0 && s.tick - s.portalTick > 1) s.portal = -1;
+  restField(world, s);
+  let done: 'hurt' | 'fall' | null = null;
+  for (const { collider, part } of meetings(world, s, way)) {
+    const { piece, role } = collider;
+    if (happened) noteTouch(world, s, piece, happened);
+    if (role === 'region') {
+      const body = world.bodies[s.size];
+      if (gapTo(world, s, body, collider, s.x, s.y, s.z).distance >= 0) continue;
+      done = feelRegion(world, s, collider) ?? done;
+      continue;
+    }
+    const reached = s.checkpoint;
+    if (meet(world, s, collider, part, say)) return 'ended';
+    if (happened) {
+      if (role === 'pickup') happened.gathered = true;
+      if (role === 'checkpoint' && s.checkpoint !== reached) happened.checkpoints.push(piece);
+    }
+  }
+  return done;
+}
+
+function noteTouch(world: World, s: RunState, piece: number, happened: Happened): void {
+  if (world.heeded[piece]) watchPiece(s, piece);
+  if (s.tick - s.touched[piece] > ANEW) happened.touched.push(piece);
+  s.touched[piece] = s.tick;
+}
+
+/** What follows from solids being touched: they break, wake, and give their cue. */
+function touched(world: World, s: RunState, happened: Happened, say: Say): void {
+  const { count, pieces, speeds } = s.touching;
+  for (let i = 0; i < count; i++) {
+    const piece = pieces[i];
+    const anew = s.tick - s.touched[piece] > ANEW;
+    noteTouch(world, s, piece, happened);
+    const { breaks } = world.pieces[piece];
+    if (breaks && s.away[piece] === 0) {
+      if (anew) s.hits[piece]++;
+      const fast = breaks.speed !== undefined && speeds[i] >= breaks.speed;
+      if (fast || (breaks.touches !== undefined && s.hits[piece] >= breaks.touches)) {
+        breakPiece(world, s, piece, happened, say);
+        if (s.ground >= 0 && world.colliders[s.ground].piece === piece) leaveGround(world, s);
+      }
+    }
+  }
+  if (world.wakers.length > 0) {
+    for (const piece of happened.touched) wakeTouched(world, s, piece);
+    for (let i = 0; i < count; i++) wakeTouched(world, s, pieces[i]);
+  }
+}

@@ -1,0 +1,262 @@
+import { FOR_GOOD, type LinkIndex, type ReadyLink, type World } from '../world';
+import { chance, LINK_SIZE, type RunState, type Say } from '../state';
+import { takeEffect } from './effects';
+import type { Happened } from './happened';
+
+/** Most links that act within one tick; what is due beyond that acts in the next. */
+const MOST_ACTS = 64;
+/** Most messages, and most sounds, that a tick tells of: nobody could take in more. */
+const MOST_TOLD = 4;
+/** Ticks without a touch after which what was touched counts as left. */
+const LEFT_TICKS = 3;
+
+// Places within a link's numbers: how often it acted and when it last did, when it will, for how many ticks
+// it was stood in, and the last of them.
+const [ACTED, LAST, DUE, STOOD, STOOD_LAST] = [0, 1, 2, 3, 4];
+
+/** The links' acting within one tick. */
+interface Acting {
+  readonly world: World;
+  readonly s: RunState;
+  readonly index: LinkIndex;
+  readonly happened: Happened;
+  readonly say: Say;
+  /** The same, made at the first act, that tells no more than a few words. */
+  few: Say | null;
+  /** Ids of the links that acted, in order. */
+  readonly acted: string[];
+  /** How many may have acted before the rest has to wait, or counts as a loop. */
+  most: number;
+  ends: boolean;
+}
+
+/** Numbers of the links heard of; made anew for each round, and reused. */
+const heard: number[] = [];
+
+/**
+ * Has every link act whose cue was given in this tick, and what is due. What effects themselves bring
+ * about is heard in the same tick; a loop of them ends the links' acting with a word that names them.
+ * @returns whether the tick ends with what a link did
+ */
+export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
+  const index = world.linkIndex;
+  const due = s.tick >= s.due;
+  hearFirst(world, s, index, happened);
+  // Most ticks bring nothing about.
+  if (!due && heard.length === 0) {
+    if (happened.broken.length > 0) happened.broken.length = 0;
+    return false;
+  }
+  const first = inOrder(heard);
+  const acted: string[] = [];
+  // Of what is heard most does not act: so nothing is made here that only acting needs.
+  const most = MOST_ACTS;
+  const acting: Acting = { world, s, index, happened, say, few: null, acted, most, ends: false };
+  // What broke is heard in rounds: what one of them breaks is for the next.
+  if (happened.broken.length > 0) happened.broken.length = 0;
+  if (due) actOnDue(acting);
+  follow(acting, first, true);
+  // What follows from what broke is counted apart: very many at once are no loop.
+  acting.most = acted.length + MOST_ACTS;
+  while (happened.broken.length > 0 && acted.length < acting.most) {
+    heard.length = 0;
+    for (const piece of happened.broken.splice(0)) hear(index.broken.get(piece));
+    follow(acting, inOrder(heard), false);
+  }
+  if (happened.broken.length > 0) {
+    happened.broken.length = 0;
+    say('loop', 1, -1, [...new Set(acted)].slice(-MOST_NAMED).join(', '));
+  }
+  return acting.ends;
+}
+
+/** Most links of a loop that are named. */
+const MOST_NAMED = 8;
+
+/** Tells of no more than a few messages and sounds. */
+function fewWords(say: Say): Say {
+  const told = { message: 0, sound: 0 };
+  return (kind, part, piece, text) => {
+    if ((kind === 'message' || kind === 'sound') && ++told[kind] > MOST_TOLD) return;
+    say(kind, part, piece, text);
+  };
+}
+
+/** Has what is due act, as much as a tick may; the rest stays due. */
+function actOnDue(acting: Acting): void {
+  const { s, index } = acting;
+  s.due = FOR_GOOD;
+  for (let i = 0; i < index.links.length; i++) {
+    const due = s.links[i * LINK_SIZE + DUE];
+    if (due < 0) continue;
+    if (due <= s.tick && acting.acted.length < acting.most) act(acting, i);
+    else s.due = Math.min(s.due, Math.max(due, s.tick + 1));
+  }
+}
+
+function act(acting: Acting, i: number): void {
+  const { world, s, index, happened, acted } = acting;
+  const say = (acting.few ??= fewWords(acting.say));
+  const { link, effects } = index.links[i];
+  acted.push(link.id);
+  s.links[i * LINK_SIZE + DUE] = -1;
+  say('link', 1, -1, link.id);
+  for (const effect of effects) {
+    if (takeEffect(world, s, index, effect, happened, say)) acting.ends = true;
+  }
+}
+
+/** Notes links whose cue may have been given. */
+function hear(links: readonly number[] | undefined): void {
+  if (links) for (let k = 0; k < links.length; k++) heard.push(links[k]);
+}
+
+/** Notes the links whose cue may have been given in this tick before any acted. */
+function hearFirst(world: World, s: RunState, index: LinkIndex, happened: Happened): void {
+  const { touched, broken, checkpoints, gathered } = happened;
+  const { clock, links } = index;
+  // Setting a length costs more than looking at it.
+  if (heard.length > 0) heard.length = 0;
+  for (let k = 0; k < clock.length; k++) {
+    if (isTime(world, s, links[clock[k]], clock[k])) heard.push(clock[k]);
+  }
+  for (let k = 0; k < touched.length; k++) hear(index.touched.get(touched[k]));
+  for (let k = 0; k < broken.length; k++) hear(index.broken.get(broken[k]));
+  for (let k = 0; k < checkpoints.length; k++) hear(index.checkpoint.get(checkpoints[k]));
+  if (checkpoints.length > 0) hear(index.anyCheckpoint);
+  if (gathered) hear(index.gathered);
+  if (s.watched.length > 0) watch(s, index);
+}
+
+/** Notes the links that wait for pieces to be left, or to be stood in; forgets the pieces that were left. */
+function watch(s: RunState, index: LinkIndex): void {
+  const { watched } = s;
+  let kept = 0;
+  for (const piece of watched) {
+    const since = s.tick - s.touched[piece];
+    if (since < LEFT_TICKS) {
+      watched[kept++] = piece;
+      hear(index.stood.get(piece));
+    } else if (since === LEFT_TICKS) hear(index.left.get(piece));
+  }
+  if (kept < watched.length) watched.length = kept;
+}
+
+/** The numbers of a list, each once, in rising order. */
+const inOrder = (list: readonly number[]): readonly number[] =>
+  list.length < 2 ? list : [...new Set(list)].sort((a, b) => a - b);
+
+/** Has links act whose cue was given. */
+function follow(acting: Acting, heard: readonly number[], first: boolean): void {
+  const { world, s, index, acted } = acting;
+  for (const i of heard) {
+    const ready = index.links[i];
+    if (!isCued(world, s, ready, i) || !mayAct(s, ready, i)) continue;
+    if (!first && acted.length >= acting.most) return;
+    s.links[i * LINK_SIZE + ACTED]++;
+    s.links[i * LINK_SIZE + LAST] = s.tick;
+    const { chance: odds } = ready.link;
+    if (odds !== undefined && chance(s) >= odds) continue;
+    // Of very many at once the rest wait for the next tick.
+    const delay = ready.delay > 0 || acted.length < acting.most ? ready.delay : 1;
+    if (delay > 0) dueAt(s, i, s.tick + delay);
+    else act(acting, i);
+  }
+}
+
+function mayAct(s: RunState, { link, rest }: ReadyLink, i: number): boolean {
+  const at = i * LINK_SIZE;
+  if (s.links[at + DUE] >= 0) return false;
+  if (s.links[at + ACTED] === 0) return true;
+  return !link.once && s.tick - s.links[at + LAST] >= rest;
+}
+
+/** Has a link act at a tick, whatever it waits for. */
+export function dueAt(s: RunState, link: number, tick: number): void {
+  s.links[link * LINK_SIZE + DUE] = tick;
+  s.due = Math.min(s.due, tick);
+}
+
+/** Notes that a piece was touched for which a link waits to be left or stood in. */
+export function watchPiece(s: RunState, piece: number): void {
+  if (!s.watched.includes(piece)) s.watched.push(piece);
+}
+
+/** Has pieces be as if the runner had just left them. */
+export function leave(s: RunState, pieces: readonly number[]): void {
+  for (const piece of pieces) {
+    s.touched[piece] = s.tick - LEFT_TICKS;
+    watchPiece(s, piece);
+  }
+}
+
+/** Whether the cue of a link that may have been given one was. */
+function isCued(
+  world: World,
+  s: RunState,
+  { link, pieces, seconds }: ReadyLink,
+  i: number,
+): boolean {
+  const { kind, count = 1 } = link.cue;
+  const at = i * LINK_SIZE;
+  switch (kind) {
+    case 'left':
+      return true;
+    case 'touched':
+    case 'broken':
+    case 'checkpoint':
+      return !link.cue.all || pieces.every((piece) => wasEver(world, s, kind, piece));
+    case 'stood': {
+      const goesOn = s.links[at + STOOD_LAST] === s.tick - 1;
+      s.links[at + STOOD] = goesOn ? s.links[at + STOOD] + 1 : 1;
+      s.links[at + STOOD_LAST] = s.tick;
+      return s.links[at + STOOD] === seconds;
+    }
+    case 'gathered':
+      return s.gatheredCount >= count && s.links[at + ACTED] === 0;
+    case 'all-gathered':
+      return (
+        s.links[at + ACTED] === 0 &&
+        pieces.every((piece) => {
+          const place = world.pickupAt[piece];
+          return place < 0 || s.gathered[place] > 0;
+        })
+      );
+    case 'start':
+    case 'beat':
+    case 'timer':
+    case 'worth':
+    case 'fallen':
+    case 'round':
+    case 'time-left':
+      return true;
+  }
+}
+
+/** Whether what a cue waits for has been with one of its pieces, now or before. */
+function wasEver(
+  world: World,
+  s: RunState,
+  kind: 'touched' | 'broken' | 'checkpoint',
+  piece: number,
+): boolean {
+  if (kind === 'touched') return s.touched[piece] >= 0;
+  if (kind === 'broken') return s.away[piece] === 1;
+  const place = world.checkpointAt[piece];
+  return place < 0 || s.passed[place] === 1;
+}
+
+/** Whether the clock or a count gives a link its cue in this tick; a count does so once. */
+function isTime(world: World, s: RunState, { link, seconds }: ReadyLink, i: number): boolean {
+  const { kind, count = 1 } = link.cue;
+  if (kind === 'start') return s.tick === 1;
+  if (kind === 'timer') return s.tick % seconds === 0;
+  if (kind === 'time-left') return world.limit > 0 && s.tick === Math.max(1, world.limit - seconds);
+  if (kind !== 'beat') {
+    if (s.links[i * LINK_SIZE + ACTED] > 0) return false;
+    return (kind === 'worth' ? s.worth : kind === 'round' ? s.lap : s.falls) >= count;
+  }
+  const { offset, seconds: beat } = world.beat;
+  const beats = (tick: number) => Math.floor((tick / 120 - offset) / (beat * count) + 1e-9);
+  return s.tick / 120 >= offset - 1e-9 && beats(s.tick) !== beats(s.tick - 1);
+}
