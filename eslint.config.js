@@ -4,6 +4,49 @@ const { defineConfig } = require('eslint/config');
 /** Lets files of `target` import nothing from the folders in `from`: imports go one way only. */
 const zone = (target, ...from) => from.map((folder) => ({ target, from: folder }));
 
+/** The rooms of a house from the ground up: none imports from those above it. */
+const floors = (house, rooms) =>
+  rooms.flatMap((room, i) =>
+    zone(`${house}/${room}`, ...rooms.slice(i + 1).map((r) => `${house}/${r}`)),
+  );
+
+const CORE = [
+  'geometry',
+  'course',
+  'motion',
+  'pieces',
+  'collision',
+  'assemble',
+  'run',
+  'route',
+  'check',
+  'formats',
+  'protocol',
+];
+const RUN = ['world', 'state', 'contact', 'loose', 'move', 'rules', 'play'];
+const UI = [
+  'device',
+  'theme',
+  'parts',
+  'scene',
+  'state',
+  'account',
+  'music',
+  'run',
+  'play',
+  'courses',
+  'course',
+  'help',
+];
+
+/** Rooms are entered by their index: what lies behind it is their own. */
+const byIndex = (patterns) => ({
+  'no-restricted-imports': [
+    'error',
+    { patterns: [{ group: patterns, message: 'Rooms are entered by their index.' }] },
+  ],
+});
+
 // The simulation must give the same bits in every engine: only + - * / and sqrt are defined exactly.
 const inexact = [
   'sin',
@@ -46,33 +89,16 @@ module.exports = defineConfig([
       // Namespaces are how fast-check and the oracle are meant to be used.
       'import/no-named-as-default-member': 'off',
       'import/no-named-as-default': 'off',
+      'import/no-cycle': ['error', { ignoreExternal: true }],
+      'import/no-mutable-exports': 'error',
       'import/no-restricted-paths': [
         'error',
         {
           zones: [
             ...zone('./core', './ui', './app', './server', './cli', './demo', './workers', './e2e'),
-            ...zone(
-              './core/geometry',
-              './core/course',
-              './core/pieces',
-              './core/run',
-              './core/assemble',
-              './core/check',
-              './core/formats',
-              './core/motion',
-              './core/collision',
-            ),
-            ...zone(
-              './core/course',
-              './core/pieces',
-              './core/run',
-              './core/assemble',
-              './core/check',
-              './core/formats',
-              './core/motion',
-              './core/collision',
-            ),
-            ...zone('./core/run', './core/check', './core/formats', './core/assemble'),
+            ...floors('./core', CORE),
+            ...floors('./core/run', RUN),
+            ...floors('./ui', UI),
             ...zone('./server', './ui', './app', './cli', './workers'),
             ...zone('./cli', './ui', './app', './server', './workers'),
             ...zone('./demo', './ui', './app', './server', './cli', './workers'),
@@ -88,6 +114,22 @@ module.exports = defineConfig([
     // Tests may stand on anything below them.
     files: ['**/*.test.ts', '**/*.test.tsx', '**/testing.ts', '**/*.testing.ts'],
     rules: { 'import/no-restricted-paths': 'off' },
+  },
+  {
+    files: ['core/run/*/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: byIndex(RUN.map((room) => `../${room}/*`)),
+  },
+  {
+    files: ['ui/**/*', 'app/**/*', 'server/**/*', 'cli/**/*', 'workers/**/*', 'demo/**/*'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    // What tests are made of is used by the bench as well, and no part of what a room hands out.
+    rules: byIndex(CORE.flatMap((room) => [`@/core/${room}/**`, `!@/core/${room}/**/*.testing`])),
+  },
+  {
+    files: CORE.map((room) => `core/${room}/**/*.ts`),
+    ignores: ['**/*.test.ts', '**/*.testing.ts', 'core/run/*/*.ts'],
+    rules: byIndex(CORE.flatMap((room) => [`../${room}/*`, `../../${room}/*`])),
   },
   // The browser tests' fixtures have a function called use, and it is no hook.
   {

@@ -7,7 +7,7 @@ import {
   pickPiece,
   type PieceInHand,
 } from '@/core/assemble';
-import { ROUTES } from '@/core/assemble/fit/routes.testing';
+import { ROUTES } from '@/core/assemble/routes.testing';
 import { checkCourse } from '@/core/check';
 import { emptyCourse, type Course } from '@/core/course';
 import { toShareCode } from '@/core/formats';

@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { faced, insideFace, lookAtFaces, tiedFace } from './face';
+import { frontFaces, insideFace, lookAtFaces, tiedFace } from './face';
 
 const clamp01 = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
 
@@ -61,6 +61,7 @@ export function clearance(
   let best = Infinity;
   const faceless = edgeFaces.length === 0;
   lookAtFaces(body, x, y, z);
+  const faced = frontFaces();
   for (let k = 0; k < edges.length; k += 2) {
     if (!faceless && !faced[edgeFaces[k]] && !faced[edgeFaces[k + 1]]) continue;
     const a = 3 * edges[k];

@@ -63,15 +63,17 @@ function rimsOf({ points, loops, starts, normals }: Body): Float64Array {
   return rims;
 }
 
+let faced = new Uint8Array(64);
+
 /**
  * Of the body looked at last, which faces look at the place, or at one of the two, that it was looked at
- * from. Whatever is nearest to a place outside a convex body belongs to such a face: what leads there from
- * the body is a sum of the normals that meet there, none of them taken away, and so leans towards one of
- * them at least.
+ * from; read before another is looked at. Whatever is nearest to a place outside a convex body belongs to such
+ * a face: what leads there from the body is a sum of the normals that meet there, none of them taken away, and
+ * so leans towards one of them at least.
  */
-export let faced = new Uint8Array(64);
+export const frontFaces = (): Uint8Array => faced;
 
-/** Sets what `faced` tells; with `more` beside what it told before. */
+/** Finds the front faces of a body; with `more` beside those found before. */
 export function lookAtFaces(body: Body, x: number, y: number, z: number, more = false): void {
   const { normals, offsets } = body;
   if (faced.length < offsets.length) faced = new Uint8Array(2 * offsets.length);

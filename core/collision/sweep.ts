@@ -1,5 +1,5 @@
 import type { Body } from './body';
-import { faced, insideFace, lookAtFaces, tiedFace } from './face';
+import { frontFaces, insideFace, lookAtFaces, tiedFace } from './face';
 
 /** The first touch of a sweep; reused by the caller so that sweeping makes no garbage. */
 export interface Touch {
@@ -168,6 +168,7 @@ function sweepEdges(
   out: Touch,
 ): boolean {
   const { points, edges, edgeFaces, edgeTops } = body;
+  const faced = frontFaces();
   const faceless = edgeFaces.length === 0;
   const dd = dx * dx + dy * dy + dz * dz;
   const rr = radius * radius;

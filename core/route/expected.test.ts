@@ -1,5 +1,5 @@
 import { fitTrack, layPieces } from '../assemble';
-import { ROUTES } from '../assemble/fit/routes.testing';
+import { ROUTES } from '../assemble/routes.testing';
 import { emptyCourse } from '../course';
 import { courseLength, expectationOf, intendedWay, trackWay } from '.';
 

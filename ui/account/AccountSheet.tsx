@@ -6,7 +6,7 @@ import { api } from '../state/api';
 import { useMe } from '../state/queries';
 import { RecordingsKept } from './RecordingsKept';
 import { ChangePassphrase } from './ChangePassphrase';
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 import { SPACE } from '../theme';
 
 /** Name and passphrase, to use one's courses elsewhere, and what is set for this device. */

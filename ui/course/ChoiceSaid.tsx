@@ -14,7 +14,7 @@ export function ChoiceSaid() {
   const chosen = chosenOf(course, choice);
   const [first] = chosen;
   const words = inHand
-    ? `${pieceName({ ...inHand, id: '' })} in hand`
+    ? `In hand: ${pieceName({ ...inHand, id: '' }).toLowerCase()}`
     : chosen.length === 0
       ? ''
       : chosen.length === 1

@@ -14,7 +14,7 @@ import {
   type Moment,
 } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { useHand } from '../state/hand';
+import { useHand } from '../device/hand';
 import { useSame } from '../state/useSame';
 
 interface LaidProps {

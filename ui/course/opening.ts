@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { endGlide, glideTo, useView, type View as ViewState } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { motionReduced } from '../state/motion';
+import { motionReduced } from '../device/motion';
 import { usePlaces, type Place } from '../state/places';
 import { useLay } from './layStore';
 

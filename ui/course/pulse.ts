@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { Piece } from '@/core/course';
 import { middle, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
-import { motionReduced } from '../state/motion';
+import { motionReduced } from '../device/motion';
 
 /** A short stir where something has just landed. */
 export interface Pulse {

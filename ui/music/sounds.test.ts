@@ -1,4 +1,4 @@
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 
 /** How many tones have been begun. */
 let tones = 0;

@@ -1,4 +1,4 @@
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 import { pluck } from './pluck';
 
 /** What sounds when something is done, while building and in a run. */

@@ -2,7 +2,7 @@ import { Overlay } from '@rneui/themed';
 import { useEffect, type PropsWithChildren, type ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { RADIUS, SPACE, useColours, WIDE } from '../theme';
-import { motionReduced } from '../state/motion';
+import { motionReduced } from '../device/motion';
 import { IconButton } from './IconButton';
 import { Words } from './Words';
 

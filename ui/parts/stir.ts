@@ -1,5 +1,5 @@
 import type { ViewStyle } from 'react-native';
-import { motionReduced } from '../state/motion';
+import { motionReduced } from '../device/motion';
 
 type Keyframes = Readonly<Record<string, object>>;
 

@@ -9,7 +9,7 @@ import { RunView } from '../run/RunView';
 import type { Finished } from '../run/finished';
 import { ApiError, maySendAgain } from '../state/api';
 import { useMe, usePublished } from '../state/queries';
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 import { SPACE } from '../theme';
 import { sendRun } from '../state/waitingRuns';
 import { useAttempts } from './attempts';

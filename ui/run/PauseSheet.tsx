@@ -1,5 +1,5 @@
 import { Button, Chip, Sheet, Words } from '../parts';
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 
 /** An attempt ends when its time is up, or when its runner was thrown out of all there is. */
 export type Ended = 'time-up' | 'lost';

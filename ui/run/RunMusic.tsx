@@ -4,7 +4,7 @@ import { F, type RunEvent } from '@/core/run';
 import { playSound } from '../music/musician';
 import { sound, type ActSound } from '../music/sounds';
 import { playMusic } from '../music/useMusician';
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 import type { LiveRun } from './liveRun';
 
 /** What is heard of what happens in a run. */

@@ -1,6 +1,6 @@
 import { Canvas as FiberCanvas } from '@react-three/fiber';
 import { useEffect, useState, type PropsWithChildren } from 'react';
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 import { useColours } from '../theme';
 import { CameraRig, FAR, NEAR } from './CameraRig';
 import { measuredDrawing } from './measure';

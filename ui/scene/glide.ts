@@ -1,5 +1,5 @@
 import type { Vec3 } from '@/core/geometry';
-import { motionReduced } from '../state/motion';
+import { motionReduced } from '../device/motion';
 import { axes, metresAPixel, pixelOf, useView, type Eye, type ViewMode } from './view';
 
 let going = 0;

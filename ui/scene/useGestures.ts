@@ -1,6 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from 'react-native';
-import { useHand } from '../state/hand';
+import { useHand } from '../device/hand';
 import { endGlide } from './glide';
 import { useView } from './view';
 

@@ -6,7 +6,7 @@ import { tell } from '../parts';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft } from './drafts';
-import { useHand } from './hand';
+import { useHand } from '../device/hand';
 import { forgetEdits, keepMine, useAutosave } from './saving';
 
 jest.mock('../parts', () => ({ tell: jest.fn() }));

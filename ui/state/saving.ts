@@ -6,7 +6,7 @@ import { tell } from '../parts';
 import { api, maySendAgain, type ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
-import { useHand } from './hand';
+import { useHand } from '../device/hand';
 import { SaveQueue, type SaveAnswer, type Theirs } from './saveQueue';
 
 /** Pieces above which writing the draft takes longer than an edit may. */

@@ -1,7 +1,7 @@
 import { layPieces, movePieces } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from './courseStore';
-import { useHand } from './hand';
+import { useHand } from '../device/hand';
 import { useShown } from './shown';
 
 jest.useFakeTimers();

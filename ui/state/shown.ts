@@ -3,7 +3,7 @@ import { useShallow } from 'zustand/react/shallow';
 import type { Course } from '@/core/course';
 import { afterFrame } from './afterFrame';
 import { useCourse } from './courseStore';
-import { useHand } from './hand';
+import { useHand } from '../device/hand';
 
 interface Shown {
   readonly course: Course;

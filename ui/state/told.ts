@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { Course } from '@/core/course';
 import { useCourse } from './courseStore';
-import { useHand } from './hand';
+import { useHand } from '../device/hand';
 
 /** Time after an edit until what only tells of the course is told of it, and within a drag, ms. */
 const PAUSE = 60;

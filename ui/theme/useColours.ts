@@ -1,5 +1,5 @@
 import { useColorScheme } from 'react-native';
-import { useSettings } from '../state/settings';
+import { useSettings } from '../device/settings';
 import { DAY, NIGHT, type Colours } from './colours';
 
 /** The colours of the hour: as chosen, or as the device is set. */

@@ -5,7 +5,7 @@ import { emptyCourse, type Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useHand } from '../../state/hand';
+import { useHand } from '../../device/hand';
 import { takeTool, useLay } from '../layStore';
 import { TOOLS } from '../tools';
 import { useTune } from '../tune/tuneStore';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Button, Field, IconButton, Row, Sheet, tell, Words } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { MOST_NAMED, usePlaces } from '../../state/places';
-import { useSettings } from '../../state/settings';
+import { useSettings } from '../../device/settings';
 import { SPACE } from '../../theme';
 import { going, viewCommands } from '../commandList';
 import { buildCommands, lookAtChoice } from '../commands';

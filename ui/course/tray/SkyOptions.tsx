@@ -3,7 +3,7 @@ import { tideLine } from '@/core/run';
 import { Stepper } from '../../parts';
 import { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from '../../scene';
 import { useEditing } from '../../state/shown';
-import { useSettings } from '../../state/settings';
+import { useSettings } from '../../device/settings';
 import { Swatch } from './PaintOptions';
 import { ToolButton } from './ToolButton';
 

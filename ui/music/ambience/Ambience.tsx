@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { useSettings } from '../../state/settings';
+import { useSettings } from '../../device/settings';
 import { soundPlaces, type SoundPlace } from './loudness';
 import { VOICES } from './voices';
 

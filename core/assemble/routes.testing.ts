@@ -1,5 +1,5 @@
-import type { Vec3 } from '../../geometry';
-import { seeded } from '../random';
+import type { Vec3 } from '../geometry';
+import { seeded } from './random';
 
 /** A hand's line: a curve with the tremor of a finger in it. */
 function drawn(
