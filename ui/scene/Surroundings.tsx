@@ -154,7 +154,7 @@ export function Surroundings({
   useSky(sky);
   const water = useRef<Mesh>(null);
   const round = useRef<Group>(null);
-  const shapes = useMemo(() => FAR_OFF.map(skerry), []);
+  const shapes = useMemo(() => ({ near: farOff('near'), far: farOff('far') }), []);
   useFrame(({ camera }) => {
     const height = level?.current ?? tide;
     water.current?.position.set(camera.position.x, height, camera.position.z);
@@ -172,14 +172,8 @@ export function Surroundings({
         <mesh material={DOME} renderOrder={-2} frustumCulled={false} scale={DOME_SIZE}>
           <cylinderGeometry args={[1, 1, 1, 48, 6, true, 0]} />
         </mesh>
-        {shapes.map((geometry, i) => (
-          <mesh
-            key={i}
-            geometry={geometry}
-            material={FAR_OFF[i].tone === 'near' ? NEAR : FAR}
-            frustumCulled={false}
-          />
-        ))}
+        <mesh geometry={shapes.far} material={FAR} frustumCulled={false} />
+        <mesh geometry={shapes.near} material={NEAR} frustumCulled={false} />
       </group>
       <mesh ref={water} material={WATER} rotation-x={-Math.PI / 2} frustumCulled={false}>
         <circleGeometry args={[1400, 40]} />
@@ -188,8 +182,16 @@ export function Surroundings({
   );
 }
 
-/** A flat outline standing on the water far off, facing the middle. */
-function skerry({ outline, angle, half, height, far }: (typeof SKERRIES)[number]): BufferGeometry {
+/** All that stands far off in one tone, drawn at once. */
+function farOff(tone: 'near' | 'far'): BufferGeometry {
+  const points = FAR_OFF.filter((one) => one.tone === tone).flatMap(skerry);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
+  return geometry;
+}
+
+/** Corners of a flat outline standing on the water far off, facing the middle, three to a facet. */
+function skerry({ outline, angle, half, height, far }: (typeof SKERRIES)[number]): number[] {
   const a = (angle * Math.PI) / 180;
   // At angle 0 it stands straight behind a stage seen from the side.
   const [cx, cz] = [Math.sin(a) * far, -Math.cos(a) * far];
@@ -202,7 +204,5 @@ function skerry({ outline, angle, half, height, far }: (typeof SKERRIES)[number]
   for (let i = 1; i + 1 < outline.length; i++) {
     points.push(...at(outline[0]), ...at(outline[i]), ...at(outline[i + 1]));
   }
-  const geometry = new BufferGeometry();
-  geometry.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
-  return geometry;
+  return points;
 }
