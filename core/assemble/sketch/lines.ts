@@ -143,6 +143,12 @@ function changePoints(
   });
 }
 
+/** Draws a line on by a point, or begins the route with it. */
+export const addSketchPoint = (course: Course, line: number, place: Vec3): Course =>
+  line === 0 && !course.sketch
+    ? withSketch(course, { ...noSketch, points: [toCentimetres(place)] })
+    : changePoints(course, line, (points) => [...points, place]);
+
 /** Moves a point of the sketch. */
 export const moveSketchPoint = (course: Course, { line, index }: SketchPoint, to: Vec3): Course =>
   placeOfPoint(course.sketch, { line, index })

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { emptyCourse, type Course } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
 import {
+  addSketchPoint,
   bridged,
   clearSketch,
   closeSketch,
@@ -178,6 +179,22 @@ test('a stroke that leaves the line is a branch, one from its end goes on, one e
   const anew = drawSketch(back, straight([0, 0, 80], [40, 0, 80]));
   expect(anew.sketch!.branches).toBeUndefined();
   expect(points(anew)[0]).toEqual([0, 0, 80]);
+});
+
+test('a route is drawn point by point without a finger, from nothing and on along a branch', () => {
+  const begun = addSketchPoint(addSketchPoint(empty, 0, [1, 0, 2]), 0, [6, 0, 2]);
+  expect(points(begun)).toEqual([
+    [1, 0, 2],
+    [6, 0, 2],
+  ]);
+  const branched = drawSketch(begun, [
+    [3, 0, 2],
+    [3, 0, 9],
+    [3, 0, 16],
+  ]);
+  const longer = addSketchPoint(branched, 1, [3, 0, 30]);
+  expect(longer.sketch!.branches![0].points.at(-1)).toEqual([3, 0, 30]);
+  expect(points(longer)).toEqual(points(begun));
 });
 
 test('fingers move, turn and size the picture; the place between them stays under them', () => {

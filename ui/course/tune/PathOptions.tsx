@@ -1,5 +1,12 @@
 import { View } from 'react-native';
-import { changeMotion, movePathPoint, pathPlaces, removePathPoint, tidy } from '@/core/assemble';
+import {
+  addPathPoint,
+  changeMotion,
+  movePathPoint,
+  pathPlaces,
+  removePathPoint,
+  tidy,
+} from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
 import { legTimes, USUAL_SPEED } from '@/core/motion';
 import { Button, Chip, Choices, NumberField, Words } from '../../parts';
@@ -8,6 +15,9 @@ import { SPACE } from '../../theme';
 import { Flow } from './Section';
 import { Triple } from './Triple';
 import { useTuneOf } from './tuneStore';
+
+/** How far from the last a point is put that is added without touching the scene, m. */
+const STEP = 2;
 
 /** A drawn path: its points on the scene, its pace, and what follows its end. */
 export function PathOptions({
@@ -54,6 +64,16 @@ export function PathOptions({
           kind={drawingPath ? 'main' : 'plain'}
           testID="draw-path"
           onPress={() => set({ drawingPath: !drawingPath, pathPoint: null })}
+        />
+        <Button
+          title="One more point"
+          icon="plus"
+          testID="path-more"
+          onPress={() => {
+            const [x, y, z] = places[places.length - 1];
+            edit((now) => addPathPoint(now, piece.id, [x + STEP, y, z]));
+            set({ pathPoint: places.length });
+          }}
         />
         {pathPoint !== null && pathPoint > 0 && (
           <Button

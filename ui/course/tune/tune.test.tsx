@@ -76,6 +76,11 @@ test('a path is set point by point, and a thrower by its figures', () => {
   tab('Path');
   expect(useTune.getState().drawingPath).toBe(true);
   type('path-speed', '3');
+  // A point more is put without touching the scene, and typed where it is to be.
+  fireEvent.press(screen.getByTestId('path-more'));
+  expect(useTune.getState().pathPoint).toBe(2);
+  act(() => state().undo());
+  act(() => useTune.getState().set({ pathPoint: null }));
   press('Round and on');
   press('Smooth');
   expect(piece().motion).toEqual([
