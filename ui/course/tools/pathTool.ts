@@ -27,6 +27,8 @@ export function pathTool(): Tool {
     begin: (x, y) => {
       const piece = chosen();
       if (!piece) return false;
+      // What was only tapped let nothing go.
+      lifted = null;
       const { pathPoint, set } = useTune.getState();
       const places = pathPlaces(piece);
       const point = pathPoint === null ? undefined : places[pathPoint];

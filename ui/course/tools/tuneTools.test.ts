@@ -87,6 +87,17 @@ describe('a path', () => {
   });
 });
 
+test('arrows that were only tapped leave the next drag a move', () => {
+  edit((now) => addPathPoint(now, 'p1', [2, 0, 0]));
+  useTune.getState().set({ drawingPath: true });
+  const tool = pathTool();
+  tap(tool, pixel([2, 0, 0]));
+  const [x, y] = pixel([2, 0, 0]);
+  tap(tool, [x, y - KNOB_OUT]);
+  drag(tool, pixel([2, 0, 0]), pixel([4, 0, 3]));
+  near(pathPlaces(crate())[1], [4, 0, 3]);
+});
+
 describe('poses', () => {
   beforeEach(() => {
     edit((now) => addMotion(now, new Set(['p1']), 'poses'));
