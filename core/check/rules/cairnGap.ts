@@ -1,4 +1,4 @@
-import { type Piece } from '../../course';
+import type { Piece } from '../../course';
 import { checkpointNumber, legOf, markOf } from '../../pieces';
 import { type Check, type CheckRule, about } from '../finding';
 

@@ -1,6 +1,6 @@
-import { type Course } from '../../course';
+import type { Course } from '../../course';
 import { CELL, CROWD, sparseOf } from '../crowd';
-import { type CheckRule, type Finding } from '../finding';
+import type { CheckRule, Finding } from '../finding';
 
 /** Crowds, told of once each: what is in them lies in one place. */
 const crowds = (course: Course): Finding<'crowd'>[] =>

@@ -1,5 +1,5 @@
 import { findFamily } from '../../pieces';
-import { type Check, type CheckRule } from '../finding';
+import type { Check, CheckRule } from '../finding';
 
 const unknownFamilies: Check<'family'> = ({ pieces }) =>
   pieces

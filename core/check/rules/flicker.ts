@@ -1,5 +1,5 @@
 import { piecesOver } from '../../assemble';
-import { type Piece } from '../../course';
+import type { Piece } from '../../course';
 import {
   type Bounds,
   type Vec2,

@@ -1,5 +1,5 @@
 import { markOf } from '../../pieces';
-import { type Check, type CheckRule } from '../finding';
+import type { Check, CheckRule } from '../finding';
 
 const goal: Check<'goal'> = ({ pieces }) =>
   pieces.some((piece) => markOf(piece) === 'goal')

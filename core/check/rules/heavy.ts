@@ -1,5 +1,5 @@
 import { type PieceGeometry, familyOf, localGeometry } from '../../pieces';
-import { type Check, type CheckRule, type Finding } from '../finding';
+import type { Check, CheckRule, Finding } from '../finding';
 
 /** Triangles and lights beyond which phones draw too slowly. */
 export const MOST_TRIANGLES = 400_000;

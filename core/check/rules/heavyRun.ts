@@ -10,7 +10,7 @@ import {
   beatSeconds,
 } from '../../course';
 import { hasOwnMotion } from '../../pieces';
-import { type Check, type CheckRule, type Finding } from '../finding';
+import type { Check, CheckRule, Finding } from '../finding';
 
 const heavy = (message: string, piece?: Piece): Finding<'heavy-run'> => ({
   rule: 'heavy-run',

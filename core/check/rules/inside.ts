@@ -1,5 +1,5 @@
 import { piecesOver } from '../../assemble';
-import { type Piece } from '../../course';
+import type { Piece } from '../../course';
 import { type Vec3, dot, sub } from '../../geometry';
 import { familyOf, localGeometry, pieceBounds, toWorld } from '../../pieces';
 import { MOST_PAIRS, sparseOf } from '../crowd';

@@ -1,5 +1,5 @@
 import { markOf } from '../../pieces';
-import { type Check, type CheckRule } from '../finding';
+import type { Check, CheckRule } from '../finding';
 
 const laps: Check<'laps'> = ({ kind, pieces }) =>
   kind === 'laps' && !pieces.some((piece) => markOf(piece) === 'checkpoint')

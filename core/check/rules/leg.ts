@@ -1,5 +1,5 @@
 import { type Mark, legOf, markOf } from '../../pieces';
-import { type Check, type CheckRule, type Finding } from '../finding';
+import type { Check, CheckRule, Finding } from '../finding';
 
 /** Every leg has a start and a goal. */
 const legs: Check<'leg'> = ({ pieces, legs: told = [] }) =>

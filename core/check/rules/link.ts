@@ -1,5 +1,5 @@
 import { CUES_OF_PIECES, EFFECTS_ON_PIECES } from '../../assemble';
-import { type Check, type CheckRule, type Finding } from '../finding';
+import type { Check, CheckRule, Finding } from '../finding';
 
 /** Links wait for something and do something, to pieces that are there. */
 const links: Check<'link'> = (course) => {

@@ -1,9 +1,7 @@
-import { type Course } from '../../course';
+import type { Course } from '../../course';
 import { findFamily } from '../../pieces';
 import { stronglyConnected } from '../components';
-import { type Check, type CheckRule } from '../finding';
-
-// What tuning can get wrong: motions that go nowhere, links without an end, shapes unlike their pictures.
+import type { Check, CheckRule } from '../finding';
 
 const name = (course: Course, id: string): string => {
   const piece = course.pieces.find((one) => one.id === id);

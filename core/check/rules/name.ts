@@ -1,4 +1,4 @@
-import { type Check, type CheckRule } from '../finding';
+import type { Check, CheckRule } from '../finding';
 
 const named: Check<'name'> = ({ name }) =>
   name.trim().length >= 3

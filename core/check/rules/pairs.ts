@@ -1,4 +1,4 @@
-import { type Piece } from '../../course';
+import type { Piece } from '../../course';
 import { familyOf, specOf } from '../../pieces';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
 

@@ -1,5 +1,5 @@
 import { endIndex, endsOf } from '../../assemble';
-import { type Piece } from '../../course';
+import type { Piece } from '../../course';
 import { familyOf } from '../../pieces';
 import { sparseOf } from '../crowd';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';

@@ -1,5 +1,5 @@
 import { piecesOver } from '../../assemble';
-import { type Course, type Piece } from '../../course';
+import type { Course, Piece } from '../../course';
 import { type Polyhedron, type Vec2, type Vec3, faceNormal, rotate } from '../../geometry';
 import {
   contactShapes,

@@ -1,4 +1,4 @@
-import { type Course, type Piece } from '../../course';
+import type { Course, Piece } from '../../course';
 import { type Vec3, boundsOf } from '../../geometry';
 import { type Motion, inTempo, isDriven, toldMotion, topSpeed } from '../../motion';
 import { localGeometry } from '../../pieces';

@@ -1,5 +1,5 @@
 import { markOf } from '../../pieces';
-import { type Check, type CheckRule } from '../finding';
+import type { Check, CheckRule } from '../finding';
 
 /** A course without a start. */
 const start: Check<'start'> = ({ pieces }) =>

@@ -1,4 +1,4 @@
-import { type Course, type Piece } from '../../course';
+import type { Course, Piece } from '../../course';
 import { markOf, pieceBounds } from '../../pieces';
 import { NO_INPUT, STEP_HEIGHT, buildWorld, startState, tick } from '../../run';
 import { type Check, type CheckRule, about } from '../finding';

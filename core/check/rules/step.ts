@@ -1,5 +1,5 @@
 import { type End, endIndex, endsOf } from '../../assemble';
-import { type Piece } from '../../course';
+import type { Piece } from '../../course';
 import { type Vec3, sub } from '../../geometry';
 import { familyOf, topOver } from '../../pieces';
 import { sparseOf } from '../crowd';

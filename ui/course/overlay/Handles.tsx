@@ -1,4 +1,4 @@
-import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { chosenOf } from '@/core/assemble';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
@@ -6,7 +6,7 @@ import { useMarked, useShown } from '../../state/shown';
 import { useLayOf } from '../layStore';
 import { handlesOf, type Handle } from '../tools/handles';
 import { useTune } from '../tune/tuneStore';
-import { MOSS, PAPER } from './marks';
+import { MOSS, PAPER, UpAndDown } from './marks';
 
 const AXIS_NAMES = ['x', 'y', 'z'];
 
@@ -57,16 +57,7 @@ function Knobs({ only }: { only: Pick<Handle, 'axis' | 'side' | 'edge'> | null }
 /** A knob as its work is: a disc that moves, a ring that turns, a square that stretches, arrows that pull. */
 function Knob({ handle: { mode, axis, pixel } }: { handle: Handle }) {
   const [x, y] = pixel;
-  if (mode === 'slope') {
-    return (
-      <Path
-        d={`M${x},${y - 15}L${x + 9},${y - 3}H${x + 4}V${y + 3}H${x + 9}L${x},${y + 15}L${x - 9},${y + 3}H${x - 4}V${y - 3}H${x - 9}Z`}
-        fill={MOSS}
-        stroke={PAPER}
-        strokeWidth={2}
-      />
-    );
-  }
+  if (mode === 'slope') return <UpAndDown at={pixel} tint={MOSS} />;
   return (
     <G>
       {mode === 'stretch' ? (

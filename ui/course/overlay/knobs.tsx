@@ -1,7 +1,7 @@
-import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
 import { DAY } from '../../theme';
 import { KNOB_OUT } from '../tools/knobs';
-import type { Pixel } from './marks';
+import { UpAndDown, type Pixel } from './marks';
 
 /** A point that is taken hold of by its number. */
 export function NumberKnob({ at: [x, y], number, on }: { at: Pixel; number: number; on: boolean }) {
@@ -43,12 +43,7 @@ export function LiftKnob({ at: [x, y] }: { at: Pixel }) {
         strokeWidth={2}
         strokeDasharray="3 4"
       />
-      <Path
-        d={`M${x},${middle - 15}L${x + 9},${middle - 3}H${x + 4}V${middle + 3}H${x + 9}L${x},${middle + 15}L${x - 9},${middle + 3}H${x - 4}V${middle - 3}H${x - 9}Z`}
-        fill={DAY.tide}
-        stroke={DAY.card}
-        strokeWidth={2}
-      />
+      <UpAndDown at={[x, middle]} tint={DAY.tide} />
     </G>
   );
 }

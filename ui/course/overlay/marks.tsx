@@ -1,4 +1,4 @@
-import { G, Rect, Text as SvgText } from 'react-native-svg';
+import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Vec3 } from '@/core/geometry';
 import { DAY } from '../../theme';
 
@@ -55,3 +55,13 @@ export function Label({
     </G>
   );
 }
+
+/** Arrows up and down about a place, by which something is pulled. */
+export const UpAndDown = ({ at: [x, y], tint }: { at: Pixel; tint: string }) => (
+  <Path
+    d={`M${x},${y - 15}L${x + 9},${y - 3}H${x + 4}V${y + 3}H${x + 9}L${x},${y + 15}L${x - 9},${y + 3}H${x - 4}V${y - 3}H${x - 9}Z`}
+    fill={tint}
+    stroke={PAPER}
+    strokeWidth={2}
+  />
+);

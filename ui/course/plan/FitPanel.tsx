@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { chainOf, sketchLines, stretchWish, type Fit, type FitWish } from '@/core/assemble';
 import type { Piece } from '@/core/course';
@@ -44,7 +44,10 @@ export function FitPanel() {
   const line = wanted < lines.length ? wanted : 0;
   const asked = { width, tolerance, bends, tightest };
   // What is chosen, or lies about the touched point, can be laid anew by itself.
-  const chosen = choice.size > 0 ? chainOf(course, choice) : null;
+  const chosen = useMemo(
+    () => (choice.size > 0 ? chainOf(course, choice) : null),
+    [course, choice],
+  );
   const stretch = chosen ?? (found && point ? stretchAbout(course, found.ids, point) : null);
 
   const search = async (wish: () => FitWish, lay: (fit: Fit) => void) => {

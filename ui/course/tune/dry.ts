@@ -25,8 +25,7 @@ export const isDryRun = ({ links, pieces }: Course): boolean =>
 /** Whether the moment that is shown is one of a dry run. */
 export function useDryRun(): boolean {
   const plays = useTune((s) => s.playing || s.at > 0);
-  const dry = useCourse((s) => isDryRun(s.course));
-  return plays && dry;
+  return useCourse((s) => plays && isDryRun(s.course));
 }
 
 /** Seconds for which a link that acted is lit. */
