@@ -1,5 +1,8 @@
 import type { Page } from '@playwright/test';
+import { endIndex } from '@/core/assemble';
+import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
+import { tideLine } from '@/core/run';
 import { SceneHands } from './support/scene';
 import { begin } from './support/tuning';
 import { expect, test } from './support/test';
@@ -85,4 +88,38 @@ test('tuning by touch: a piece becomes a checkpoint, the rules have several star
   await page.getByLabel('Undo').tap();
   await page.getByLabel('Undo').tap();
   await expect(pieces(page)).toContainText('3 pieces');
+});
+
+test('the open end of a track is touched for what fits there, and the tide line is pulled up by its knob', async ({
+  open,
+}) => {
+  const { page, hands } = await begin(open, 'Ends');
+  await page.getByText('Track', { exact: true }).tap();
+  await page.getByTestId('family-straight').tap();
+  await hands.tap([0, 0, 5]);
+  await page.getByTestId('hand-done').tap();
+  await expect(pieces(page)).toContainText('4 pieces');
+  await page.getByText('Marks', { exact: true }).tap();
+  await expect(page.getByTestId('family-bend')).toHaveCount(0);
+  const id = /course\/([^/?]+)/.exec(page.url())![1];
+  await expect(pieces(page)).toContainText('Saved');
+  const saved = async () => {
+    const answer = await page.request.get(new URL(`/api/courses/${id}`, page.url()).href);
+    return ((await answer.json()) as { course: Course }).course;
+  };
+  const end = endIndex(await saved()).open('track')[0].at;
+  await hands.tap([...end]);
+  await expect(page.getByTestId('family-bend')).toBeVisible();
+
+  await page.getByText('Tools', { exact: true }).tap();
+  await page.getByText('Sky', { exact: true }).tap();
+  await page.getByTestId('view-mode').tap();
+  await expect(page.getByTestId('view-mode')).not.toHaveText(/Above/);
+  await expect(page.getByTestId('tide-mark')).toBeVisible();
+  const before = tideLine(await saved());
+  const middle = (await page.getByTestId('scene').boundingBox())!;
+  const knob = await hands.pixel([(await hands.target())[0], before, (await hands.target())[2]]);
+  expect(knob.y).toBeLessThan(middle.y + middle.height);
+  await hands.draw([knob, { x: knob.x, y: knob.y - 10 }, { x: knob.x, y: knob.y - 40 }], 40);
+  await expect(async () => expect((await saved()).tide).toBeGreaterThan(before + 0.3)).toPass();
 });

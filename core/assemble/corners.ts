@@ -1,5 +1,5 @@
 import type { Piece } from '../course';
-import { distance, lerp, type Vec3 } from '../geometry';
+import { distance, lerp, mapVec3, type Vec3 } from '../geometry';
 import { worldParts, localGeometry, toWorld } from '../pieces';
 
 const cornersByPiece = new WeakMap<Piece, Vec3[]>();
@@ -72,4 +72,4 @@ const LONG = 0.4;
 const MOST_MIDDLES = 60;
 
 const meanOf = (ring: readonly Vec3[]): Vec3 =>
-  [0, 1, 2].map((i) => ring.reduce((sum, p) => sum + p[i], 0) / ring.length) as unknown as Vec3;
+  mapVec3((i) => ring.reduce((sum, p) => sum + p[i], 0) / ring.length);

@@ -1,5 +1,5 @@
 import type { Course, OutlineCorner, Piece, PieceOutline } from '../course';
-import { rotate, sub, transpose, type Vec2, type Vec3 } from '../geometry';
+import { mapVec3, rotate, sub, transpose, type Vec2, type Vec3 } from '../geometry';
 import { outlineFault, rimPoints, toWorld, turnOf } from '../pieces';
 import { layPiece, type PieceInHand } from './lay';
 import { changePieces, tidy } from './place';
@@ -55,7 +55,7 @@ export function layPlatform(
 function middleOf(places: readonly Vec3[]): Vec3 {
   const low = [0, 1, 2].map((axis) => Math.min(...places.map((p) => p[axis])));
   const high = [0, 1, 2].map((axis) => Math.max(...places.map((p) => p[axis])));
-  return [0, 1, 2].map((axis) => tidy((low[axis] + high[axis]) / 2)) as unknown as Vec3;
+  return mapVec3((axis) => tidy((low[axis] + high[axis]) / 2));
 }
 
 /** @throws OutlineError in words, with the place in the world */

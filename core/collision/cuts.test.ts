@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { box, mergedFaces, sub, type Polyhedron, type Vec3 } from '../geometry';
+import { box, mapVec3, mergedFaces, type Polyhedron, sub, type Vec3 } from '../geometry';
 import { clearance, hullBody, newClearance, newTouch, sweep } from '.';
 import { anyPrism, cutUp, inTriangles } from './cuts.testing';
 
@@ -38,7 +38,7 @@ test('a solid told in triangles, or with its faces cut at random, is met as the 
         if (Math.abs(same.distance - whole.distance) > 1e-8) return false;
         if (Math.abs(same.t - whole.t) < 1e-7) continue;
         // A graze may be called either way.
-        const end = (k: number): Vec3 => from.map((v, i) => v + (to[i] - v) * k) as unknown as Vec3;
+        const end = (k: number): Vec3 => mapVec3((i) => from[i] + (to[i] - from[i]) * k);
         const t = Math.min(same.t, whole.t);
         const after = met(solid, half, radius, end(Math.min(1, t + 1e-4)), to).distance;
         if (after < -1e-6) return false;

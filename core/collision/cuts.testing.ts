@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cosDeg, cross, dot, sinDeg, sub, type Polyhedron, type Vec3 } from '../geometry';
+import { cosDeg, cross, dot, mapVec3, type Polyhedron, sinDeg, sub, type Vec3 } from '../geometry';
 
 // The same solid told in other ways: its flat faces in triangles, or cut anywhere.
 
@@ -15,8 +15,7 @@ export const inTriangles = ({ points, faces }: Polyhedron, turn = 0): Polyhedron
 /** Every face cut into triangles about a point of its own, and some edges split by a point on them. */
 export function cutUp({ points, faces }: Polyhedron, parts: readonly number[]): Polyhedron {
   const all: Vec3[] = [...points];
-  const mix = (a: Vec3, b: Vec3, k: number): Vec3 =>
-    a.map((v, i) => v + (b[i] - v) * k) as unknown as Vec3;
+  const mix = (a: Vec3, b: Vec3, k: number): Vec3 => mapVec3((i) => a[i] + (b[i] - a[i]) * k);
   const onEdge = new Map<string, number>();
   let next = 0;
   const part = () => parts[next++ % parts.length];

@@ -24,3 +24,5 @@ export const lerp = (a: Vec3, b: Vec3, t: number): Vec3 => [
   a[1] + (b[1] - a[1]) * t,
   a[2] + (b[2] - a[2]) * t,
 ];
+/** What a function of the axis (0 is x, 1 is y, 2 is z) gives along all three. */
+export const mapVec3 = (along: (axis: number) => number): Vec3 => [along(0), along(1), along(2)];

@@ -1,6 +1,6 @@
 import { endIndex, endsOf, type End } from '../assemble';
 import type { Course, Piece } from '../course';
-import { distance, type Vec3 } from '../geometry';
+import { distance, mapVec3, type Vec3 } from '../geometry';
 import { familyOf, markOf } from '../pieces';
 
 /** How near the start a track has to begin, and the goal has to be to it, m. */
@@ -116,8 +116,8 @@ function between(from: End, to: End): Vec3[] {
   return [0.25, 0.5, 0.75].map((t): Vec3 => {
     const [a, b] = [(1 - t) * (1 - t) * (1 + 2 * t), t * t * (3 - 2 * t)];
     const [c, d] = [t * (1 - t) * (1 - t), -t * t * (1 - t)];
-    return [0, 1, 2].map(
+    return mapVec3(
       (i) => a * from.at[i] + b * to.at[i] + reach * (c * ahead[i] + d * to.turn[3 * i]),
-    ) as unknown as Vec3;
+    );
   });
 }

@@ -14,6 +14,11 @@ export class SceneHands {
     return JSON.parse(told!) as Eye;
   }
 
+  /** What the eye looks at now. */
+  async target(): Promise<Vec3> {
+    return (await this.eye()).target;
+  }
+
   /** The pixel of the page at which a place of the course is seen. */
   async pixel(place: Vec3): Promise<{ x: number; y: number }> {
     const box = (await this.page.getByTestId('scene').boundingBox())!;

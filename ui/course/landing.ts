@@ -10,7 +10,7 @@ import {
   type SnapSettings,
 } from '@/core/assemble';
 import type { Course } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { familyOf, pieceBounds } from '@/core/pieces';
 import { metresAPixel, rayAt, useView } from '../scene';
 import { planeOf, useLay } from './layStore';
@@ -56,7 +56,7 @@ export function pointedAt(course: Pick<Course, 'pieces'>, x: number, y: number):
   if (plane.axis === 'y' && snapNow().surface) {
     const under = pickPiece(course, ray);
     if (under) {
-      const hit = [0, 1, 2].map((i) => ray.from[i] + ray.along[i] * under.t) as unknown as Vec3;
+      const hit = mapVec3((i) => ray.from[i] + ray.along[i] * under.t);
       const piece = course.pieces.find(({ id }) => id === under.id)!;
       const { high } = pieceBounds(piece);
       const stands = familyOf(piece.family).group !== 'scenery';

@@ -1,9 +1,7 @@
 import type { Course } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { cameraOf, lookAt } from '@/core/route';
-import { FIELD, type Eye, type InsetFrame } from '../scene';
-
-const TAN = Math.tan((FIELD * Math.PI) / 360);
+import { TAN_HALF_FIELD, type Eye, type InsetFrame } from '../scene';
 
 /** Frames players have: a phone's and a wide screen's, as width over height. */
 export const FRAME_SHAPES = { phone: 0.52, wide: 1.6 } as const;
@@ -20,14 +18,14 @@ export function playersEye(
   const i = Math.min(way.length - 2, Math.floor(at * (way.length - 1)));
   const [p, q] = [way[i], way[i + 1]];
   const part = at * (way.length - 1) - i;
-  const runner = [0, 1, 2].map((axis) => p[axis] + (q[axis] - p[axis]) * part) as unknown as Vec3;
+  const runner = mapVec3((axis) => p[axis] + (q[axis] - p[axis]) * part);
   const heading = (Math.atan2(-(q[2] - p[2]), q[0] - p[0]) * 180) / Math.PI;
   const camera = cameraOf(course, shape === 'phone');
   const facing = camera.kind === 'side' ? (Math.abs(heading) > 90 ? 180 : 0) : heading;
   const look = lookAt(
     camera,
     { x: runner[0], y: runner[1], z: runner[2], heading: facing },
-    camera.distance * TAN * FRAME_SHAPES[shape],
+    camera.distance * TAN_HALF_FIELD * FRAME_SHAPES[shape],
   );
   return { look, runner };
 }

@@ -1,9 +1,7 @@
 import type { Course } from '@/core/course';
 import { cameraNow, cameraOf, lookAt } from '@/core/route';
-import { FIELD, useView } from '../scene';
+import { TAN_HALF_FIELD, useView } from '../scene';
 import type { LiveRun } from './liveRun';
-
-const TAN = Math.tan((FIELD * Math.PI) / 360);
 
 /** Keeps the eye on the runner as the course's camera says, with more of what comes than of what was. */
 export function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): void {
@@ -11,7 +9,7 @@ export function follow(live: LiveRun, course: Course, delta: number, atOnce: boo
   const { state, world } = live;
   const tall = view.height > view.width;
   const camera = cameraNow(world, state, cameraOf(course, tall), tall);
-  const reach = camera.distance * TAN * (view.width / view.height);
+  const reach = camera.distance * TAN_HALF_FIELD * (view.width / view.height);
   const heading =
     world.runner.kind === 'cart'
       ? (Math.atan2(-state.fz, state.fx) * 180) / Math.PI

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { GridFrame, PieceInHand, WorkPlane } from '@/core/assemble';
 import type { Piece } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { applyPose, poseAt, type Motion } from '@/core/motion';
 import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
 import { bakeParts, joinBaked } from './bake';
@@ -146,9 +146,7 @@ function boxEdges(low: Vec3, high: Vec3, by: number, out: number[]): void {
 function motionPath(piece: Piece, motion: Motion, out: number[]): void {
   const moving = worldParts(piece).filter((part) => part.moving);
   const points = moving[moving.length - 1].solid.points;
-  const centre = [0, 1, 2].map(
-    (axis) => points.reduce((sum, p) => sum + p[axis], 0) / points.length,
-  ) as unknown as Vec3;
+  const centre = mapVec3((axis) => points.reduce((sum, p) => sum + p[axis], 0) / points.length);
   const at = (part: number): Vec3 =>
     applyPose(poseAt({ ...motion, period: 1, phase: 0 }, part * 120), centre);
   // From one end of the motion to the other: half of its period.

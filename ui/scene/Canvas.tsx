@@ -4,7 +4,7 @@ import { useSettings } from '../device/settings';
 import { useColours } from '../theme';
 import { CameraRig, FAR, NEAR } from './CameraRig';
 import { measuredDrawing } from './measure';
-import { FIELD } from './view';
+import { FIELD } from './field';
 
 /** What is in the scene hears of no pointer: where one points is worked out by who wants to know. */
 const UNHEARD = () => ({ enabled: false, priority: 0 });

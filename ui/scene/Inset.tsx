@@ -1,6 +1,7 @@
 import { useFrame } from '@react-three/fiber';
 import { PerspectiveCamera } from 'three';
-import { axes, eyePlace, FIELD, type Eye } from './view';
+import { FIELD } from './field';
+import { axes, eyePlace, type Eye } from './view';
 
 /** Where an inset stands in the canvas, pixels from its lower left corner. */
 export interface InsetFrame {

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from 'three';
-import type { Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { findFamily, localGeometry } from '@/core/pieces';
 import { COPY_SIZE, copyPlace, copySpeed, type RunState, type World } from '@/core/run';
 import { bakeParts } from './bake';
@@ -63,8 +63,7 @@ export function copyGeometry(what: string, size: number) {
   const low = [0, 1, 2].map((axis) => Math.min(...points.map((p) => p[axis])));
   const high = [0, 1, 2].map((axis) => Math.max(...points.map((p) => p[axis])));
   const k = size / Math.max(...high.map((v, axis) => v - low[axis]));
-  const about = (p: Vec3): Vec3 =>
-    p.map((v, axis) => (v - (low[axis] + high[axis]) / 2) * k) as unknown as Vec3;
+  const about = (p: Vec3): Vec3 => mapVec3((axis) => (p[axis] - (low[axis] + high[axis]) / 2) * k);
   return facetGeometry(
     bakeParts(
       parts.map((part) => ({

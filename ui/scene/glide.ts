@@ -1,4 +1,4 @@
-import type { Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { motionReduced } from '../device/motion';
 import { axes, metresAPixel, pixelOf, useView, type Eye, type ViewMode } from './view';
 
@@ -37,7 +37,7 @@ export function glideTo(to: Partial<Eye & { mode: ViewMode }>, ms = 260): void {
     const k = part * part * (3 - 2 * part);
     const mix = (a: number, b: number) => a + (b - a) * k;
     look({
-      target: [0, 1, 2].map((i) => mix(from.target[i], target[i])) as unknown as Vec3,
+      target: mapVec3((i) => mix(from.target[i], target[i])),
       // Even to the eye: each moment as much nearer as the last.
       distance: from.distance * (distance / from.distance) ** k,
       yaw: from.yaw + around * k,
@@ -69,8 +69,6 @@ export function keepInSight(place: Vec3, covered: Covered): void {
   const { right, up } = axes(view);
   const scale = metresAPixel(view, place);
   glideTo({
-    target: [0, 1, 2].map(
-      (i) => view.target[i] - right[i] * dx * scale + up[i] * dy * scale,
-    ) as unknown as Vec3,
+    target: mapVec3((i) => view.target[i] - right[i] * dx * scale + up[i] * dy * scale),
   });
 }

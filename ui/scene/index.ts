@@ -16,6 +16,7 @@ export * from './ContactShapes';
 export * from './glide';
 export * from './Inset';
 export * from './useGestures';
+export * from './field';
 export * from './view';
 export { USUAL_HOUR } from './daylight';
 export { USUAL_SIGHT, USUAL_TIDE } from './sky';

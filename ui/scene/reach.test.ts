@@ -42,6 +42,24 @@ test('all in view shows all, however far apart it lies, in every view and on eve
   );
 });
 
+test('what lies along a slant fills the picture that shows all of it', () => {
+  // Two corners of its box are empty, as seen from here: the box alone would leave it small and off the middle.
+  const course = layPieces(
+    emptyCourse('Slant', 'free'),
+    Array.from({ length: 20 }, (_, i) => ({ family: 'block', at: [4 * i, 0, 4 * i] as const })),
+  );
+  view().resize(660, 726);
+  view().setMode('free');
+  view().fit(course);
+  const pixels = course.pieces.map((piece) => pixelOf(view(), piece.at)!);
+  const [across, down] = [0, 1].map((k) => pixels.map((pixel) => pixel[k]));
+  const shares = [
+    (Math.max(...across) - Math.min(...across)) / 660,
+    (Math.max(...down) - Math.min(...down)) / 726,
+  ];
+  expect(Math.max(...shares)).toBeGreaterThan(0.7);
+});
+
 test('one may go as near as four metres and as far as four kilometres', () => {
   view().look({ distance: 20 });
   for (let i = 0; i < 60; i++) view().zoom(1.3);

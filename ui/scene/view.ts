@@ -1,12 +1,10 @@
 import { create } from 'zustand';
 import type { Ray } from '@/core/assemble';
 import type { Course } from '@/core/course';
-import { middle, unionBounds, type Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
-
-/** Height of the picture in degrees of view. */
-export const FIELD = 32;
-const TAN = Math.tan((FIELD * Math.PI) / 360);
+import { TAN_HALF_FIELD } from './field';
+import { fitInto } from './fitInto';
 
 export const VIEW_MODES = ['side', 'above', 'free'] as const;
 export type ViewMode = (typeof VIEW_MODES)[number];
@@ -48,9 +46,6 @@ export interface View extends Eye {
 const [NEAREST, FARTHEST] = [4, 4000];
 const within = (distance: number) => Math.min(FARTHEST, Math.max(NEAREST, distance));
 
-/** Part of the picture that what is fitted into it may take. */
-const ROOM = 0.82;
-
 const TILTS: Record<ViewMode, { yaw: number; pitch: number }> = {
   side: { yaw: 0, pitch: 9 },
   above: { yaw: 0, pitch: 89.5 },
@@ -70,12 +65,10 @@ export const useView = create<View>()((set, get) => ({
   resize: (width, height) => set({ width, height }),
   pan: (dx, dy) => {
     const { target, distance, height } = get();
-    const scale = (2 * distance * TAN) / height;
+    const scale = (2 * distance * TAN_HALF_FIELD) / height;
     const { right, up } = axes(get());
     set({
-      target: [0, 1, 2].map(
-        (i) => target[i] - right[i] * dx * scale + up[i] * dy * scale,
-      ) as unknown as Vec3,
+      target: mapVec3((i) => target[i] - right[i] * dx * scale + up[i] * dy * scale),
     });
   },
   zoom: (factor) => set({ distance: within(get().distance * factor) }),
@@ -109,23 +102,7 @@ export const useView = create<View>()((set, get) => ({
   fit: (course, ids) => {
     const pieces = course.pieces.filter(({ id }) => !ids || ids.has(id));
     if (pieces.length === 0) return;
-    const { low, high } = unionBounds(pieces.map(pieceBounds));
-    const { width, height } = get();
-    const target = middle({ low, high });
-    const { right, up, ahead } = axes(get());
-    // Far enough that every corner is seen, with some room about it.
-    let distance = 12;
-    for (const x of [low[0], high[0]]) {
-      for (const y of [low[1], high[1]]) {
-        for (const z of [low[2], high[2]]) {
-          const d = [x - target[0], y - target[1], z - target[2]];
-          const along = (v: Vec3) => v[0] * d[0] + v[1] * d[1] + v[2] * d[2];
-          const wide = Math.abs(along(right)) / ((TAN * width) / height);
-          const tall = Math.abs(along(up)) / TAN;
-          distance = Math.max(distance, Math.max(wide, tall) / ROOM - along(ahead));
-        }
-      }
-    }
+    const { target, distance } = fitInto(get(), axes(get()), pieces.map(pieceBounds));
     set({ target, distance: within(distance) });
   },
 }));
@@ -137,7 +114,7 @@ const SETTLES = 1000;
 export function showAcross(metres: number): void {
   const apply = () => {
     const { width, height, look } = useView.getState();
-    look({ distance: within((metres * height) / (2 * TAN * width)) });
+    look({ distance: within((metres * height) / (2 * TAN_HALF_FIELD * width)) });
   };
   apply();
   const stop = useView.subscribe((now, before) => {
@@ -164,7 +141,7 @@ export function axes({ yaw, pitch }: Pick<Eye, 'yaw' | 'pitch'>): {
 /** Where the eye itself is. */
 export function eyePlace(eye: Eye): Vec3 {
   const { ahead } = axes(eye);
-  return [0, 1, 2].map((i) => eye.target[i] - ahead[i] * eye.distance) as unknown as Vec3;
+  return mapVec3((i) => eye.target[i] - ahead[i] * eye.distance);
 }
 
 /** The eye that stands at a place and looks at another. */
@@ -183,11 +160,11 @@ export function lookFrom(at: Vec3, target: Vec3): Eye & { mode: 'free' } {
 /** The line from the eye through a pixel of the canvas. */
 export function rayAt(view: Eye & { width: number; height: number }, px: number, py: number): Ray {
   const { right, up, ahead } = axes(view);
-  const x = ((2 * px) / view.width - 1) * TAN * (view.width / view.height);
-  const y = (1 - (2 * py) / view.height) * TAN;
+  const x = ((2 * px) / view.width - 1) * TAN_HALF_FIELD * (view.width / view.height);
+  const y = (1 - (2 * py) / view.height) * TAN_HALF_FIELD;
   return {
     from: eyePlace(view),
-    along: [0, 1, 2].map((i) => ahead[i] + right[i] * x + up[i] * y) as unknown as Vec3,
+    along: mapVec3((i) => ahead[i] + right[i] * x + up[i] * y),
   };
 }
 
@@ -196,7 +173,7 @@ export function metresAPixel(view: Eye & { height: number }, p: Vec3): number {
   const { ahead } = axes(view);
   const eye = eyePlace(view);
   const depth = [0, 1, 2].reduce((sum, i) => sum + (p[i] - eye[i]) * ahead[i], 0);
-  return (2 * TAN * Math.max(0.1, depth)) / view.height;
+  return (2 * TAN_HALF_FIELD * Math.max(0.1, depth)) / view.height;
 }
 
 /** The pixel at which a place is seen, or null behind the eye. */
@@ -210,6 +187,6 @@ export function pixelOf(
   const along = (v: Vec3) => v[0] * d[0] + v[1] * d[1] + v[2] * d[2];
   const depth = along(ahead);
   if (depth <= 0.1) return null;
-  const scale = view.height / (2 * TAN * depth);
+  const scale = view.height / (2 * TAN_HALF_FIELD * depth);
   return [view.width / 2 + along(right) * scale, view.height / 2 - along(up) * scale];
 }

@@ -1,4 +1,4 @@
-import { distance, lerp, type Vec3 } from '../../geometry';
+import { distance, lerp, mapVec3, type Vec3 } from '../../geometry';
 
 /** Metres rounded to the centimetres a sketch is kept in. */
 export const toCentimetres = ([x, y, z]: Vec3): [number, number, number] => [
@@ -38,7 +38,7 @@ export function smoothWay(way: readonly Vec3[], closed: boolean, rounds: number)
       const n = points.length;
       if (!closed && (i === 0 || i === n - 1)) return p;
       const [a, b] = [points[(i + n - 1) % n], points[(i + 1) % n]];
-      return [0, 1, 2].map((k) => p[k] / 2 + (a[k] + b[k]) / 4) as unknown as Vec3;
+      return mapVec3((k) => p[k] / 2 + (a[k] + b[k]) / 4);
     });
   }
   return points;

@@ -1,15 +1,16 @@
 import type { ColliderDesc } from '@dimforge/rapier3d-compat';
 import {
   boundsOf,
+  convexSolid,
+  mapVec3,
+  type Matrix3,
   multiply,
   quaternionOf,
   rotate,
   sub,
   transpose,
-  volumeOf,
-  convexSolid,
-  type Matrix3,
   type Vec3,
+  volumeOf,
 } from '../../geometry';
 import { formVolume, type Shape } from '../../pieces';
 import { physicsNow } from './physics';
@@ -45,7 +46,10 @@ export function solidOf(form: Shape['form'], from: Vec3, frame: Matrix3): Collid
   const { low, high } = boundsOf(points.map((p) => rotate(back, p)));
   const extents = low.map((v, i) => Math.max(0.01, high[i] - v));
   const [w, h, d] = extents;
-  const middle = rotate(frame, low.map((v, i) => (v + high[i]) / 2) as unknown as Vec3);
+  const middle = rotate(
+    frame,
+    mapVec3((i) => (low[i] + high[i]) / 2),
+  );
   const volume = volumeOf(form.solid);
   const cuboid = () =>
     ColliderDesc.cuboid(w / 2, h / 2, d / 2)

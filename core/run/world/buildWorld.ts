@@ -3,9 +3,10 @@ import {
   cosDeg,
   distance,
   mapPoints,
+  mapVec3,
+  type Matrix3,
   rotate,
   sinDeg,
-  type Matrix3,
   type Vec3,
 } from '../../geometry';
 import {
@@ -97,8 +98,8 @@ export function buildWorld(course: Course): World {
         lock: pieceLocks[index],
         mover,
         strays: mover >= 0 && movers.list[mover].loose,
-        low: low.map((v) => v - MARGIN) as unknown as Vec3,
-        high: high.map((v) => v + MARGIN) as unknown as Vec3,
+        low: mapVec3((i) => low[i] - MARGIN),
+        high: mapVec3((i) => high[i] + MARGIN),
         bodies: new Bodies(form),
       });
     }

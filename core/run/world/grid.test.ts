@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import type { Vec3 } from '../../geometry';
+import { mapVec3 } from '../../geometry';
 import { Grid } from './grid';
 
 const coordinate = fc.integer({ min: -300, max: 300 }).map((n) => n / 3);
 const boxed = fc
   .tuple(fc.tuple(coordinate, coordinate, coordinate), fc.tuple(coordinate, coordinate, coordinate))
   .map(([a, b]) => ({
-    low: a.map((v, i) => Math.min(v, b[i])) as unknown as Vec3,
-    high: a.map((v, i) => Math.max(v, b[i])) as unknown as Vec3,
+    low: mapVec3((i) => Math.min(a[i], b[i])),
+    high: mapVec3((i) => Math.max(a[i], b[i])),
   }));
 
 test('every box that meets the one asked for is found, each once and in order', () => {

@@ -1,12 +1,13 @@
 import { BOUNDS, MOST_CARRIED, type Course, type Piece, type Wake } from '../../course';
 import {
   add,
+  mapVec3,
+  type Matrix3,
   matrixOf,
   NO_TURN,
   rotate,
   scale,
   sub,
-  type Matrix3,
   type Vec3,
 } from '../../geometry';
 import {
@@ -363,8 +364,8 @@ function swept(poses: readonly Pose[], low: Vec3, high: Vec3, turning: boolean) 
   const span = Math.max(h[0] - l[0], h[1] - l[1], h[2] - l[2]);
   const margin = turning ? 0.02 * span : 0.03 * span;
   return {
-    low: l.map((v) => v - margin) as unknown as Vec3,
-    high: h.map((v) => v + margin) as unknown as Vec3,
+    low: mapVec3((i) => l[i] - margin),
+    high: mapVec3((i) => h[i] + margin),
   };
 }
 
@@ -374,8 +375,8 @@ function driven(m: Mover, low: Vec3, high: Vec3): { low: Vec3; high: Vec3 } {
     const far = rotate(m.turn, told!.from);
     const spins = told!.turn ? Math.max(...high.map((v, i) => v - low[i])) : 0;
     return {
-      low: low.map((v, i) => Math.min(v, v + far[i]) - spins) as unknown as Vec3,
-      high: high.map((v, i) => Math.max(v, v + far[i]) + spins) as unknown as Vec3,
+      low: mapVec3((i) => Math.min(low[i], low[i] + far[i]) - spins),
+      high: mapVec3((i) => Math.max(high[i], high[i] + far[i]) + spins),
     };
   }
   const reach = told!.kind === 'chase' ? CHASE_REACH * told!.range : 2 * BOUNDS;

@@ -1,14 +1,12 @@
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import type { Vec3 } from '@/core/geometry';
-import { axes, eyePlace, FIELD, pixelOf, useView } from '../../scene';
+import { mapVec3, type Vec3 } from '@/core/geometry';
+import { axes, eyePlace, TAN_HALF_FIELD, pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { DAY } from '../../theme';
 import { FRAME_SHAPES, insetFrame, playersEye } from '../playersEye';
 import { useTune } from '../tune/tuneStore';
 import { useMeantWay } from '../useMeantWay';
-
-const TAN = Math.tan((FIELD * Math.PI) / 360);
 
 /** What the course's camera would show at a part of the way: its frame, as it stands in the scene. */
 export function CameraFrame({ at }: { at: number }) {
@@ -23,11 +21,9 @@ export function CameraFrame({ at }: { at: number }) {
   const { look, runner: spot } = seenFrom;
   const aspect = FRAME_SHAPES[frameShape];
   const { right, up } = axes(look);
-  const tall = look.distance * TAN;
+  const tall = look.distance * TAN_HALF_FIELD;
   const corner = (sx: number, sy: number): Vec3 =>
-    [0, 1, 2].map(
-      (axis) => look.target[axis] + right[axis] * sx * tall * aspect + up[axis] * sy * tall,
-    ) as unknown as Vec3;
+    mapVec3((axis) => look.target[axis] + right[axis] * sx * tall * aspect + up[axis] * sy * tall);
   const eye = eyePlace(look);
   const corners = [corner(-1, 1), corner(1, 1), corner(1, -1), corner(-1, -1)].map((c) =>
     pixelOf(view, c),

@@ -6,7 +6,7 @@ import {
   removeSketchPoint,
   sketchLines,
 } from '@/core/assemble';
-import type { Vec3 } from '@/core/geometry';
+import { mapVec3, type Vec3 } from '@/core/geometry';
 import { Button, NumberField } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/shown';
@@ -59,7 +59,7 @@ export function PointFigures() {
                   moveSketchPoint(
                     before,
                     point,
-                    place.map((v, k) => (k === i ? value : v)) as unknown as Vec3,
+                    mapVec3((k) => (k === i ? value : place[k])),
                   ),
                 'sketch point',
               )

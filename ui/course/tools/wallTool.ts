@@ -10,7 +10,7 @@ import {
   snapToGrid,
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
-import { distance, type Vec3 } from '@/core/geometry';
+import { distance, mapVec3, type Vec3 } from '@/core/geometry';
 import { shortNumber } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
@@ -107,7 +107,7 @@ export function wallTool(): Tool {
         const piece = course.pieces.find(({ id }) => id === under?.id);
         if (under && piece?.line) {
           const ray = rayAt(useView.getState(), x, y);
-          const hit = [0, 1, 2].map((i) => ray.from[i] + ray.along[i] * under.t) as unknown as Vec3;
+          const hit = mapVec3((i) => ray.from[i] + ray.along[i] * under.t);
           const panel = panelAt(piece, hit);
           choose([piece.id]);
           set({ panel: panel && { run: panel.run, panel: panel.panel }, post: null });
