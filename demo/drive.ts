@@ -6,7 +6,7 @@ import {
   cloneState,
   padSteps,
   Recorder,
-  startState,
+  initialState,
   tick,
   type Input,
   type Run,
@@ -44,7 +44,7 @@ export function drive(course: Course, route: readonly Vec3[], manner: Manner): R
     route.slice(i + 1).reduce((sum, p, k) => sum + flat(route[i + k], p), 0),
   );
   let ways: Way[] = [
-    { state: startState(world), next: 0, left: Infinity, from: null, input: STAND },
+    { state: initialState(world), next: 0, left: Infinity, from: null, input: STAND },
   ];
   for (let beats = 0; beats * manner.beat < LONGEST * 120; beats++) {
     const seen = new Map<string, Way>();

@@ -8,7 +8,7 @@ import {
   mayStrike,
   NO_INPUT,
   Recorder,
-  startState,
+  initialState,
   tick,
   type Input,
   type Run,
@@ -45,7 +45,7 @@ export function strike(course: Course, route: readonly Vec3[], manner: Manner): 
   const tail = route.map((_, i) =>
     route.slice(i + 1).reduce((sum, p, k) => sum + flat(route[i + k], p), 0),
   );
-  const start = startState(world);
+  const start = initialState(world);
   const settled = rest(cloneState(start));
   let balls: Ball[] = [
     {

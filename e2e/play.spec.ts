@@ -1,7 +1,7 @@
 import type { APIRequestContext } from '@playwright/test';
 import { layPieces } from '@/core/assemble';
 import { emptyCourse, type Course } from '@/core/course';
-import { courseHash, buildWorld, Recorder, startState, tick, type Run } from '@/core/run';
+import { courseHash, buildWorld, Recorder, initialState, tick, type Run } from '@/core/run';
 import { expect, test } from './support/test';
 
 const course = layPieces(
@@ -17,7 +17,7 @@ const course = layPieces(
 /** A run to the right until the goal. */
 function runRight(on: Course): Run {
   const world = buildWorld(on);
-  const state = startState(world);
+  const state = initialState(world);
   const recorder = new Recorder();
   while (state.finish < 0 && state.tick < 1200) {
     recorder.add({ x: 16, z: 0, jump: false });

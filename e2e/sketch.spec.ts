@@ -1,6 +1,6 @@
 import { layPieces } from '@/core/assemble';
 import type { Course } from '@/core/course';
-import { intendedWay } from '@/core/route';
+import { plannedRoute } from '@/core/route';
 import { replay } from '@/core/run';
 import { drive } from '@/demo/drive';
 import { expect, test } from './support/test';
@@ -53,7 +53,7 @@ test('an oval is drawn, fitted with track that closes, and run on and round', as
 
 /** Seconds along nearly all of a course's track, with a start and a lantern put on it. */
 function timeRound(course: Course): number {
-  const { way: whole, from } = intendedWay(course);
+  const { way: whole, from } = plannedRoute(course);
   expect(from).toBe('track');
   const way = whole.slice(0, Math.floor(0.9 * whole.length));
   const track = course.pieces.filter(

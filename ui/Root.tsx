@@ -6,7 +6,7 @@ import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { soundPresses } from './music/sounds';
-import { Loading, Notes } from './parts';
+import { Loading, Toasts } from './parts';
 import { useAutosave } from './state/saving';
 import { useWaitingRuns } from './state/useWaitingRuns';
 import { elementsTheme, FONTS, NIGHT, useColours } from './theme';
@@ -27,7 +27,7 @@ export function Root() {
           <Dress theme={theme} />
           <StatusBar style={night ? 'light' : 'dark'} />
           {loaded ? <Screens paper={colours.paper} /> : <Loading what="" />}
-          <Notes />
+          <Toasts />
         </ThemeProvider>
       </QueryClientProvider>
     </SafeAreaProvider>

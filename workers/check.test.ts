@@ -41,10 +41,10 @@ beforeEach(() => {
 
 /** What a check tells, as a promise of its end. */
 async function check(course: Course) {
-  const { checkElsewhere } = await import('./check');
+  const { checkInWorker } = await import('./check');
   const parts: number[] = [];
   const told = await new Promise<Finding[] | 'failed'>((resolve) => {
-    checkElsewhere(course, {
+    checkInWorker(course, {
       told: resolve,
       progress: (part) => parts.push(part),
       failed: () => resolve('failed'),
@@ -77,7 +77,7 @@ test('pictures do not travel to the worker', async () => {
 });
 
 test('a worker that breaks is told of, and the next check begins another', async () => {
-  const { checkElsewhere } = await import('./check');
+  const { checkInWorker } = await import('./check');
   mockAnswers = [() => new Promise(() => {}), async () => found];
   const ends: string[] = [];
   const listener = (name: string) => ({
@@ -85,19 +85,19 @@ test('a worker that breaks is told of, and the next check begins another', async
     progress: () => {},
     failed: () => ends.push(`${name} failed`),
   });
-  checkElsewhere(emptyCourse('One'), listener('first'));
+  checkInWorker(emptyCourse('One'), listener('first'));
   await Promise.resolve();
   breakers.forEach((broken) => broken());
   await new Promise((resolve) => setTimeout(resolve, 0));
   expect(ends).toEqual(['first failed']);
-  checkElsewhere(emptyCourse('Two'), listener('second'));
+  checkInWorker(emptyCourse('Two'), listener('second'));
   await new Promise((resolve) => setTimeout(resolve, 0));
   expect(ends).toEqual(['first failed', 'second told']);
   expect([begun, ended]).toEqual([2, 1]);
 });
 
 test('of several asked for while one is checked only the last is', async () => {
-  const { checkElsewhere } = await import('./check');
+  const { checkInWorker } = await import('./check');
   const names: string[] = [];
   let release: () => void = () => {};
   mockAnswers = [
@@ -113,9 +113,9 @@ test('of several asked for while one is checked only the last is', async () => {
   ];
   const last = new Promise((resolve) => {
     const quiet = { progress: () => {}, failed: () => {} };
-    checkElsewhere(emptyCourse('One'), { ...quiet, told: () => {} });
-    checkElsewhere(emptyCourse('Two'), { ...quiet, told: resolve });
-    checkElsewhere(emptyCourse('Three'), { ...quiet, told: resolve });
+    checkInWorker(emptyCourse('One'), { ...quiet, told: () => {} });
+    checkInWorker(emptyCourse('Two'), { ...quiet, told: resolve });
+    checkInWorker(emptyCourse('Three'), { ...quiet, told: resolve });
   });
   await Promise.resolve();
   release();

@@ -25,7 +25,7 @@ let busy = false;
 let waiting: { course: Course; listener: CheckListener } | null = null;
 
 /** Checks a course in a worker; of several asked for while it is busy only the last is checked. */
-export function checkElsewhere(course: Course, listener: CheckListener): void {
+export function checkInWorker(course: Course, listener: CheckListener): void {
   waiting = { course, listener };
   if (!busy) void next();
 }

@@ -1,18 +1,18 @@
 import { proxy, wrap } from 'comlink';
 import type { Fit, FitWish } from '@/core/assemble';
-import type { Labour } from './fit.worker';
+import type { FitWorkerApi } from './fit.worker';
 
 /** Something under way elsewhere, that can be stopped. */
-export interface Work<T> {
+export interface CancellableJob<T> {
   readonly result: Promise<T>;
   readonly cancel: () => void;
   readonly cancelled: () => boolean;
 }
 
 /** Fits a track to a sketch in a worker of its own; cancelling ends the worker. */
-export function beginFit(wish: FitWish, progress: (part: number) => void): Work<Fit> {
+export function beginFit(wish: FitWish, progress: (part: number) => void): CancellableJob<Fit> {
   const worker = new Worker(new URL('./fit.worker', window.location.href));
-  const labour = wrap<Labour>(worker);
+  const labour = wrap<FitWorkerApi>(worker);
   let stopped = false;
   let refuse: (problem: Error) => void = () => {};
   const end = () => worker.terminate();

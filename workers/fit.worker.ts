@@ -2,11 +2,11 @@ import { expose } from 'comlink';
 import { fitTrack, type Fit, type FitWish } from '@/core/assemble';
 
 /** What can be asked of the worker. */
-export interface Labour {
+export interface FitWorkerApi {
   fit: (wish: FitWish, progress: (part: number) => void) => Fit;
 }
 
-const labour: Labour = {
+const labour: FitWorkerApi = {
   fit: (wish, progress) => fitTrack(wish, progress),
 };
 

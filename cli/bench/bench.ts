@@ -8,10 +8,10 @@ import {
   courseHash,
   buildWorld,
   loadPhysics,
-  Playing,
+  MotionPreview,
   Recorder,
   replay,
-  startState,
+  initialState,
   tick,
   type Run,
   type World,
@@ -66,7 +66,7 @@ const ROUNDS = 7;
 
 /** Ticks a second of a hopper running to and fro over one stretch. */
 function ticksPerSecond(world: World): number {
-  const state = startState(world);
+  const state = initialState(world);
   let forward = true;
   let way = 0;
   const from = performance.now();
@@ -139,7 +139,7 @@ function runners(): Figure[] {
 }
 
 function roundsPerSecond(world: World, kind: RunnerKind, ticks = STRETCH): number {
-  const state = startState(world);
+  const state = initialState(world);
   let way = 0;
   const from = performance.now();
   for (let i = 0; i < ticks; i++) {
@@ -216,7 +216,7 @@ function scrubbing(): Figure {
     throwers: 0,
     loose: 0,
   });
-  const playing = new Playing(course);
+  const playing = new MotionPreview(course);
   const ids = course.pieces.filter(({ motion }) => motion).map(({ id }) => id);
   const times = timesOf(300, (i) => {
     playing.to(i * 7);
@@ -234,7 +234,7 @@ function scrubbing(): Figure {
 function verification(): Figure {
   const course = measuringCourse(600, 40);
   const world = buildWorld(course);
-  const state = startState(world);
+  const state = initialState(world);
   const recorder = new Recorder();
   let forward = true;
   for (let i = 0; i < 60 * 120; i++) {

@@ -5,11 +5,11 @@ import { familyOf, pieceBounds, turnOf, worldParts } from '../pieces';
 import { cornersOf } from './corners';
 import { turnedFurther } from './images';
 import { groundBelow, pickPiece } from './pick';
-import { changePieces, setTurn, tidy } from './place';
-import type { Axis } from './tune';
+import { changePieces, setTurn, roundToStored } from './place';
+import type { Axis } from './properties';
 
 const set = (piece: Piece, [x, y, z]: Vec3): void => {
-  piece.at = [tidy(x), tidy(y), tidy(z)];
+  piece.at = [roundToStored(x), roundToStored(y), roundToStored(z)];
 };
 const without = (course: Course, choice: ReadonlySet<string>): Course => ({
   ...course,
@@ -35,7 +35,7 @@ export function stretchPieces(
     if (!family.sizable) return;
     const size = [...(piece.size ?? family.size)] as [number, number, number];
     const whole = both ? 2 * by : by;
-    const next = Math.min(200, Math.max(0.05, tidy(size[axis] + whole)));
+    const next = Math.min(200, Math.max(0.05, roundToStored(size[axis] + whole)));
     const grown = next - size[axis];
     size[axis] = next;
     if (size.every((v, i) => v === family.size[i])) delete piece.size;
@@ -63,7 +63,7 @@ export function dropPieces(course: Course, choice: ReadonlySet<string>): Course 
   return changePieces(course, choice, (piece) => {
     const { low } = pieceBounds(piece as Piece);
     const ground = groundBelow(rest, [piece.at[0], low[1] - HEADROOM_BELOW, piece.at[2]]);
-    if (ground !== null) piece.at[1] = tidy(piece.at[1] + ground - low[1]);
+    if (ground !== null) piece.at[1] = roundToStored(piece.at[1] + ground - low[1]);
   });
 }
 /** Ground is looked for from a little above the foot, not from above the piece's top. */
@@ -86,7 +86,7 @@ export function lieAlong(course: Course, choice: ReadonlySet<string>): Course {
       const by: Matrix3 = aboutAxis(normalize(axis), angle);
       setTurn(piece, turnedFurther(piece.turn, by));
     }
-    piece.at[1] = tidy(slope.height);
+    piece.at[1] = roundToStored(slope.height);
   });
 }
 
@@ -113,7 +113,7 @@ function slopeBelow(course: Course, [x, y, z]: Vec3): { height: number; normal: 
 /** Sinks the chosen pieces into what they stand on, or raises them out of it, by metres. */
 export const sinkPieces = (course: Course, choice: ReadonlySet<string>, by: number): Course =>
   changePieces(course, choice, (piece) => {
-    piece.at[1] = tidy(piece.at[1] - by);
+    piece.at[1] = roundToStored(piece.at[1] - by);
   });
 
 /** Moves the chosen pieces so that a corner of theirs lies exactly on a corner of another. */
@@ -182,7 +182,7 @@ export function spinPieces(
     const by = aboutAxis(own ? rotate(turn, unit) : unit, angle);
     if (axis === 1 && !own && !piece.turn?.[0] && !piece.turn?.[2]) {
       // About the upright the heading alone changes, with nothing lost to rounding.
-      setTurn(piece, [0, tidy(((((piece.turn?.[1] ?? 0) + angle) % 360) + 360) % 360), 0]);
+      setTurn(piece, [0, roundToStored(((((piece.turn?.[1] ?? 0) + angle) % 360) + 360) % 360), 0]);
     } else setTurn(piece, turnedFurther(piece.turn, by));
     if (!own) set(piece, add(pivot, rotate(by, sub(piece.at, pivot))));
   });
@@ -245,7 +245,9 @@ export function pullEdge(
     }
     const params = { ...piece.params };
     for (const corner of EDGES[side]) {
-      const next = tidy(Math.max(-size[1], Math.min(50, Number(params[corner] ?? 0) + by)));
+      const next = roundToStored(
+        Math.max(-size[1], Math.min(50, Number(params[corner] ?? 0) + by)),
+      );
       if (next === 0) delete params[corner];
       else params[corner] = next;
     }

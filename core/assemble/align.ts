@@ -2,8 +2,8 @@ import type { Course } from '../course';
 import type { Bounds } from '../geometry';
 import { pieceBounds } from '../pieces';
 import { chosenOf } from './chosen';
-import { changePieces, tidy } from './place';
-import type { Axis } from './tune';
+import { changePieces, roundToStored } from './place';
+import type { Axis } from './properties';
 
 /** By what pieces are lined up: their low sides, their middles, or their high sides along an axis. */
 export type Alignment = 'low' | 'middle' | 'high';
@@ -26,7 +26,7 @@ export function alignPieces(
   };
   const line = placeOf(about, axis, by);
   return changePieces(course, choice, (piece) => {
-    piece.at[axis] = tidy(piece.at[axis] + line - placeOf(pieceBounds(piece), axis, by));
+    piece.at[axis] = roundToStored(piece.at[axis] + line - placeOf(pieceBounds(piece), axis, by));
   });
 }
 
@@ -52,6 +52,6 @@ export function spreadPieces(course: Course, choice: ReadonlySet<string>, axis: 
     at += extent(bounds) + gap;
   });
   return changePieces(course, choice, (piece) => {
-    piece.at[axis] = tidy(piece.at[axis] + by.get(piece.id)!);
+    piece.at[axis] = roundToStored(piece.at[axis] + by.get(piece.id)!);
   });
 }

@@ -2,7 +2,7 @@ import type { Course, Piece } from '../course';
 import { isWithin, type Vec2 } from '../geometry';
 import { familyOf, pieceBounds, planOutlines } from '../pieces';
 import { layPieces, removePieces, type PieceInHand } from './lay';
-import { changePieces, tidy } from './place';
+import { changePieces, roundToStored } from './place';
 
 /** Most cells filled by one stroke. */
 export const MOST_CELLS = 2000;
@@ -99,7 +99,7 @@ function layCells(
     .filter(([i, k]) => !there.has(keyOf(i, k)))
     .map(([i, k]): PieceInHand => {
       const [x, z] = middleOf(cells, i, k);
-      return { ...floor, at: [tidy(x), cells.level, tidy(z)] };
+      return { ...floor, at: [roundToStored(x), cells.level, roundToStored(z)] };
     });
   return laid.length === 0 ? course : edgeFloors(layPieces(course, laid), floor, cells.level);
 }

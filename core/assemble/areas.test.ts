@@ -20,7 +20,7 @@ import {
   moveCorner,
   pushEdge,
   readKit,
-  readSum,
+  parseExpression,
   rectangle,
   removeCorner,
   roundCorner,
@@ -300,9 +300,9 @@ describe('kits and sums', () => {
     ['−4', -4],
     [' 10 / 4 - 1 ', 1.5],
     ['-(1+2)*2', -6],
-  ])('%s is %d', (text, value) => expect(readSum(text)).toBeCloseTo(value, 12));
+  ])('%s is %d', (text, value) => expect(parseExpression(text)).toBeCloseTo(value, 12));
 
   test.each(['', '1+', '2 m', '(1', '1//2', 'e9', '1/0'])('%j is no number', (text) =>
-    expect(readSum(text)).toBeNaN(),
+    expect(parseExpression(text)).toBeNaN(),
   );
 });

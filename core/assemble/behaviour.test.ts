@@ -9,7 +9,7 @@ import {
   type RunnerKind,
 } from '../course';
 import { applyPose } from '../motion';
-import { buildWorld, poseMover, startState, tick, type Input } from '../run';
+import { buildWorld, poseMover, initialState, tick, type Input } from '../run';
 import { anyMotion } from '../run/fuzz.testing';
 import {
   changePieces,
@@ -235,7 +235,7 @@ test('the mirrored course run with mirrored input is the mirrored run', () => {
         };
         const [one, other] = [course, mirroredWhole(course)].map((of) => {
           const world = buildWorld(of);
-          return { world, state: startState(world, 5) };
+          return { world, state: initialState(world, 5) };
         });
         let before = 0;
         for (let i = 0; i < 240; i++) {

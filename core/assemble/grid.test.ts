@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { emptyCourse } from '../course';
 import { distance, type Vec3 } from '../geometry';
 import { pieceBounds } from '../pieces';
-import { holdsOf, layPieces, readDial, setDial, snapToGrid, type Dial } from '.';
+import { holdsOf, layPieces, readDial, setDial, snapToGrid, type NumericProperty } from '.';
 
 const metres = fc.double({ min: -500, max: 500, noNaN: true });
 const point = fc.tuple(metres, metres, metres);
@@ -30,7 +30,7 @@ test('the origin of a grid is on it; along an axis without a step nothing moves'
   expect(snapToGrid([0.31, 1.234, -0.71], [0.5, 0, 0.5], frame)[1]).toBeCloseTo(1.234, 6);
 });
 
-const dial = (change: Partial<Dial>): Dial => change as Dial;
+const dial = (change: Partial<NumericProperty>): NumericProperty => change as NumericProperty;
 
 test('a place along a piece’s own axes is read and set along them', () => {
   const course = layPieces(emptyCourse('Own', 'free'), [

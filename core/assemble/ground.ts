@@ -3,7 +3,7 @@ import { clipConvex, dot, rotate, signedArea, type Vec2, type Vec3 } from '../ge
 import { facetsOf, localGeometry, toWorld, turnOf, type Tone } from '../pieces';
 import { piecesOver } from './near';
 import type { Paint } from './paint';
-import { tidy } from './place';
+import { roundToStored } from './place';
 
 /** Part of its reach by which a patch has to lie off another alike for it to be worth laying. */
 const APART = 0.4;
@@ -31,10 +31,14 @@ export function paintGround(course: Course, at: Vec3, reach: number, paint: Pain
   if (kept.length >= MOST_PATCHES) {
     throw new RangeError(`The ground has ${MOST_PATCHES} patches of paint; wipe some off first.`);
   }
-  const place = [tidy(at[0]), tidy(at[1]), tidy(at[2])] as [number, number, number];
+  const place = [roundToStored(at[0]), roundToStored(at[1]), roundToStored(at[2])] as [
+    number,
+    number,
+    number,
+  ];
   return withGround(course, [
     ...kept,
-    { at: place, reach: tidy(reach), tone: tone as Patch['tone'] },
+    { at: place, reach: roundToStored(reach), tone: tone as Patch['tone'] },
   ]);
 }
 

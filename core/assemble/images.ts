@@ -3,7 +3,7 @@ import { cosDeg, multiply, sinDeg, turnMatrix, type Matrix3, type Vec3 } from '.
 import { flipped, localGeometry, type PieceGeometry } from '../pieces';
 import type { PieceInHand } from './lay';
 import { isLopsided, mirroredBehaviour } from './mirrored';
-import { setTurn, tidy, wrapTurn } from './place';
+import { setTurn, roundToStored, wrapTurn } from './place';
 
 /** An upright plane to mirror over: square to x or z, through a value of it. */
 export interface MirrorPlane {
@@ -52,7 +52,7 @@ export function mirrorPiece<T extends PieceInHand>(
   { axis, at }: MirrorPlane,
   shapes?: Course['shapes'],
 ): T {
-  const over = (v: number) => tidy(2 * at - v);
+  const over = (v: number) => roundToStored(2 * at - v);
   const [x, y, z] = piece.at;
   const m = turnMatrix(piece.turn ?? [0, 0, 0]);
   // Mirrored in the world and, to stay a rotation, across the piece's own length.
@@ -83,7 +83,7 @@ export function turnAbout<T extends PieceInHand>(
   const [x, z] = [piece.at[0] - px, piece.at[2] - pz];
   const image: T = {
     ...piece,
-    at: [tidy(px + c * x + s * z), piece.at[1], tidy(pz + c * z - s * x)],
+    at: [roundToStored(px + c * x + s * z), piece.at[1], roundToStored(pz + c * z - s * x)],
   };
   const [tx, ty, tz] = piece.turn ?? [0, 0, 0];
   setTurn(image as unknown as Piece, [tx, wrapTurn(ty + degrees), tz]);
@@ -93,7 +93,7 @@ export function turnAbout<T extends PieceInHand>(
 /** A direction of the world turned by degrees about an upright. */
 export function turnedVector([x, y, z]: Vec3, degrees: number): [number, number, number] {
   const [c, s] = [cosDeg(degrees), sinDeg(degrees)];
-  return [tidy(c * x + s * z), y, tidy(c * z - s * x)];
+  return [roundToStored(c * x + s * z), y, roundToStored(c * z - s * x)];
 }
 
 /** The rotation of a piece after another rotation. */

@@ -12,7 +12,7 @@ import { unionBounds, type Vec3 } from '../geometry';
 import { findFamily, pieceBounds } from '../pieces';
 import { layPieces, type PieceInHand } from './lay';
 import { freshGroup } from './group';
-import { tidy } from './place';
+import { roundToStored } from './place';
 import { copiedLink, freshPairs, linksAmong, pairOf, withLinks, withPair } from './ties';
 
 export const KIT_FORMAT = 'stone-hop-kit';
@@ -56,7 +56,7 @@ export function toKit(course: Course, choice: ReadonlySet<string>, name: string)
     name: name.trim().slice(0, 60),
     pieces: chosen.map((piece) => ({
       ...withFamilyRules(course, keptFields(piece, ids)),
-      at: piece.at.map((value, axis) => tidy(value - foot[axis])) as Piece['at'],
+      at: piece.at.map((value, axis) => roundToStored(value - foot[axis])) as Piece['at'],
     })),
     ...(links.length > 0 ? { links } : {}),
     ...(models.length > 0 ? { models: Object.fromEntries(models) } : {}),
@@ -144,7 +144,7 @@ export function layKit(course: Course, kit: Kit, at: Vec3): { course: Course; la
     return {
       ...(pair === undefined ? rest : withPair(rest, pair)),
       ...(attach !== undefined && own.has(attach) ? { attach } : {}),
-      at: piece.at.map((value, axis) => tidy(value + at[axis])) as Piece['at'],
+      at: piece.at.map((value, axis) => roundToStored(value + at[axis])) as Piece['at'],
       ...(kit.pieces.length > 1
         ? { group: inner ? `${group}/${inner.split('/')[0]}` : group }
         : {}),

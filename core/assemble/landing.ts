@@ -2,11 +2,11 @@ import type { Course, Piece } from '../course';
 import { add, distance, sub, type Vec3 } from '../geometry';
 import { pieceBounds } from '../pieces';
 import { holdsOf } from './corners';
-import { bestOwnEnd, endIndex, joinTo } from './ends';
+import { bestOwnEnd, endIndex, joinTo } from './connectors';
 import type { PieceInHand } from './lay';
 import { piecesOver } from './near';
 import { groundBelow } from './pick';
-import { tidy } from './place';
+import { roundToStored } from './place';
 import { snapToGrid, type GridFrame } from './snap';
 
 /** What a piece lands by. */
@@ -33,7 +33,7 @@ export interface Landing {
 const withId = (piece: PieceInHand): Piece => ({ ...piece, id: 'in-hand' });
 const moved = (piece: PieceInHand, by: Vec3): PieceInHand => ({
   ...piece,
-  at: add(piece.at, by).map(tidy) as Piece['at'],
+  at: add(piece.at, by).map(roundToStored) as Piece['at'],
 });
 
 /**

@@ -4,7 +4,7 @@ import { checkpointNumber, familyOf, legOf, markOf } from '../pieces';
 import { freshIds } from './ids';
 import { checkpointLeg, nextLeg, withLegs } from './legs';
 import { withoutTies } from './links';
-import { tidy } from './place';
+import { roundToStored } from './place';
 
 /** A piece before it is laid: everything but its id. */
 export type PieceInHand = Pick<
@@ -76,7 +76,7 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
 
 /** The piece with its numbers as fine as they are kept, and no turn where there is none. */
 function tidied({ turn, ...piece }: PieceInHand): PieceInHand {
-  const three = (v: readonly number[]) => v.map(tidy) as Piece['at'];
+  const three = (v: readonly number[]) => v.map(roundToStored) as Piece['at'];
   return {
     ...piece,
     at: three(piece.at),

@@ -1,6 +1,6 @@
 import type { Piece } from '../course';
 import { pieceBounds } from '../pieces';
-import { Cells, indexed } from './cells';
+import { PersistentGrid, incrementalIndex } from './persistentGrid';
 
 /** Side of a cell over the map, m. */
 const CELL = 8;
@@ -9,7 +9,7 @@ const MOST_CELLS = 64;
 
 /** Pieces by where they stand on the map. */
 interface Standing {
-  readonly cells: Cells<Piece>;
+  readonly cells: PersistentGrid<Piece>;
   readonly wide: ReadonlySet<Piece>;
 }
 const keyOf = (i: number, k: number): number => i * 65536 + k;
@@ -25,8 +25,8 @@ function cellsUnder(piece: Piece): number[] {
   return keys;
 }
 
-const standingOf = indexed<Standing>(
-  { cells: Cells.none, wide: new Set() },
+const standingOf = incrementalIndex<Standing>(
+  { cells: PersistentGrid.none, wide: new Set() },
   (before, { gone, come }) => {
     const wide = new Set(before.wide);
     const celled = (pieces: readonly Piece[]) =>

@@ -2,7 +2,7 @@ import type { Course, OutlineCorner, Piece, PieceOutline } from '../course';
 import { mapVec3, rotate, sub, transpose, type Vec2, type Vec3 } from '../geometry';
 import { outlineFault, rimPoints, toWorld, turnOf } from '../pieces';
 import { layPiece, type PieceInHand } from './lay';
-import { changePieces, tidy } from './place';
+import { changePieces, roundToStored } from './place';
 import type { WorkPlane } from './snap';
 
 /** A rim of an outline: its own, or one of its holes by number. */
@@ -35,8 +35,8 @@ export function layPlatform(
   const [x, y, z] = middleOf(places);
   const height = inHand.size?.[1] ?? 0.6;
   const at: Piece['at'] = upright
-    ? [tidy(x), tidy(y), tidy(z - height)]
-    : [tidy(x), tidy(y - height), tidy(z)];
+    ? [roundToStored(x), roundToStored(y), roundToStored(z - height)]
+    : [roundToStored(x), roundToStored(y - height), roundToStored(z)];
   const piece: PieceInHand = {
     ...inHand,
     family: 'platform',
@@ -44,7 +44,9 @@ export function layPlatform(
     ...(upright ? { turn: [90, 0, 0] as Piece['turn'] } : {}),
     outline: {
       points: places.map((p) => ({
-        at: upright ? [tidy(p[0] - x), tidy(y - p[1])] : [tidy(p[0] - x), tidy(p[2] - z)],
+        at: upright
+          ? [roundToStored(p[0] - x), roundToStored(y - p[1])]
+          : [roundToStored(p[0] - x), roundToStored(p[2] - z)],
       })),
     },
   };
@@ -55,7 +57,7 @@ export function layPlatform(
 function middleOf(places: readonly Vec3[]): Vec3 {
   const low = [0, 1, 2].map((axis) => Math.min(...places.map((p) => p[axis])));
   const high = [0, 1, 2].map((axis) => Math.max(...places.map((p) => p[axis])));
-  return mapVec3((axis) => tidy((low[axis] + high[axis]) / 2));
+  return mapVec3((axis) => roundToStored((low[axis] + high[axis]) / 2));
 }
 
 /** @throws OutlineError in words, with the place in the world */
@@ -95,7 +97,7 @@ function changeRim(
 /** A place of the world in the plane of a platform. */
 export function inPlane(piece: Piece, p: Vec3): Vec2 {
   const [x, , z] = rotate(transpose(turnOf(piece)), sub(p, piece.at));
-  return [tidy(x), tidy(z)];
+  return [roundToStored(x), roundToStored(z)];
 }
 
 /** A corner of a platform's top in the world. */
@@ -104,7 +106,7 @@ export const cornerPlace = (piece: Piece, [x, z]: readonly [number, number]): Ve
 
 export const moveCorner = (course: Course, id: string, rim: Rim, i: number, to: Vec2): Course =>
   changeRim(course, id, rim, (corners) => {
-    corners[i] = { ...corners[i], at: [tidy(to[0]), tidy(to[1])] };
+    corners[i] = { ...corners[i], at: [roundToStored(to[0]), roundToStored(to[1])] };
     return corners;
   });
 
@@ -112,7 +114,9 @@ export const moveCorner = (course: Course, id: string, rim: Rim, i: number, to: 
 export const splitEdge = (course: Course, id: string, rim: Rim, i: number): Course =>
   changeRim(course, id, rim, (corners) => {
     const [a, b] = [corners[i].at, corners[(i + 1) % corners.length].at];
-    corners.splice(i + 1, 0, { at: [tidy((a[0] + b[0]) / 2), tidy((a[1] + b[1]) / 2)] });
+    corners.splice(i + 1, 0, {
+      at: [roundToStored((a[0] + b[0]) / 2), roundToStored((a[1] + b[1]) / 2)],
+    });
     return corners;
   });
 
@@ -132,8 +136,8 @@ export const pushEdge = (course: Course, id: string, rim: Rim, i: number, by: nu
     const length = Math.hypot(x, z) || 1;
     const way = turnsRight(corners) ? by : -by;
     const [nx, nz] = [(z / length) * way, (-x / length) * way];
-    corners[i] = { ...corners[i], at: [tidy(a[0] + nx), tidy(a[1] + nz)] };
-    corners[j] = { ...corners[j], at: [tidy(b[0] + nx), tidy(b[1] + nz)] };
+    corners[i] = { ...corners[i], at: [roundToStored(a[0] + nx), roundToStored(a[1] + nz)] };
+    corners[j] = { ...corners[j], at: [roundToStored(b[0] + nx), roundToStored(b[1] + nz)] };
     return corners;
   });
 
@@ -153,7 +157,7 @@ export const curveEdge = (course: Course, id: string, rim: Rim, i: number, bulge
     const { bulge: _, ...corner } = corners[i];
     const kept = Math.min(1, Math.max(-1, bulge)) * (turnsRight(corners) ? 1 : -1);
     corners[i] = (
-      Math.abs(kept) < 0.01 ? corner : { ...corner, bulge: tidy(kept) }
+      Math.abs(kept) < 0.01 ? corner : { ...corner, bulge: roundToStored(kept) }
     ) as OutlineCorner;
     return corners;
   });
@@ -169,7 +173,7 @@ export const roundCorner = (
   changeRim(course, id, rim, (corners) => {
     const { round: _, ...corner } = corners[i];
     corners[i] = (
-      radius > 0 ? { ...corner, round: tidy(Math.min(50, radius)) } : corner
+      radius > 0 ? { ...corner, round: roundToStored(Math.min(50, radius)) } : corner
     ) as OutlineCorner;
     return corners;
   });
@@ -180,7 +184,9 @@ export function addHole(course: Course, id: string, [x, z]: Vec2, radius = 0.6):
     if (!piece.outline) return;
     const hole = [0, 60, 120, 180, 240, 300].map((angle): OutlineCorner => {
       const a = (angle * Math.PI) / 180;
-      return { at: [tidy(x + radius * Math.cos(a)), tidy(z + radius * Math.sin(a))] };
+      return {
+        at: [roundToStored(x + radius * Math.cos(a)), roundToStored(z + radius * Math.sin(a))],
+      };
     });
     const outline = { ...piece.outline, holes: [...(piece.outline.holes ?? []), hole] };
     refuseFaults({ ...(piece as Piece), outline });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { emptyCourse, toCourse, type Course, type PathMotion, type PosesMotion } from '../course';
 import { distance, lerp, type Vec3 } from '../geometry';
-import { applyPose, posesAt, toPoses, toWay, wayAt } from '../motion';
+import { applyPose, sampleKeyframes, compileKeyframes, compilePath, pointOnPath } from '../motion';
 import { fromShareCode, toShareCode } from '../formats';
 import {
   addMotion,
@@ -87,10 +87,10 @@ test('a point put in halfway changes nothing of when the piece is where', () => 
         const more = insertPathPoint(told, 'p2', before, middle);
         expect(pathPlaces(piece(more))).toHaveLength(places.length + 1);
         expect(distance(pathPlaces(piece(more))[before], middle)).toBeLessThan(1e-6);
-        const [a, b] = [told, more].map((c) => toWay(piece(c).motion![0] as PathMotion));
+        const [a, b] = [told, more].map((c) => compilePath(piece(c).motion![0] as PathMotion));
         expect(b.period).toBeCloseTo(a.period, 5);
         for (let t = 0; t < a.period; t += 0.37) {
-          expect(distance(wayAt(a, t), wayAt(b, t))).toBeLessThan(1e-4);
+          expect(distance(pointOnPath(a, t), pointOnPath(b, t))).toBeLessThan(1e-4);
         }
         // What was said of the last point is said of it still.
         expect((piece(more).motion![0] as PathMotion).corners).toEqual([points.length + 1]);
@@ -114,8 +114,8 @@ test('a pose turns about the upright on top of the turn it had, and back to none
   });
   const turned = turnPose(tilted, 'p2', 0, 90);
   const ahead = (c: Course): Vec3 => {
-    const poses = toPoses(piece(c).motion![0] as PosesMotion);
-    return applyPose(posesAt({ ...poses, phase: 0 }, 1), [1, 0, 0]);
+    const poses = compileKeyframes(piece(c).motion![0] as PosesMotion);
+    return applyPose(sampleKeyframes({ ...poses, phase: 0 }, 1), [1, 0, 0]);
   };
   const [x, y, z] = ahead(tilted);
   // A quarter to the left takes what was ahead to where left was.

@@ -3,8 +3,8 @@ import { add, multiply, rotate, sub, transpose, turnMatrix, type Vec3 } from '..
 import { wayPoints } from '../motion';
 import { turnOf } from '../pieces';
 import { turnOfMatrix } from './images';
-import { changePieces, tidy } from './place';
-import { removeMotion } from './tuning';
+import { changePieces, roundToStored } from './place';
+import { removeMotion } from './behaviour';
 
 /** Which of a piece's motions is its path, or -1. */
 export const pathOf = (piece: Pick<Piece, 'motion'>): number =>
@@ -19,7 +19,11 @@ export function pathPlaces(piece: Pick<Piece, 'at' | 'turn' | 'motion'>): Vec3[]
 }
 
 const ownPlace = (piece: Pick<Piece, 'at' | 'turn'>, place: Vec3): [number, number, number] =>
-  rotate(transpose(turnOf(piece)), sub(place, piece.at)).map(tidy) as [number, number, number];
+  rotate(transpose(turnOf(piece)), sub(place, piece.at)).map(roundToStored) as [
+    number,
+    number,
+    number,
+  ];
 
 /** Adds a point in the world to the end of a piece's path; one that has none gets one. */
 export function addPathPoint(course: Course, id: string, place: Vec3): Course {
@@ -113,7 +117,7 @@ export const movePose = (course: Course, id: string, pose: number, place: Vec3):
 export const turnPose = (course: Course, id: string, pose: number, degrees: number): Course =>
   changePose(course, id, pose, (one) => {
     const now = turnMatrix((one.turn ?? [0, 0, 0]) as Vec3);
-    const turned = turnOfMatrix(multiply(turnMatrix([0, degrees, 0]), now)).map(tidy);
+    const turned = turnOfMatrix(multiply(turnMatrix([0, degrees, 0]), now)).map(roundToStored);
     if (turned.some((v) => v !== 0)) one.turn = turned as [number, number, number];
     else delete one.turn;
   });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { emptyCourse, type Piece } from '../course';
 import { add, scale, sub, type Vec3 } from '../geometry';
 import { localGeometry, pieceBounds, toWorld } from '../pieces';
-import { chooseWithin, groundBelow, layPieces, passesBy, pickPiece, piecesOver } from '.';
+import { chooseWithin, groundBelow, layPieces, rayHitsBounds, pickPiece, piecesOver } from '.';
 
 const metres = fc.integer({ min: -300, max: 300 }).map((n) => n / 10);
 const families = ['slab', 'block', 'ramp', 'post', 'arch', 'bush', 'cairn', 'ring', 'bridge'];
@@ -52,9 +52,9 @@ test('who looks at something meets it, or what stands before it, and passes by w
       expect(met).not.toBeNull();
       // What is aimed at lies at 1; from within something it is met at once.
       expect(met!.t).toBeLessThanOrEqual(1 + 1e-9);
-      expect(passesBy(ray, piece)).toBe(true);
+      expect(rayHitsBounds(ray, piece)).toBe(true);
       expect(
-        passesBy(
+        rayHitsBounds(
           ray,
           pieces.find(({ id }) => id === met!.id)!,
         ),

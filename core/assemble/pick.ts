@@ -5,10 +5,10 @@ import { piecesOver } from './near';
 import type { Ray } from './snap';
 
 /** How far out of its box a thin piece can still be picked, m. */
-const KIND = 0.05;
+const PICK_MARGIN = 0.05;
 
 /** What a ray meets first: the piece's id, and the distance along the ray in units of its direction. */
-interface Met {
+interface RayHit {
   readonly id: string;
   readonly t: number;
 }
@@ -21,7 +21,7 @@ export function pickPiece(
   { pieces }: Pick<Course, 'pieces'>,
   ray: Ray,
   may: (piece: Piece) => boolean = () => true,
-): Met | null {
+): RayHit | null {
   const boxes = boxesOf(pieces);
   const near: Piece[] = [];
   for (let i = 0; i < pieces.length; i++) {
@@ -54,10 +54,10 @@ function boxesOf(pieces: readonly Piece[]): Float64Array {
   return boxes;
 }
 
-function firstMet(pieces: readonly Piece[], ray: Ray): Met | null {
-  let best: Met | null = null;
+function firstMet(pieces: readonly Piece[], ray: Ray): RayHit | null {
+  let best: RayHit | null = null;
   // What is only felt is chosen where there is nothing to be seen.
-  let felt: Met | null = null;
+  let felt: RayHit | null = null;
   for (const piece of pieces) {
     const { low, high } = pieceBounds(piece);
     const near = meetsBox(ray, low, high);
@@ -73,7 +73,7 @@ function firstMet(pieces: readonly Piece[], ray: Ray): Met | null {
 }
 
 /** Whether a ray comes near a piece: through its box, a little enlarged. */
-export function passesBy(ray: Ray, piece: Piece): boolean {
+export function rayHitsBounds(ray: Ray, piece: Piece): boolean {
   const { low, high } = pieceBounds(piece);
   return meetsBox(ray, low, high) !== null;
 }
@@ -106,8 +106,8 @@ function meetsBox(
   let enter = 0;
   let leave = Infinity;
   for (let axis = 0; axis < 3; axis++) {
-    const a = (lows[low + axis] - KIND - from[axis]) / along[axis];
-    const b = (highs[high + axis] + KIND - from[axis]) / along[axis];
+    const a = (lows[low + axis] - PICK_MARGIN - from[axis]) / along[axis];
+    const b = (highs[high + axis] + PICK_MARGIN - from[axis]) / along[axis];
     enter = Math.max(enter, Math.min(a, b));
     leave = Math.min(leave, Math.max(a, b));
   }

@@ -9,7 +9,7 @@ const clampToBounds = (v: number): number => Math.min(BOUNDS, Math.max(-BOUNDS, 
  * Metres and degrees are kept to a ten-millionth: sums of steps stay round numbers, and ends that
  * were joined stay joined when they are moved.
  */
-export const tidy = (v: number): number => Math.round(v * 1e7) / 1e7 + 0;
+export const roundToStored = (v: number): number => Math.round(v * 1e7) / 1e7 + 0;
 
 /** Puts another in the place of every chosen piece; the others stay the same objects. */
 function replacePieces(
@@ -36,7 +36,8 @@ export const changePieces = (
 
 /** Moves the chosen pieces by metres along x, y and z, never past the bounds. */
 export function movePieces(course: Course, choice: ReadonlySet<string>, by: Vec3): Course {
-  const along = (piece: Piece, axis: number) => tidy(clampToBounds(piece.at[axis] + by[axis]));
+  const along = (piece: Piece, axis: number) =>
+    roundToStored(clampToBounds(piece.at[axis] + by[axis]));
   return replacePieces(course, choice, (piece) => ({
     ...piece,
     at: [along(piece, 0), along(piece, 1), along(piece, 2)],
@@ -51,7 +52,7 @@ export const turnPieces = (course: Course, choice: ReadonlySet<string>, degrees:
   });
 
 /** The same angle between 0 and 360 degrees. */
-export const wrapTurn = (degrees: number): number => tidy(((degrees % 360) + 360) % 360);
+export const wrapTurn = (degrees: number): number => roundToStored(((degrees % 360) + 360) % 360);
 
 /** Gives a piece a turn, leaving it out when it is none. */
 export function setTurn(piece: Piece, turn: Vec3): void {

@@ -4,7 +4,7 @@ import { familyOf } from '../pieces';
 import { groundBelow } from './pick';
 import { layPieces, removePieces, type PieceInHand } from './lay';
 import { seeded } from './random';
-import { setTurn, tidy } from './place';
+import { setTurn, roundToStored } from './place';
 
 /** A part of the map: within a ring of corners, or within reach of a stroke, metres. */
 export type MapRegion =
@@ -90,7 +90,7 @@ const isMark = ({ family }: Piece): boolean => {
 };
 
 /** Strewn pieces need no finer places than a centimetre. */
-const tidy3 = (v: number): number => tidy(Math.round(v * 100) / 100);
+const tidy3 = (v: number): number => roundToStored(Math.round(v * 100) / 100);
 
 const tooMany = () =>
   new RangeError(

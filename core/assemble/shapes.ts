@@ -1,7 +1,7 @@
 import type { Course, DrawnShape, Piece, ShapePart } from '../course';
 import { boundsOf, convexHull, convexParts, signedArea, type Vec2 } from '../geometry';
 import { familyOf, localGeometry, profileOf, specOf } from '../pieces';
-import { changePieces, tidy } from './place';
+import { changePieces, roundToStored } from './place';
 
 // Edits of a drawn collision shape. They are made on the profile of a piece: x along it, y up.
 
@@ -13,7 +13,7 @@ export const sizeOf = (piece: Piece): [number, number, number] => {
   return [w, h, d];
 };
 
-const point = ([x, y]: Vec2): [number, number] => [tidy(x), tidy(y)];
+const point = ([x, y]: Vec2): [number, number] => [roundToStored(x), roundToStored(y)];
 
 /** A shape begun from what is drawn of the piece: its hull, or one part for each of its solids. */
 export function shapeFromPicture(piece: Piece, how: 'hull' | 'parts'): DrawnShape {
@@ -21,7 +21,7 @@ export function shapeFromPicture(piece: Piece, how: 'hull' | 'parts'): DrawnShap
   const flat = parts.map(({ solid }) => convexHull(solid.points.map(([x, y]): Vec2 => [x, y])));
   const { low, high } = boundsOf(parts.flatMap(({ solid }) => solid.points));
   const depth = Math.max(0.05, high[2] - low[2]);
-  const across = tidy((high[2] + low[2]) / 2);
+  const across = roundToStored((high[2] + low[2]) / 2);
   const outlines = (how === 'hull' ? [convexHull(flat.flat())] : flat)
     .filter((ring) => ring.length > 2 && Math.abs(signedArea(ring)) > 1e-4)
     .slice(0, 40);
@@ -30,7 +30,7 @@ export function shapeFromPicture(piece: Piece, how: 'hull' | 'parts'): DrawnShap
     parts: outlines.map((ring): ShapePart => ({
       kind: 'outline',
       points: simplified(ring).map(point),
-      depth: tidy(depth),
+      depth: roundToStored(depth),
       ...(across === 0 ? {} : { across }),
     })),
   };
@@ -66,21 +66,22 @@ const pictured = (piece: Piece) =>
 export function fittedPart(piece: Piece, kind: 'ball' | 'box' | 'capsule'): ShapePart {
   const { low, high } = pictured(piece);
   const size = [0, 1, 2].map((axis) => Math.max(0.05, high[axis] - low[axis]));
-  const middle = [0, 1, 2].map((axis) => tidy((high[axis] + low[axis]) / 2)) as [
+  const middle = [0, 1, 2].map((axis) => roundToStored((high[axis] + low[axis]) / 2)) as [
     number,
     number,
     number,
   ];
-  if (kind === 'ball') return { kind, at: middle, radius: tidy(Math.max(...size) / 2) };
-  if (kind === 'box') return { kind, at: middle, size: size.map(tidy) as [number, number, number] };
+  if (kind === 'ball') return { kind, at: middle, radius: roundToStored(Math.max(...size) / 2) };
+  if (kind === 'box')
+    return { kind, at: middle, size: size.map(roundToStored) as [number, number, number] };
   const upright = size[1] >= size[0];
-  const radius = tidy(Math.min(size[0], size[1]) / 2);
+  const radius = roundToStored(Math.min(size[0], size[1]) / 2);
   const reach = Math.max(size[0], size[1]) / 2 - radius;
   const end = (side: number): [number, number] =>
     upright
-      ? [middle[0], tidy(middle[1] + side * reach)]
-      : [tidy(middle[0] + side * reach), middle[1]];
-  return { kind, from: end(-1), to: end(1), radius, depth: tidy(size[2]) };
+      ? [middle[0], roundToStored(middle[1] + side * reach)]
+      : [roundToStored(middle[0] + side * reach), middle[1]];
+  return { kind, from: end(-1), to: end(1), radius, depth: roundToStored(size[2]) };
 }
 
 /** The profile's box about a part, turned boxes as if they were not; with its middle across. */
@@ -107,7 +108,7 @@ export function centredPart(piece: Piece, part: ShapePart): ShapePart {
   const by = (axis: 0 | 1) =>
     (picture.low[axis] + picture.high[axis] - own.low[axis] - own.high[axis]) / 2;
   const moved = ([x, y]: readonly [number, number]) => point([x + by(0), y + by(1)]);
-  const across = tidy((picture.low[2] + picture.high[2]) / 2);
+  const across = roundToStored((picture.low[2] + picture.high[2]) / 2);
   if (part.kind === 'box' || part.kind === 'ball') {
     const [x, y] = moved([part.at[0], part.at[1]]);
     return { ...part, at: [x, y, across] };
@@ -133,7 +134,7 @@ export function refittedPart(piece: Piece, part: ShapePart): ShapePart {
   return {
     ...(centredPart(piece, part) as Outline),
     points: part.points.map(([x, y]) => point([fit(x, 0), fit(y, 1)])),
-    depth: tidy(Math.max(0.05, picture.high[2] - picture.low[2])),
+    depth: roundToStored(Math.max(0.05, picture.high[2] - picture.low[2])),
   };
 }
 
@@ -225,7 +226,7 @@ function shapeFromShapes(course: Course, piece: Piece): DrawnShape {
   const { shapes } = profileOf({ collides: course.collides }, own);
   const rings = shapes.filter((ring) => ring.length > 2 && Math.abs(signedArea(ring)) > 1e-4);
   if (rings.length === 0) return shapeFromPicture(piece, 'hull');
-  const depth = tidy(Math.max(0.05, sizeOf(piece)[2]));
+  const depth = roundToStored(Math.max(0.05, sizeOf(piece)[2]));
   return {
     size: sizeOf(piece),
     parts: rings.slice(0, 40).map((ring): ShapePart => ({

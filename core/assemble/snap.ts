@@ -1,7 +1,7 @@
 import { BOUNDS, type Course } from '../course';
 import { cosDeg, distance, sinDeg, type Vec3 } from '../geometry';
 import { MOST_LEGS, nextLeg } from './legs';
-import { tidy } from './place';
+import { roundToStored } from './place';
 import type { PieceInHand } from './lay';
 
 /** Grid steps a maker can choose, m; 0 lays freely. */
@@ -42,7 +42,8 @@ export interface GridFrame {
 /** The nearest place on the grid of a step, or of one for each axis of the grid; 0 leaves it where it is. */
 export function snapToGrid(p: Vec3, step: number | Vec3, frame?: GridFrame): Vec3 {
   const [sx, sy, sz] = typeof step === 'number' ? [step, step, step] : step;
-  const near = (v: number, s: number) => (s > 0 ? tidy(Math.round(v / s) * s) : tidy(v));
+  const near = (v: number, s: number) =>
+    s > 0 ? roundToStored(Math.round(v / s) * s) : roundToStored(v);
   if (!frame || (frame.turn === 0 && frame.origin.every((v) => v === 0))) {
     return [near(p[0], sx), near(p[1], sy), near(p[2], sz)];
   }
@@ -51,9 +52,9 @@ export function snapToGrid(p: Vec3, step: number | Vec3, frame?: GridFrame): Vec
   // Into the grid's own axes, and out of them again.
   const [u, w] = [near(c * x - s * z, sx), near(s * x + c * z, sz)];
   return [
-    tidy(frame.origin[0] + c * u + s * w),
-    tidy(frame.origin[1] + near(y, sy)),
-    tidy(frame.origin[2] - s * u + c * w),
+    roundToStored(frame.origin[0] + c * u + s * w),
+    roundToStored(frame.origin[1] + near(y, sy)),
+    roundToStored(frame.origin[2] - s * u + c * w),
   ];
 }
 

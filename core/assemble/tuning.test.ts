@@ -1,5 +1,5 @@
 import { MOST_LINKS, MOST_LOOSE, emptyCourse, type Course, type ShapePart } from '../course';
-import { contactShapes, DENSITY, differenceOf, familyOf, massOf } from '../pieces';
+import { contactShapes, DENSITY, diffPieces, familyOf, massOf } from '../pieces';
 import {
   addLink,
   addMotion,
@@ -23,7 +23,7 @@ import {
   setRunner,
   setRunnerSetting,
   setShape,
-  setTuned,
+  setBehaviour,
   shapeFromPicture,
   shapeOf,
   splitOutline,
@@ -46,10 +46,10 @@ test('motions add up to three, follow the runner once, and are held to their lim
   expect(() => addMotion(three, one, 'hop')).toThrow('at most three');
   expect(() => changeMotion(both, one, 0, { period: 0 })).toThrow('shorter');
   expect(piece(both).motion![0]).toMatchObject({ period: 6 });
-  const woken = setTuned(both, one, 'wake', { by: 'near', range: 4 });
+  const woken = setBehaviour(both, one, 'wake', { by: 'near', range: 4 });
   const none = removeMotion(removeMotion(woken, one, 0), one, 0);
   expect(piece(none).wake).toBeUndefined();
-  expect(() => setTuned(course, one, 'breaks', { speed: -1 } as never)).toThrow(RangeError);
+  expect(() => setBehaviour(course, one, 'breaks', { speed: -1 } as never)).toThrow(RangeError);
 });
 
 test('nothing goes along with what goes along with it', () => {
@@ -114,13 +114,13 @@ test('the difference of shape and picture is small for a box, and grows as the s
     size: [...familyOf('crate').size] as [number, number, number],
     parts: [fittedPart(crate, 'box')],
   });
-  const near = differenceOf(box, piece(box))!;
+  const near = diffPieces(box, piece(box))!;
   expect(near.area).toBeLessThan(0.1);
   const ball = setShape(course, crate, 'piece', {
     size: [...familyOf('crate').size] as [number, number, number],
     parts: [{ kind: 'ball', at: [0, 3, 0], radius: 0.2 }],
   });
-  const far = differenceOf(ball, piece(ball))!;
+  const far = diffPieces(ball, piece(ball))!;
   expect(far.area).toBeGreaterThan(0.9);
   expect(far.distance).toBeGreaterThan(1);
 });
@@ -220,12 +220,14 @@ test('what no run could bear is refused when it is set, with the figure', () => 
   );
   const all = new Set(boulders.pieces.map(({ id }) => id));
   const thrower = { what: 'boulder', size: 0.5, interval: 1, speed: 5, life: 3, most: 20 };
-  expect(() => setTuned(boulders, all, 'thrower', thrower)).toThrow(/260 copies .* at most 240/);
-  const fewer = setTuned(boulders, all, 'thrower', { ...thrower, most: 18 });
+  expect(() => setBehaviour(boulders, all, 'thrower', thrower)).toThrow(
+    /260 copies .* at most 240/,
+  );
+  const fewer = setBehaviour(boulders, all, 'thrower', { ...thrower, most: 18 });
   expect(fewer.pieces.every((piece) => piece.thrower)).toBe(true);
   // Less of what is too much already is no worse.
   const over = { ...fewer, pieces: fewer.pieces.map((p) => ({ ...p, thrower })) };
-  expect(setTuned(over, all, 'thrower', { ...thrower, most: 19 }).pieces).toHaveLength(13);
+  expect(setBehaviour(over, all, 'thrower', { ...thrower, most: 19 }).pieces).toHaveLength(13);
   const links = Array.from({ length: MOST_LINKS }, (_, i) => ({
     id: `l${i}`,
     cue: { kind: 'start' as const },

@@ -3,7 +3,7 @@ import { crossingOf, lerp, rotate, transpose, sub, type Vec2, type Vec3 } from '
 import { familyOf, toWorld, turnOf, wallPanels, type WallPanel } from '../pieces';
 import { layPiece, type PieceInHand } from './lay';
 import { groundBelow } from './pick';
-import { changePieces, tidy } from './place';
+import { changePieces, roundToStored } from './place';
 
 /** Points nearer than this are one post, m. */
 const SAME = 0.35;
@@ -26,11 +26,15 @@ export function drawWall(course: Course, line: readonly Vec3[], inHand: PieceInH
     });
   }
   const [x, y, z] = places[0];
-  const own = places.map((p): Vec3 => [tidy(p[0] - x), tidy(p[1] - y), tidy(p[2] - z)]);
+  const own = places.map((p): Vec3 => [
+    roundToStored(p[0] - x),
+    roundToStored(p[1] - y),
+    roundToStored(p[2] - z),
+  ]);
   return layPiece(course, {
     ...inHand,
     family: 'wall',
-    at: [tidy(x), tidy(y), tidy(z)],
+    at: [roundToStored(x), roundToStored(y), roundToStored(z)],
     line: addToLine({ points: [], runs: [] }, own),
   });
 }
@@ -42,7 +46,7 @@ function intoPiece(piece: Piece): (p: Vec3) => Vec3 {
   const back = transpose(turnOf(piece));
   return (p) => {
     const [x, y, z] = rotate(back, sub(p, piece.at));
-    return [tidy(x), tidy(y), tidy(z)];
+    return [roundToStored(x), roundToStored(y), roundToStored(z)];
   };
 }
 
@@ -110,7 +114,7 @@ function partRun(draft: Draft, run: number, k: number): number {
   const [a, b] = draft.runs[run];
   const [p, q] = [draft.points[a], draft.points[b]];
   draft.points.push(
-    [0, 1, 2].map((i) => tidy(p[i] + (q[i] - p[i]) * k)) as [number, number, number],
+    [0, 1, 2].map((i) => roundToStored(p[i] + (q[i] - p[i]) * k)) as [number, number, number],
   );
   const node = draft.points.length - 1;
   draft.runs[run] = [a, node];

@@ -3,7 +3,7 @@ import {
   movePieces,
   removeLink,
   removePieces,
-  setTuned,
+  setBehaviour,
   setTurn,
   type TunedKey,
 } from '../assemble';
@@ -48,7 +48,7 @@ export interface CheckRule<Id extends string> {
 /** Findings of one rule that are told; more of the same kind add nothing. */
 export const MOST_TOLD = 12;
 
-export const about = <const Id extends string>(
+export const pieceFinding = <const Id extends string>(
   piece: Piece,
   rule: Id,
   weight: Finding['weight'],
@@ -68,7 +68,7 @@ export function applyFix(course: Course, { edit }: Fix): Course {
   if (edit.do === 'start') return addStart(course);
   const one = new Set([edit.id]);
   if (edit.do === 'remove') return removePieces(course, one);
-  if (edit.do === 'untune') return setTuned(course, one, edit.key, undefined);
+  if (edit.do === 'untune') return setBehaviour(course, one, edit.key, undefined);
   if (edit.do === 'unlink') return removeLink(course, edit.id);
   if (edit.do === 'move') return movePieces(course, one, edit.by);
   return changePieces(course, one, (piece) => setTurn(piece, edit.turn));

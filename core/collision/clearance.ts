@@ -1,5 +1,5 @@
-import type { Body } from './body';
-import { frontFaces, insideFace, lookAtFaces, tiedFace } from './face';
+import type { InflatedHull } from './inflatedHull';
+import { frontFaces, insideFace, markFrontFaces, tiedFace } from './face';
 
 const clamp01 = (v: number): number => (v < 0 ? 0 : v > 1 ? 1 : v);
 
@@ -19,7 +19,7 @@ export const newClearance = (): Clearance => ({ distance: Infinity, nx: 0, ny: 1
  * @param far distances beyond this, m, need only be told to be at least so; the direction then says nothing
  */
 export function clearance(
-  body: Body,
+  body: InflatedHull,
   x: number,
   y: number,
   z: number,
@@ -60,7 +60,7 @@ export function clearance(
   }
   let best = Infinity;
   const faceless = edgeFaces.length === 0;
-  lookAtFaces(body, x, y, z);
+  markFrontFaces(body, x, y, z);
   const faced = frontFaces();
   for (let k = 0; k < edges.length; k += 2) {
     if (!faceless && !faced[edgeFaces[k]] && !faced[edgeFaces[k + 1]]) continue;

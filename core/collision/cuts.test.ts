@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { box, mapVec3, mergedFaces, type Polyhedron, sub, type Vec3 } from '../geometry';
-import { clearance, hullBody, newClearance, newTouch, sweep } from '.';
+import { clearance, inflateHull, newClearance, newTouch, sweep } from '.';
 import { anyPrism, cutUp, inTriangles } from './cuts.testing';
 
 const metres = (reach: number) =>
@@ -20,7 +20,7 @@ const sample = fc.record({
 
 /** What a ball meets on its way to a place, and how far its start is from the solid. */
 function met(solid: Polyhedron, half: number, radius: number, from: Vec3, to: Vec3) {
-  const body = hullBody(solid, half);
+  const body = inflateHull(solid, half);
   const touch = newTouch();
   const hit = sweep(body, ...from, ...sub(to, from), radius, touch);
   const gap = clearance(body, ...from, radius, newClearance());
@@ -67,7 +67,7 @@ test('faces all but in one plane, too far off to be made one, leave no hole betw
           ),
         };
         const touch = newTouch();
-        expect(sweep(hullBody(raised, half), x, 3, z, 0, -3, 0, 0.2, touch)).toBe(true);
+        expect(sweep(inflateHull(raised, half), x, 3, z, 0, -3, 0, 0.2, touch)).toBe(true);
         expect(3 - 3 * touch.t).toBeCloseTo(1 + half + 0.2, 5);
       },
     ),

@@ -1,10 +1,16 @@
-import type { Body } from './body';
+import type { InflatedHull } from './inflatedHull';
 
 /** Slack of the inside-a-face test, metres; the edges beside it cover the rest. */
 const RIM = 1e-9;
 
 /** Whether a point on a face's plane (or off it along the normal) lies over the face's own area. */
-export function insideFace(body: Body, face: number, x: number, y: number, z: number): boolean {
+export function insideFace(
+  body: InflatedHull,
+  face: number,
+  x: number,
+  y: number,
+  z: number,
+): boolean {
   const { starts } = body;
   const rims = (body.rims ??= rimsOf(body));
   for (let i = 4 * starts[face], end = 4 * starts[face + 1]; i < end; i += 4) {
@@ -25,7 +31,13 @@ const TIE = 1e-6;
  * told as the farthest. Asked after `insideFace`, which mostly answers.
  * @returns a face, or -1 when the place lies beside all of them
  */
-export function tiedFace(body: Body, face: number, x: number, y: number, z: number): number {
+export function tiedFace(
+  body: InflatedHull,
+  face: number,
+  x: number,
+  y: number,
+  z: number,
+): number {
   const { normals, offsets } = body;
   const gapTo = (f: number) =>
     normals[3 * f] * x + normals[3 * f + 1] * y + normals[3 * f + 2] * z - offsets[f];
@@ -37,7 +49,7 @@ export function tiedFace(body: Body, face: number, x: number, y: number, z: numb
 }
 
 /** For each corner of each loop the plane through the edge that ends there, upright on the face: see Body. */
-function rimsOf({ points, loops, starts, normals }: Body): Float64Array {
+function rimsOf({ points, loops, starts, normals }: InflatedHull): Float64Array {
   const rims = new Float64Array(4 * loops.length);
   for (let f = 0; f + 1 < starts.length; f++) {
     const nx = normals[3 * f];
@@ -63,7 +75,7 @@ function rimsOf({ points, loops, starts, normals }: Body): Float64Array {
   return rims;
 }
 
-let faced = new Uint8Array(64);
+let frontFaceFlags = new Uint8Array(64);
 
 /**
  * Of the body looked at last, which faces look at the place, or at one of the two, that it was looked at
@@ -71,15 +83,21 @@ let faced = new Uint8Array(64);
  * a face: what leads there from the body is a sum of the normals that meet there, none of them taken away, and
  * so leans towards one of them at least.
  */
-export const frontFaces = (): Uint8Array => faced;
+export const frontFaces = (): Uint8Array => frontFaceFlags;
 
 /** Finds the front faces of a body; with `more` beside those found before. */
-export function lookAtFaces(body: Body, x: number, y: number, z: number, more = false): void {
+export function markFrontFaces(
+  body: InflatedHull,
+  x: number,
+  y: number,
+  z: number,
+  more = false,
+): void {
   const { normals, offsets } = body;
-  if (faced.length < offsets.length) faced = new Uint8Array(2 * offsets.length);
+  if (frontFaceFlags.length < offsets.length) frontFaceFlags = new Uint8Array(2 * offsets.length);
   for (let f = 0; f < offsets.length; f++) {
     const i = 3 * f;
     const looks = normals[i] * x + normals[i + 1] * y + normals[i + 2] * z - offsets[f] >= -RIM;
-    faced[f] = looks || (more && faced[f] === 1) ? 1 : 0;
+    frontFaceFlags[f] = looks || (more && frontFaceFlags[f] === 1) ? 1 : 0;
   }
 }

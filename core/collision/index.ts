@@ -1,3 +1,3 @@
-export * from './body';
+export * from './inflatedHull';
 export * from './sweep';
 export * from './clearance';

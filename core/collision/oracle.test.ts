@@ -2,7 +2,15 @@ import RAPIER from '@dimforge/rapier3d-compat';
 import { QuickHull } from 'quickhull3d/dist/quickhull3d.js';
 import fc from 'fast-check';
 import { box, faceNormal, scale, type Polyhedron, type Vec3 } from '../geometry';
-import { ballBody, clearance, hullBody, newClearance, newTouch, sweep, type Body } from '.';
+import {
+  ballBody,
+  clearance,
+  inflateHull,
+  newClearance,
+  newTouch,
+  sweep,
+  type InflatedHull,
+} from '.';
 
 const MILLIMETRE = 1e-3;
 
@@ -88,7 +96,7 @@ test('sweeps agree with a reference library within a millimetre on 10,000 random
     const v = { x: d[0], y: d[1], z: d[2] };
     const expected = capsule.castShape(at(0), still, v, hull, zero, still, zero, 0, 1, true);
     const touch = newTouch();
-    const body = hullBody(solid, half);
+    const body = inflateHull(solid, half);
     if (!sweep(body, ...from, ...d, radius, touch)) {
       // The library may stop at a graze; it must not be one that goes in.
       return !expected || nearest(body, from, d, radius) > -MILLIMETRE;
@@ -108,7 +116,7 @@ test('sweeps agree with a reference library within a millimetre on 10,000 random
 });
 
 /** The least clearance along a path, found by sampling and halving. */
-function nearest(body: Body, from: Vec3, d: Vec3, radius: number): number {
+function nearest(body: InflatedHull, from: Vec3, d: Vec3, radius: number): number {
   const at = (t: number) =>
     clearance(
       body,
@@ -131,12 +139,12 @@ function nearest(body: Body, from: Vec3, d: Vec3, radius: number): number {
 test.each([1, 5, 20, 60, 120, 200])(
   'at %i m/s nothing passes a 5 cm wall or misses a 5 cm sensor',
   (speed) => {
-    const wall = hullBody(box([-0.025, -3, -3], [0.025, 3, 3]), 0.2);
+    const wall = inflateHull(box([-0.025, -3, -3], [0.025, 3, 3]), 0.2);
     const thin = ballBody([0, 0, 0], 0.025, 0.2);
     const step = speed / 120;
     fc.assert(
       fc.property(coordinate(2), coordinate(2), coordinate(0.2), metres(0, 1), (y, z, off, lag) => {
-        const crosses = (body: Body, py: number, pz: number) => {
+        const crosses = (body: InflatedHull, py: number, pz: number) => {
           for (let x = -2 - lag * step; x < 2; x += step) {
             if (sweep(body, x, py, pz, step, 0, 0, 0.25, newTouch())) return true;
           }
@@ -154,7 +162,7 @@ test('a touch leaves the surfaces exactly together', () => {
     fc.property(sweepCase, (sample) => {
       const { solid, half, radius, from } = sample;
       const d = displacement(sample);
-      const body = hullBody(solid, half);
+      const body = inflateHull(solid, half);
       const touch = newTouch();
       if (!sweep(body, ...from, ...d, radius, touch)) return true;
       const gap = clearance(

@@ -1,12 +1,20 @@
 import fc from 'fast-check';
 import { box, mapPoints, prism, rotate, turnMatrix, type Matrix3, type Vec3 } from '../geometry';
-import { ballBody, clearance, hullBody, newClearance, newTouch, sweep, type Body } from '.';
+import {
+  ballBody,
+  clearance,
+  inflateHull,
+  newClearance,
+  newTouch,
+  sweep,
+  type InflatedHull,
+} from '.';
 
 /** A cube from -1 to 1. */
-const cube = hullBody(box([-1, -1, -1], [1, 1, 1]), 0);
+const cube = inflateHull(box([-1, -1, -1], [1, 1, 1]), 0);
 const R = 0.5;
 
-function cast(body: Body, from: Vec3, d: Vec3, r = R) {
+function cast(body: InflatedHull, from: Vec3, d: Vec3, r = R) {
   const touch = newTouch();
   return sweep(body, ...from, ...d, r, touch) ? touch : null;
 }
@@ -44,7 +52,7 @@ test('a start within counts only when it goes further in', () => {
 });
 
 test('an upright segment makes a body taller and a ball a capsule', () => {
-  const tall = hullBody(box([-1, -1, -1], [1, 1, 1]), 0.3);
+  const tall = inflateHull(box([-1, -1, -1], [1, 1, 1]), 0.3);
   expect(cast(tall, [0, 5, 0], [0, -5, 0])!.t).toBeCloseTo((5 - 1 - 0.3 - R) / 5, 12);
   expect(cast(tall, [3, 1.2, 0], [-4, 0, 0])).toMatchObject({ t: 1.5 / 4, nx: 1 });
   const ball = ballBody([0, 0, 0], 1, 0.3);
@@ -103,8 +111,8 @@ test('the sum of a turned solid is the same whether or not it is made from one t
   fc.assert(
     fc.property(turn, turn, fc.constantFrom(0, 0.2), (before, after, half) => {
       const turned = (m: Matrix3) => mapPoints(wedge, (p) => rotate(m, p));
-      const fresh = hullBody(turned(after), half);
-      expect(hullBody(turned(after), half, 0, hullBody(turned(before), half))).toEqual(fresh);
+      const fresh = inflateHull(turned(after), half);
+      expect(inflateHull(turned(after), half, 0, inflateHull(turned(before), half))).toEqual(fresh);
     }),
   );
 });

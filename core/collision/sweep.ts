@@ -1,5 +1,5 @@
-import type { Body } from './body';
-import { frontFaces, insideFace, lookAtFaces, tiedFace } from './face';
+import type { InflatedHull } from './inflatedHull';
+import { frontFaces, insideFace, markFrontFaces, tiedFace } from './face';
 
 /** The first touch of a sweep; reused by the caller so that sweeping makes no garbage. */
 export interface Touch {
@@ -36,7 +36,7 @@ const PARALLEL = 1e-12;
  * @returns whether `out` was replaced
  */
 export function sweep(
-  body: Body,
+  body: InflatedHull,
   x: number,
   y: number,
   z: number,
@@ -93,14 +93,14 @@ export function sweep(
   }
   const from = enter > 0 ? enter : 0;
   const to = leave < out.t ? leave : out.t;
-  lookAtFaces(body, x + dx * from, y + dy * from, z + dz * from);
-  if (to > from) lookAtFaces(body, x + dx * to, y + dy * to, z + dz * to, true);
+  markFrontFaces(body, x + dx * from, y + dy * from, z + dz * from);
+  if (to > from) markFrontFaces(body, x + dx * to, y + dy * to, z + dz * to, true);
   return sweepEdges(body, x, y, z, dx, dy, dz, radius, out);
 }
 
 /** A touch at the start, for a ball whose middle lies in the polyhedron or over a face within reach. */
 function touchWithin(
-  body: Body,
+  body: InflatedHull,
   x: number,
   y: number,
   z: number,
@@ -129,7 +129,7 @@ function touchWithin(
 
 /** Has `out` tell of a face's touch, at once where it is reached already, if the displacement goes into it. */
 function touchFace(
-  { normals, offsets }: Body,
+  { normals, offsets }: InflatedHull,
   face: number,
   x: number,
   y: number,
@@ -157,7 +157,7 @@ function touchFace(
 
 /** The first touch with the rounded edges and corners. */
 function sweepEdges(
-  body: Body,
+  body: InflatedHull,
   x: number,
   y: number,
   z: number,

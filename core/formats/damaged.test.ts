@@ -4,8 +4,8 @@ import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { netLoftLinks } from '@/demo/courses/netLoftLinks';
 import { checkCourse } from '../check';
 import { CourseError, withoutPrivate } from '../course';
-import { courseLength, intendedWay, unroll } from '../route';
-import { buildWorld, loadPhysics, NO_INPUT, startState, tick } from '../run';
+import { courseLength, plannedRoute, elevationProfile } from '../route';
+import { buildWorld, loadPhysics, NO_INPUT, initialState, tick } from '../run';
 import { drawCourse, openText, toShareCode, fromShareCode } from '.';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
@@ -87,11 +87,11 @@ test('a damaged document is refused in words, or is a course that can be checked
         const errors = checkCourse(course).filter(({ weight }) => weight === 'error');
         if (errors.some(({ rule }) => rule === 'family' || rule === 'setting')) return;
         drawCourse(course);
-        unroll(course, intendedWay(course).way);
+        elevationProfile(course, plannedRoute(course).way);
         expect(courseLength(course)).toBeGreaterThanOrEqual(0);
         if (errors.length > 0) return;
         const world = buildWorld(course);
-        const state = startState(world);
+        const state = initialState(world);
         for (let i = 0; i < 30; i++) tick(world, state, NO_INPUT, () => undefined);
         expect([state.x, state.y, state.z].every(Number.isFinite)).toBe(true);
       },

@@ -10,8 +10,8 @@ import {
 } from '../course';
 import { findFamily, localGeometry } from '../pieces';
 import { DICTIONARY } from './dictionary';
-import { FORM_COLUMNS, packForms, unpackForms } from './forms';
-import { guessPlace, UNIT, type Place } from './guess';
+import { FORM_COLUMNS, packForms, unpackForms } from './sharedForms';
+import { predictPlace, UNIT, type Place } from './predict';
 import { numberCost, readNumber, writeNumber, type Reader } from './numbers';
 
 // A course packed for a short text. What pieces share is told once; a piece that is joined to the one
@@ -181,7 +181,7 @@ const placeOf = ({ at: [x, y, z], turn }: Piece): Place => [
 
 /** A guess at where the next piece stands: a row or ring going on, or where the last one is. */
 const guessAt = (places: readonly Place[], lag: number): Place =>
-  lag > 0 ? guessPlace(places, lag) : (places[places.length - 1] ?? [0, 0, 0, 0]);
+  lag > 0 ? predictPlace(places, lag) : (places[places.length - 1] ?? [0, 0, 0, 0]);
 
 /** Tells a place by what it is off the guess that leaves least to say. */
 function tellPlace(columns: Columns, places: readonly Place[], piece: Piece): void {

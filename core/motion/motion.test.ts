@@ -7,16 +7,16 @@ import {
   applyPose,
   isDriven,
   legTimes,
-  outAndBack,
+  pingPong,
   periodOf,
   phaseAt,
   placeMotion,
   poseAt,
-  toldMotion,
-  toWay,
+  parseMotion,
+  compilePath,
   topSpeed,
   triangle,
-  wayAt,
+  pointOnPath,
   type Motion,
 } from '.';
 
@@ -80,7 +80,7 @@ test('a placed motion is the same motion seen from the world', () => {
 });
 
 test('waves begin and end where they should', () => {
-  expect([0, 0.25, 0.5, 0.75].map((u) => outAndBack(u, 'even'))).toEqual([0, 0.5, 1, 0.5]);
+  expect([0, 0.25, 0.5, 0.75].map((u) => pingPong(u, 'even'))).toEqual([0, 0.5, 1, 0.5]);
   expect([0, 0.25, 0.5, 0.75, 1].map(triangle)).toEqual([0, 1, 0, -1, 0]);
   expect(phaseAt(7.5, 3, 0.75)).toBeCloseTo(0.25, 12);
 });
@@ -89,7 +89,7 @@ test('every motion begins where the piece stands, keeps to its stated speed, and
   const undriven = anyMotion.filter((told) => !isDriven(told as PieceMotion));
   fc.assert(
     fc.property(undriven, fc.integer({ min: 0, max: 50_000 }), (told, tick) => {
-      const motion = toldMotion({ ...told, phase: 0 } as never);
+      const motion = parseMotion({ ...told, phase: 0 } as never);
       const placed = placeMotion(motion, aboutAxis([0, 1, 0], 30), [1, 2, 3]);
       const corner: Vec3 = [1.7, 2.4, 2.8];
       const at = (t: number) => applyPose(poseAt(placed, t), corner);
@@ -121,8 +121,10 @@ test('a smooth path turns sharply at its corners alone, and legs take the second
   const times = legTimes(path);
   // Just before and after the second point, the way it heads.
   const turnAt = (motion: PathMotion) => {
-    const way = toWay(motion);
-    const [before, , after] = [-0.01, 0, 0.01].map((t) => wayAt(way, legTimes(motion)[0] + t));
+    const way = compilePath(motion);
+    const [before, , after] = [-0.01, 0, 0.01].map((t) =>
+      pointOnPath(way, legTimes(motion)[0] + t),
+    );
     const at = motion.points[0] as Vec3;
     const [a, b] = [sub(at, before), sub(after, at)].map(normalize);
     return Math.acos(Math.min(1, dot(a, b))) * (180 / Math.PI);
@@ -130,8 +132,8 @@ test('a smooth path turns sharply at its corners alone, and legs take the second
   expect(turnAt(path)).toBeLessThan(25);
   expect(turnAt({ ...path, corners: [1] })).toBeGreaterThan(50);
   expect(legTimes({ ...path, times: [1, 3] })).toEqual([1, 3, times[2]]);
-  const timed = toWay({ ...path, times: [1, 3, 2] });
-  expect(distance(wayAt(timed, 1), [4, 0, 0])).toBeLessThan(1e-9);
-  expect(distance(wayAt(timed, 4), [4, 0, 4])).toBeLessThan(1e-9);
+  const timed = compilePath({ ...path, times: [1, 3, 2] });
+  expect(distance(pointOnPath(timed, 1), [4, 0, 0])).toBeLessThan(1e-9);
+  expect(distance(pointOnPath(timed, 4), [4, 0, 4])).toBeLessThan(1e-9);
   expect(timed.time).toBe(6);
 });

@@ -12,9 +12,9 @@ import {
   type Vec3,
 } from '../geometry';
 import { aboutAxis, applyPose, poseInWorld, STILL, type Pose } from './pose';
-import { keyTimes, posesAt, type Poses } from './poses';
-import { outAndBack, phaseAt, triangle, type Ease } from './wave';
-import { wayAt, type Way } from './way';
+import { keyTimes, sampleKeyframes, type Poses } from './keyframes';
+import { pingPong, phaseAt, triangle, type Ease } from './wave';
+import { pointOnPath, type CompiledPath } from './path';
 
 export const TICKS_PER_SECOND = 120;
 
@@ -60,18 +60,18 @@ export interface Hop extends Timed {
   readonly along: Vec3;
 }
 /** A way or poses, with the piece's turn and place that they are told from. */
-export type Placed = (Way | Poses) & { readonly turn: Matrix3; readonly at: Vec3 };
+export type Placed = (CompiledPath | Poses) & { readonly turn: Matrix3; readonly at: Vec3 };
 export type Motion = Slide | Swing | Spin | Circle | Hop | Placed;
 
 /** Where a motion has carried its piece at a tick: a function of the tick alone. */
 export function poseAt(motion: Motion, tick: number): Pose {
   const seconds = tick / TICKS_PER_SECOND;
-  if (motion.kind === 'way') return shifted(rotate(motion.turn, wayAt(motion, seconds)));
+  if (motion.kind === 'way') return shifted(rotate(motion.turn, pointOnPath(motion, seconds)));
   if (motion.kind === 'poses') {
-    return poseInWorld(posesAt(motion, seconds), motion.turn, motion.at);
+    return poseInWorld(sampleKeyframes(motion, seconds), motion.turn, motion.at);
   }
   const u = phaseAt(seconds, motion.period, motion.phase);
-  if (motion.kind === 'slide') return shifted(scale(motion.travel, outAndBack(u, motion.ease)));
+  if (motion.kind === 'slide') return shifted(scale(motion.travel, pingPong(u, motion.ease)));
   if (motion.kind === 'hop') {
     const up = scale(motion.rise, 4 * u * (1 - u));
     const turns = seconds / motion.period + motion.phase;
@@ -137,7 +137,7 @@ export function samplePoses(motion: Motion): Pose[] {
   if (motion.kind === 'poses') {
     // Leg by leg: a short one would be missed at even times.
     return keyTimes(motion, LEG_SAMPLES).map((seconds) =>
-      poseInWorld(posesAt({ ...motion, phase: 0 }, seconds), motion.turn, motion.at),
+      poseInWorld(sampleKeyframes({ ...motion, phase: 0 }, seconds), motion.turn, motion.at),
     );
   }
   const ticks = periodOf(motion) * TICKS_PER_SECOND;

@@ -11,8 +11,7 @@ export function phaseAt(seconds: number, period: number, phase: number): number 
 export const eased = (u: number, ease: Ease): number => (ease === 'even' ? u : u * u * (3 - 2 * u));
 
 /** Out and back: 0 at the start of the period, 1 half way, 0 again at its end. */
-export const outAndBack = (u: number, ease: Ease): number =>
-  eased(u < 0.5 ? 2 * u : 2 - 2 * u, ease);
+export const pingPong = (u: number, ease: Ease): number => eased(u < 0.5 ? 2 * u : 2 - 2 * u, ease);
 
 /** To and fro at one pace: 0, 1, 0, -1, 0 over the period. */
 export function triangle(u: number): number {

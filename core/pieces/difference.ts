@@ -32,7 +32,7 @@ export function profileOf(
 }
 
 /** How far shape and picture differ; nothing for a piece that does not touch. */
-export function differenceOf(
+export function diffPieces(
   course: Pick<Course, 'collides' | 'shapes' | 'allowances'>,
   piece: Piece,
 ): Difference | null {

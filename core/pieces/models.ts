@@ -1,7 +1,7 @@
 import { modelMesh, type Model } from '../course';
 import { convexSolid, type Polyhedron, type Vec3 } from '../geometry';
 import type { Family, Tone } from './family';
-import { standingBox } from './make';
+import { standingBox } from './parts';
 
 interface Known {
   readonly mesh: Polyhedron;

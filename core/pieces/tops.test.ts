@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ballBody, hullBody, newTouch, sweep } from '../collision';
+import { ballBody, inflateHull, newTouch, sweep } from '../collision';
 import { emptyCourse, type Piece } from '../course';
 import { mapPoints } from '../geometry';
 import { contactShapes, FAMILIES, toWorld, topOver } from '.';
@@ -19,7 +19,7 @@ function dropped(piece: Piece, x: number, z: number): number {
     const body =
       form.kind === 'ball'
         ? ballBody(place(form.centre), form.radius, 0)
-        : hullBody(mapPoints(form.solid, place), 0);
+        : inflateHull(mapPoints(form.solid, place), 0);
     const touch = newTouch();
     if (sweep(body, x, 20, z, 0, -40, 0, GRAIN, touch)) {
       highest = Math.max(highest, 20 - 40 * touch.t - GRAIN);

@@ -1,6 +1,6 @@
 import type { Course, CourseCamera } from '../course';
 import type { Vec3 } from '../geometry';
-import { F, type RunState, type World } from '../run';
+import { FieldIndex, type RunState, type World } from '../run';
 
 /** How a camera looks at a runner: everything that is left to choose is settled. */
 export interface CameraView {
@@ -52,7 +52,7 @@ export function cameraOf(
 
 /** The camera of the region a runner is in, or the course's own. */
 export function cameraNow(world: World, s: RunState, own: CameraView, tall: boolean): CameraView {
-  const field = world.colliders[s.field[F.camera] - 1]?.field;
+  const field = world.colliders[s.field[FieldIndex.camera] - 1]?.field;
   if (field?.kind !== 'camera') return own;
   const usual = cameraOf(
     {

@@ -1,6 +1,6 @@
 export * from './profile';
 export * from './track';
 export { roadsOf } from './road';
-export * from './expected';
+export * from './plannedRoute';
 export * from './eye';
 export * from './beats';

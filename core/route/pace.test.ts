@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { layPieces } from '../assemble';
 import { emptyCourse, type Course, type RunnerKind } from '../course';
 import type { Vec3 } from '../geometry';
-import { buildWorld, startState, tick } from '../run';
+import { buildWorld, initialState, tick } from '../run';
 import { paceTime } from './pace';
 
 const by = (kind: RunnerKind, settings = {}): Course => ({
@@ -23,7 +23,7 @@ test.each(['hopper', 'roller', 'cart'] as const)(
         { family: 'start', at: [0, 0, 0] },
       ]);
       const world = buildWorld(course);
-      const state = startState(world);
+      const state = initialState(world);
       const ahead = kind === 'cart' ? { x: 0, z: -16, jump: false } : { x: 16, z: 0, jump: false };
       while (state.x < length && state.tick < 6000) tick(world, state, ahead, () => {});
       const took = state.tick / 120;

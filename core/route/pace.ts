@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../course';
 import { distance, type Vec3 } from '../geometry';
-import { periodOf, toldMotion, inTempo, isDriven } from '../motion';
+import { periodOf, parseMotion, inTempo, isDriven } from '../motion';
 import { localGeometry, pieceBounds } from '../pieces';
 import { DEFAULT_GRAVITY, runnerOf, SLOPE_LIMIT, type Runner } from '../run';
 
@@ -159,7 +159,7 @@ function waits(course: Course, told: readonly Vec3[]): number {
 function comesAndGoes(course: Course, piece: Piece): number {
   const own = localGeometry(piece).motion;
   const told = (piece.motion ?? []).flatMap((motion) =>
-    isDriven(motion) ? [] : [toldMotion(motion)],
+    isDriven(motion) ? [] : [parseMotion(motion)],
   );
   const moves = [...told, ...(own ? [own] : [])].filter(
     ({ kind }) => kind === 'slide' || kind === 'way' || kind === 'poses',

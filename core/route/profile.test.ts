@@ -4,14 +4,23 @@ import type { Vec3 } from '@/core/geometry';
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { DEMO_RUNS } from '@/demo/runs';
 import { replay } from '../run';
-import { beatMarks, cameraOf, lookAt, marksOf, RUN_LEAP, thinPath, unroll, wayLength } from '.';
+import {
+  beatMarks,
+  cameraOf,
+  lookAt,
+  marksOf,
+  RUN_LEAP,
+  thinPath,
+  elevationProfile,
+  wayLength,
+} from '.';
 
 const { course } = lowTideSteps;
 
 test('unrolled along a run the course is as long as its way, with everything in order', () => {
   const { path } = replay(course, DEMO_RUNS['low-tide-steps'][0].run);
   const way = thinPath(path);
-  const { length, marks, stations } = unroll(course, way, RUN_LEAP);
+  const { length, marks, stations } = elevationProfile(course, way, RUN_LEAP);
   expect(length).toBeCloseTo(wayLength(way), 6);
   expect(length).toBeGreaterThan(wayLength(marksOf(course).flat()));
   const along = (kind: string) => marks.filter((m) => m.kind === kind).map((m) => m.along);
@@ -36,7 +45,7 @@ test('what has been made a hazard or to move is marked as one', () => {
     { ...laid.pieces[1], role: 'hazard' as const },
     { ...laid.pieces[2], motion: spin },
   ];
-  const { marks } = unroll({ ...laid, pieces }, [
+  const { marks } = elevationProfile({ ...laid, pieces }, [
     [0, 0, 0],
     [10, 0, 0],
   ]);
@@ -45,13 +54,17 @@ test('what has been made a hazard or to move is marked as one', () => {
 
 test('a return to a checkpoint is no part of the way; a long straight of what is meant is', () => {
   const way = Array.from({ length: 80 }, (_, i): Vec3 => [i < 40 ? 3 * i : 3 * i - 60, 0, 0]);
-  expect(unroll(course, way).length).toBeCloseTo(wayLength(way), 6);
-  expect(unroll(course, way, 10).length).toBeCloseTo(wayLength(way) - 57, 6);
+  expect(elevationProfile(course, way).length).toBeCloseTo(wayLength(way), 6);
+  expect(elevationProfile(course, way, 10).length).toBeCloseTo(wayLength(way) - 57, 6);
 });
 
 test('a course without marks has no way', () => {
   const bare = { ...course, pieces: [] };
-  expect(unroll(bare, marksOf(bare).flat())).toEqual({ length: 0, stations: [], marks: [] });
+  expect(elevationProfile(bare, marksOf(bare).flat())).toEqual({
+    length: 0,
+    stations: [],
+    marks: [],
+  });
 });
 
 test('beats fall where the runner is at its full pace', () => {

@@ -53,7 +53,7 @@ export const wayLength = (way: readonly Vec3[]): number =>
  * @param way places in order: a run's path, or a way that is meant
  * @param leap two places further apart than this are no way at all but a return to a checkpoint, m
  */
-export function unroll(course: Course, way: readonly Vec3[], leap = Infinity): Profile {
+export function elevationProfile(course: Course, way: readonly Vec3[], leap = Infinity): Profile {
   const stations = evenly(way, leap);
   const marks: Mark[] = [];
   for (const piece of course.pieces) {

@@ -6,7 +6,7 @@ import { layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
 import { replay } from '../run';
-import { courseLength, expectationOf, intendedWay, roadsOf, thinPath, wayLength } from '.';
+import { courseLength, expectationOf, plannedRoute, roadsOf, thinPath, wayLength } from '.';
 import { Ground } from './ground';
 
 /** A course from one place to another over pieces. */
@@ -78,12 +78,12 @@ test('over a gap as far as the runner jumps; beyond that there is no way, and it
 test('up a winding stair, not through the tower; about as far as it was run', () => {
   const { course } = beaconStair;
   const run = wayLength(thinPath(replay(course, DEMO_RUNS['beacon-stair'][0].run).path));
-  const meant = intendedWay(course, roadsOf(course));
+  const meant = plannedRoute(course, roadsOf(course));
   const { length, climb, time } = expectationOf(course, meant);
   expect(meant.from).toBe('road');
   expect(length).toBeGreaterThan(0.65 * run);
   expect(length).toBeLessThan(run);
-  expect(length).toBeGreaterThan(3 * wayLength(intendedWay(course).way));
+  expect(length).toBeGreaterThan(3 * wayLength(plannedRoute(course).way));
   expect(climb).toBeGreaterThan(15);
   expect(time).toBeGreaterThan(length / 8);
   expect(courseLength(course)).toBe(length);

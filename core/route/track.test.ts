@@ -3,7 +3,7 @@ import { saltPanSlalom } from '@/demo/courses/saltPanSlalom';
 import { endsOf, joinTo, layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type Piece } from '../course';
 import { distance } from '../geometry';
-import { intendedWay, trackWay, unroll, wayLength } from '.';
+import { plannedRoute, trackWay, elevationProfile, wayLength } from '.';
 
 /** Pieces joined one to another, each entered by the end that is said. */
 function chain(entered: readonly number[], families: readonly string[]) {
@@ -47,9 +47,9 @@ test('a way to a goal ends there; without one it goes on', () => {
 
 test('a round with two ways at a split is gone round once, by the shorter', () => {
   const course = saltPanSlalom.course;
-  const { way, closed, from } = intendedWay(course);
+  const { way, closed, from } = plannedRoute(course);
   expect([closed, from]).toEqual([true, 'track']);
-  expect(unroll(course, way).length).toBeCloseTo(wayLength(way), 6);
+  expect(elevationProfile(course, way).length).toBeCloseTo(wayLength(way), 6);
   const drawn = course.sketch!.points;
   for (const p of drawn) {
     const away = Math.min(...way.map((q) => Math.hypot(q[0] - p[0], q[2] - p[2])));

@@ -1,4 +1,4 @@
-import { endIndex, endsOf, type End } from '../assemble';
+import { endIndex, endsOf, type Connector } from '../assemble';
 import type { Course, Piece } from '../course';
 import { distance, mapVec3, type Vec3 } from '../geometry';
 import { familyOf, markOf } from '../pieces';
@@ -11,17 +11,17 @@ const JOINED = 1e-3;
 /** A track piece come to by one of its ends, on the shortest way there. */
 interface Come {
   readonly piece: Piece;
-  readonly by: End;
+  readonly by: Connector;
   /** Metres of track to that end. */
   readonly far: number;
   /** What was gone through before, and by which end it was left. */
-  readonly before: { readonly come: Come; readonly out: End } | null;
+  readonly before: { readonly come: Come; readonly out: Connector } | null;
 }
 
 /** A way along track, with the end it leaves its last piece by. */
 interface Ridden {
   readonly last: Come;
-  readonly out: End;
+  readonly out: Connector;
   readonly far: number;
   readonly closed: boolean;
 }
@@ -88,16 +88,16 @@ function ride(
 }
 
 /** The ends a piece may be left by: where ways part or meet, none that leads back beside the way come. */
-function exitsOf({ piece, by }: Come): End[] {
+function exitsOf({ piece, by }: Come): Connector[] {
   const ends = endsOf(piece);
-  const facing = (out: End) => by.turn[0] * out.turn[0] + by.turn[6] * out.turn[6];
+  const facing = (out: Connector) => by.turn[0] * out.turn[0] + by.turn[6] * out.turn[6];
   return ends.filter((out) => out.index !== by.index && (ends.length === 2 || facing(out) < 0));
 }
 
 /** The places along a way, from its beginning. */
 function placesOf({ last, out }: Ridden): Vec3[] {
   const parts: Vec3[][] = [];
-  let at: { come: Come; out: End } | null = { come: last, out };
+  let at: { come: Come; out: Connector } | null = { come: last, out };
   while (at) {
     parts.push([...between(at.come.by, at.out), at.out.at]);
     if (!at.come.before) parts.push([at.come.by.at]);
@@ -107,7 +107,7 @@ function placesOf({ last, out }: Ridden): Vec3[] {
 }
 
 /** Places along a bend, which a straight line between its ends would cut short. */
-function between(from: End, to: End): Vec3[] {
+function between(from: Connector, to: Connector): Vec3[] {
   const ahead: Vec3 = [-from.turn[0], -from.turn[3], -from.turn[6]];
   const turned = 1 - (ahead[0] * to.turn[0] + ahead[1] * to.turn[3] + ahead[2] * to.turn[6]);
   if (turned < 1e-6) return [];

@@ -1,6 +1,6 @@
 import { layPieces, NEW_THROWER, newCue, type PieceInHand } from '../assemble';
 import { emptyCourse, type Course, type Cue } from '../course';
-import { buildWorld, startState, tick, type RunEvent } from './index';
+import { buildWorld, initialState, tick, type RunEvent } from './index';
 
 const FLOOR: PieceInHand = { family: 'slab', at: [10, -1, 0], size: [60, 1, 6] };
 const onwards = { x: 16, z: 0, jump: false };
@@ -13,7 +13,7 @@ function acts(pieces: PieceInHand[], cueOf: (course: Course) => Cue, more: Parti
     links: [{ id: 'l1', cue: cueOf(laid), effects: [{ kind: 'message', text: 'Now' }] }],
   };
   const world = buildWorld(course);
-  const state = startState(world, 7);
+  const state = initialState(world, 7);
   const told: RunEvent[] = [];
   for (let i = 0; i < 1200; i++) tick(world, state, onwards, (event) => told.push(event));
   const said = told.filter(({ kind }) => kind === 'message').map((event) => event.tick);
@@ -89,18 +89,24 @@ test('throws that may come late come within their time, each with a speed of its
   ]);
   const thrown = (seed: number) => {
     const world = buildWorld(course);
-    const state = startState(world, seed);
+    const state = initialState(world, seed);
     const ticks: number[] = [];
     const speeds: number[] = [];
     const before = new Set<number>();
     for (let i = 0; i < 2400; i++) {
       tick(world, state, { x: 0, z: 0, jump: false }, () => {});
-      for (let at = 0; at < state.copies.length; at += 11) {
-        const born = state.copies[at];
+      for (let at = 0; at < state.projectiles.length; at += 11) {
+        const born = state.projectiles[at];
         if (born !== state.tick || before.has(born)) continue;
         before.add(born);
         ticks.push(born);
-        speeds.push(Math.hypot(state.copies[at + 7], state.copies[at + 8], state.copies[at + 9]));
+        speeds.push(
+          Math.hypot(
+            state.projectiles[at + 7],
+            state.projectiles[at + 8],
+            state.projectiles[at + 9],
+          ),
+        );
       }
     }
     return { ticks, speeds };

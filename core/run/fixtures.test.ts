@@ -1,6 +1,6 @@
 import { layPieces } from '../assemble';
 import { courseOf, floor, right, Trial } from './testing';
-import { goneFrom, NO_INPUT } from '.';
+import { hiddenPieces, NO_INPUT } from '.';
 
 test('ice lets go, mud holds back, a springboard throws as high as it says', () => {
   const after = (family: string, ticks: number) => {
@@ -36,11 +36,11 @@ test('a crumbling slab gives way some time after it was stood on, and is back la
   trial.go(right, 200, (s) => s.x > 2);
   const since = trial.state.tick;
   trial.go(NO_INPUT, 400, (s) => s.y < -0.5);
-  expect(goneFrom(trial.world, trial.state)).toEqual(new Set(['p3']));
+  expect(hiddenPieces(trial.world, trial.state)).toEqual(new Set(['p3']));
   expect(trial.state.tick - since).toBeLessThan(130);
   trial.go(NO_INPUT, 200);
   expect(trial.happened('fall')).toHaveLength(1);
-  expect(goneFrom(trial.world, trial.state).size).toBe(0);
+  expect(hiddenPieces(trial.world, trial.state).size).toBe(0);
 });
 
 test('a gate is shut until the switch of its number is touched', () => {

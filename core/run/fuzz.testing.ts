@@ -3,7 +3,7 @@ import { layPieces, type PieceInHand } from '../assemble';
 import { BOUNDS, CUES, EFFECTS, emptyCourse, RUNNERS, type Course, type Link } from '../course';
 import { cosDeg, sinDeg } from '../geometry';
 import { FAMILIES } from '../pieces';
-import { buildWorld, startState, tick, type Input } from '.';
+import { buildWorld, initialState, tick, type Input } from '.';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const place = fc.tuple(number(-12, 12), number(-3, 5), number(-12, 12));
@@ -202,7 +202,7 @@ export interface AnyRun {
  */
 export function runAny({ course, seed, inputs, every = 30 }: AnyRun, ticks: number): void {
   const world = buildWorld(course);
-  const state = startState(world, seed);
+  const state = initialState(world, seed);
   for (let i = 0; i < ticks; i++) {
     const { x: fromX, y: fromY, z: fromZ } = state;
     tick(world, state, inputs[Math.floor(i / every) % inputs.length], () => {});

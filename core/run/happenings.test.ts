@@ -3,7 +3,7 @@ import { layPieces } from '../assemble';
 import {
   hopperOf,
   SKIN,
-  startState,
+  initialState,
   buildWorld,
   tick,
   tideLine,
@@ -135,7 +135,7 @@ test('inputs are kept as stretches, and a finished run stays as it is', () => {
   ]);
   expect(MAX_RUN_TICKS).toBe(216_000);
   const world = buildWorld(courseOf(floor(-5, 9), { family: 'lantern', at: [3, 0, 0] }));
-  const state = startState(world);
+  const state = initialState(world);
   for (let i = 0; i < 300; i++) tick(world, state, right, () => {});
   const { tick: last, x } = state;
   tick(world, state, right, () => {});

@@ -145,7 +145,7 @@ test('switches of one number open their gates once a tick, however many are stoo
   expect(trial.happened('switch')).toHaveLength(1);
   const { world, state } = trial;
   const shut = gates.filter(
-    (gate) => state.locks[world.pieceLocks[world.placeOf.get(`g${gate.id}`)!]] <= 1,
+    (gate) => state.gates[world.pieceGates[world.placeOf.get(`g${gate.id}`)!]] <= 1,
   );
   expect(shut).toHaveLength(0);
 });

@@ -1,6 +1,6 @@
 import type { Course, Link } from '../course';
 import type { PieceInHand } from '../assemble';
-import { goneFrom, NO_INPUT, tideLine } from '.';
+import { hiddenPieces, NO_INPUT, tideLine } from '.';
 import { courseOf, floor, right, Trial } from './testing';
 
 type Told = Pick<Link, 'cue' | 'effects' | 'delay' | 'chance' | 'once' | 'rest'>;
@@ -20,7 +20,7 @@ test('a region touched opens what was shut, a delay later', () => {
   const link = when('touched', { pieces: ['p3'] }, { kind: 'open', pieces: ['p4'] });
   const at = (delay: number) => {
     const trial = new Trial(linked([region(2), wall(8)], { ...link, delay }));
-    return trial.go(right, 400, () => goneFrom(trial.world, trial.state).has('p4')).state.tick;
+    return trial.go(right, 400, () => hiddenPieces(trial.world, trial.state).has('p4')).state.tick;
   };
   expect(at(0)).toBeLessThan(40);
   expect(at(1) - at(0)).toBe(120);
@@ -107,7 +107,7 @@ test('movers are stopped and started where they stand; what was absent is shown'
     ),
   );
   const trial = new Trial(course);
-  expect(goneFrom(trial.world, trial.state).has('p6')).toBe(true);
+  expect(hiddenPieces(trial.world, trial.state).has('p6')).toBe(true);
   trial.go(right, 300, (s) => s.x > 2.5);
   const held = trial.state.moverAt[0];
   expect(held).toBeGreaterThan(0);

@@ -3,7 +3,7 @@ import { emptyCourse, type RunnerKind } from '../course';
 import { BED } from '../pieces';
 import { DEFAULT_GRAVITY as G, NO_INPUT, type RunState } from '.';
 import { Trial } from './testing';
-import { gapTo } from './contact';
+import { signedDistance } from './contact';
 
 /** A loop's way leads aside by its width and a little, so that it comes out beside where it went in. */
 const ASIDE = -3.4;
@@ -35,7 +35,10 @@ function runAt(kind: RunnerKind, radius: number, speed: number) {
     trial.go(steer(kind, s, round / (2 * Math.PI)));
     top = Math.max(top, s.y);
     for (const c of world.colliders) {
-      deepest = Math.min(deepest, gapTo(world, s, world.bodies[0], c, s.x, s.y, s.z).distance);
+      deepest = Math.min(
+        deepest,
+        signedDistance(world, s, world.bodies[0], c, s.x, s.y, s.z).distance,
+      );
     }
   }
   return { state: s, top, deepest };

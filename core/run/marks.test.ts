@@ -2,7 +2,15 @@ import { layPieces, setRole, type PieceInHand } from '../assemble';
 import { checkCourse as findings } from '../check';
 import { emptyCourse, type Course } from '../course';
 import { markOf } from '../pieces';
-import { buildWorld, replay, courseHash, Recorder, startState, tick, type RunEvent } from './index';
+import {
+  buildWorld,
+  replay,
+  courseHash,
+  Recorder,
+  initialState,
+  tick,
+  type RunEvent,
+} from './index';
 
 const ground: PieceInHand = { family: 'slab', at: [10, -1, 0], size: [60, 1, 6] };
 const course = (pieces: PieceInHand[], more: Partial<Course> = {}): Course => ({
@@ -12,7 +20,7 @@ const onwards = { x: 16, z: 0, jump: false };
 
 function run(told: Course, ticks: number, start = 0) {
   const world = buildWorld(told);
-  const state = startState(world, 1, start);
+  const state = initialState(world, 1, start);
   const events: RunEvent[] = [];
   for (let i = 0; i < ticks; i++) tick(world, state, onwards, (event) => events.push(event));
   return { world, state, events };
@@ -46,7 +54,7 @@ test('a return to a piece that is a checkpoint stands on top of it', () => {
   ]);
   const marked = setRole(laid, new Set([laid.pieces[2].id]), 'checkpoint');
   const world = buildWorld(marked);
-  const state = startState(world);
+  const state = initialState(world);
   let back: RunEvent | null = null;
   for (let i = 0; i < 900 && !back; i++) {
     tick(world, state, onwards, (event) => (back = event.kind === 'respawn' ? event : back));

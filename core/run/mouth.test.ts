@@ -1,13 +1,13 @@
 import { layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type Course } from '../course';
-import { buildWorld, CORE_VERSION, NO_INPUT, startState, tick, type RunEvent } from '.';
+import { buildWorld, CORE_VERSION, NO_INPUT, initialState, tick, type RunEvent } from '.';
 
 const course = (...pieces: PieceInHand[]): Course => layPieces(emptyCourse('Spikes'), pieces);
 
 /** What happens to a runner that only stands, in so many ticks. */
 function standing(told: Course, ticks: number): RunEvent[] {
   const world = buildWorld(told);
-  const state = startState(world);
+  const state = initialState(world);
   const events: RunEvent[] = [];
   for (let i = 0; i < ticks; i++) tick(world, state, NO_INPUT, (event) => events.push(event));
   return events;

@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { mapPoints, type Vec3 } from '../geometry';
 import { applyPose } from '../motion';
-import { buildWorld, startState } from '.';
+import { buildWorld, initialState } from '.';
 import { anyRun } from './fuzz.testing';
-import { formBounds, MARGIN, poseMover } from './world';
+import { formBounds, BROADPHASE_MARGIN, poseMover } from './world';
 import { SKIN } from './state';
 
 test('whatever moves stays within the box it is looked for in, at any moment', () => {
   fc.assert(
     fc.property(anyRun, fc.array(fc.integer({ min: 0, max: 200_000 })), ({ course }, ticks) => {
       const world = buildWorld(course);
-      const state = startState(world);
+      const state = initialState(world);
       state.moverFrom.fill(0);
       for (const tick of ticks) {
         state.tick = tick;
@@ -29,7 +29,7 @@ test('whatever moves stays within the box it is looked for in, at any moment', (
                 };
           const box = formBounds(now);
           // Less the room that sweeps do without.
-          const room = MARGIN - SKIN / 2;
+          const room = BROADPHASE_MARGIN - SKIN / 2;
           for (let axis = 0; axis < 3; axis++) {
             expect(box.low[axis]).toBeGreaterThanOrEqual(low[axis] + room);
             expect(box.high[axis]).toBeLessThanOrEqual(high[axis] - room);

@@ -2,7 +2,7 @@ import { emptyCourse, type Course } from '../course';
 import { layPieces, type PieceInHand } from '../assemble';
 import { buildWorld, type World } from './world';
 import { type Input, NO_INPUT, type RunEvent, type RunState } from './state';
-import { startState, tick } from './play';
+import { initialState, tick } from './play';
 
 /** A side-on course of the pieces, with a start at the origin. */
 export const courseOf = (...pieces: PieceInHand[]): Course =>
@@ -27,7 +27,7 @@ export class Trial {
 
   constructor(course: Course, seed = 0) {
     this.world = buildWorld(course);
-    this.state = startState(this.world, seed);
+    this.state = initialState(this.world, seed);
   }
 
   /** Goes on with one input for some ticks, or until a condition holds. */

@@ -4,14 +4,14 @@ import { emptyCourse, type Course, type PieceMotion } from '../course';
 import { applyPose } from '../motion';
 import { contactShapes, KINDNESS, worldParts } from '../pieces';
 import {
-  COPY_SIZE,
+  PROJECTILE_SIZE,
   copyPlace,
   copySpeed,
-  goneFrom,
-  isThere,
+  hiddenPieces,
+  isPickupPresent,
   NO_INPUT,
   poseMover,
-  startState,
+  initialState,
   tick,
   type Input,
 } from '.';
@@ -124,7 +124,7 @@ test('what one run touched wakes nothing in another run of the same course', () 
   const course = free(slab([2.5, 0, 0], { motion, wake: { by: 'touch' } }));
   const touching = new Trial(course).go(right, 120);
   expect(touching.state.moverFrom[0]).toBeGreaterThanOrEqual(0);
-  const other = startState(touching.world);
+  const other = initialState(touching.world);
   for (let i = 0; i < 30; i++) tick(touching.world, other, NO_INPUT, () => {});
   expect(other.moverFrom[0]).toBe(-1);
 });
@@ -199,9 +199,9 @@ test('roles, hurts, worth and respawning pickups are as the maker gave them', ()
   const pickup = new Trial(free(slab([3, 0, 0], { role: 'pickup', worth: 7, respawn: 1 })));
   pickup.go(right, 110);
   expect([pickup.state.worth, pickup.state.gatheredCount]).toEqual([7, 1]);
-  expect(isThere(pickup.world, pickup.state, 0)).toBe(false);
+  expect(isPickupPresent(pickup.world, pickup.state, 0)).toBe(false);
   pickup.go(NO_INPUT, 100);
-  expect(isThere(pickup.world, pickup.state, 0)).toBe(true);
+  expect(isPickupPresent(pickup.world, pickup.state, 0)).toBe(true);
 });
 
 test('what breaks does so by touches or by speed, and is gone', () => {
@@ -212,9 +212,9 @@ test('what breaks does so by touches or by speed, and is gone', () => {
   const tough = wall({ speed: 12 }).go(right, 120);
   expect(tough.state.x).toBeLessThan(3);
   const twice = wall({ touches: 2 }).go(right, 90);
-  expect(goneFrom(twice.world, twice.state).size).toBe(0);
+  expect(hiddenPieces(twice.world, twice.state).size).toBe(0);
   twice.go({ x: -16, z: 0, jump: false }, 40).go(right, 90);
-  expect(goneFrom(twice.world, twice.state)).toEqual(new Set(['p3']));
+  expect(hiddenPieces(twice.world, twice.state)).toEqual(new Set(['p3']));
 });
 
 test('allowances make hazards smaller and ground wider, for a piece, a family or a role', () => {
@@ -337,7 +337,8 @@ test('a thrower sends copies at its interval, no more than it may, and they hurt
   const thrower = { what: 'boulder', size: 0.6, interval: 0.5, speed: 8, life: 4, most: 3 };
   const course = free({ family: 'crate', at: [12, 0, 0], turn: [0, 180, 0], thrower });
   const trial = new Trial(course);
-  const live = () => [0, 1, 2].filter((k) => trial.state.copies[k * COPY_SIZE] >= 0).length;
+  const live = () =>
+    [0, 1, 2].filter((k) => trial.state.projectiles[k * PROJECTILE_SIZE] >= 0).length;
   trial.go(NO_INPUT, 62);
   expect(live()).toBe(1);
   expect(trial.go(NO_INPUT, 60) && live()).toBe(2);
@@ -349,7 +350,7 @@ test('a thrower sends copies at its interval, no more than it may, and they hurt
 test('a thrown copy flies as gravity has it and goes on evenly from tick to tick', () => {
   const thrower = { what: 'boulder', size: 0.4, interval: 20, speed: 6, rise: 60, life: 4 };
   const trial = new Trial(free({ family: 'crate', at: [12, 0, 0], turn: [0, 180, 0], thrower }));
-  while (trial.state.copies[0] < 0) trial.go(NO_INPUT, 1);
+  while (trial.state.projectiles[0] < 0) trial.go(NO_INPUT, 1);
   const way: number[][] = [];
   for (let i = 0; i < 60; i++) {
     way.push([...copyPlace(trial.state, 0)]);
@@ -367,7 +368,7 @@ test('a thrown copy bounces lower each time and comes to roll, slowing down', ()
   const crate: PieceInHand = { family: 'crate', at: [-2, 0, 3], thrower };
   const course = free(crate, { family: 'slab', at: [20, -1, 3], size: [60, 1, 4] });
   const trial = new Trial(course);
-  while (trial.state.copies[0] < 0) trial.go(NO_INPUT, 1);
+  while (trial.state.projectiles[0] < 0) trial.go(NO_INPUT, 1);
   trial.go(NO_INPUT, 360);
   const heights = new Set<number>();
   const before = copySpeed(trial.state, 0);
@@ -428,7 +429,7 @@ test('a checkpoint that restores has things as they were when it was reached', (
     slab([5, 0, 0], { size: [0.4, 2, 4], breaks: { touches: 1 } }),
   );
   const trial = new Trial(course).go(right, 200, (s) => s.x > 6);
-  expect(goneFrom(trial.world, trial.state).size).toBe(1);
+  expect(hiddenPieces(trial.world, trial.state).size).toBe(1);
   trial.go(right, 400, (s) => s.falls > 0);
-  expect(goneFrom(trial.world, trial.state).size).toBe(0);
+  expect(hiddenPieces(trial.world, trial.state).size).toBe(0);
 });

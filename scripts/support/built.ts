@@ -1,6 +1,6 @@
 import { layPieces } from '@/core/assemble';
 import { emptyCourse, type Course } from '@/core/course';
-import { buildWorld, courseHash, Recorder, startState, tick, type Run } from '@/core/run';
+import { buildWorld, courseHash, Recorder, initialState, tick, type Run } from '@/core/run';
 import { silence } from '@/server/testing/sounds';
 
 /** Settings of a server that is to be worked hard from one address. */
@@ -30,7 +30,7 @@ export const rowOf = (pieces: number, name = 'Row'): Course =>
 /** A run to the right that rests for so many ticks first. */
 export function walkRight(on: Course, rest: number, seed: number): Run {
   const world = buildWorld(on);
-  const state = startState(world, seed);
+  const state = initialState(world, seed);
   const recorder = new Recorder();
   for (let i = 0; i < 1200 && state.finish < 0; i++) {
     const input = { x: i < rest ? 0 : 16, z: 0, jump: false };

@@ -1,6 +1,6 @@
 import { layPieces, type PieceInHand } from '@/core/assemble';
 import { emptyCourse, type Course } from '@/core/course';
-import { buildWorld, courseHash, Recorder, startState, tick, type Run } from '@/core/run';
+import { buildWorld, courseHash, Recorder, initialState, tick, type Run } from '@/core/run';
 
 /** A walk to the right of two seconds, with what else is to stand about. */
 export const walk = (...pieces: PieceInHand[]): Course =>
@@ -21,7 +21,7 @@ export function runOf(
   seed = 0,
 ): Run {
   const world = buildWorld(on);
-  const state = startState(world, seed);
+  const state = initialState(world, seed);
   const recorder = new Recorder();
   for (let i = 0; i < 900 && state.finish < 0; i++) {
     const { x, jump = false } = steps(i);

@@ -10,7 +10,7 @@ import {
   withoutUnused,
   type Course,
 } from '@/core/course';
-import { extentOf, intendedWay } from '@/core/route';
+import { extentOf, plannedRoute } from '@/core/route';
 import { courseHash } from '@/core/run';
 import { digestOf } from '../digest';
 import { unknownLength } from './unknown';
@@ -96,7 +96,7 @@ export function takeCourse(body: string): TakenCourse | Refusal {
 
 /** What is said of a course. */
 export function summaryOf(course: Course, document: string): Summary {
-  const way = intendedWay(course);
+  const way = plannedRoute(course);
   return {
     name: course.name,
     kind: course.kind,

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Choices, Field, Sheet, tell, Words } from '../parts';
+import { Button, Choices, Field, Sheet, showToast, Text } from '../parts';
 import { api } from '../state/api';
 import { useMe } from '../state/queries';
 import { RecordingsKept } from './RecordingsKept';
@@ -48,7 +48,7 @@ function Account() {
   const done = (words: string) => {
     void client.invalidateQueries();
     setPassphrase('');
-    tell(words);
+    showToast(words);
   };
   const claim = useMutation({
     mutationFn: () => api.claimName(name, passphrase),
@@ -62,14 +62,14 @@ function Account() {
   const signOut = useMutation({
     mutationFn: api.signOut,
     onSuccess: () => done('Signed out. Your courses are kept under your name.'),
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
   if (me.data?.name) {
     return (
       <View style={{ gap: SPACE.s }}>
-        <Words>
-          Signed in as <Words as="strong">{me.data.name}</Words>.
-        </Words>
+        <Text>
+          Signed in as <Text as="strong">{me.data.name}</Text>.
+        </Text>
         <ChangePassphrase name={me.data.name} />
         <Button
           title="Sign out"
@@ -83,10 +83,10 @@ function Account() {
   const error = (claim.error ?? signIn.error)?.message;
   return (
     <View style={{ gap: SPACE.s }}>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         Courses are kept for this browser without any account. With a name and a passphrase they can
         be opened elsewhere.
-      </Words>
+      </Text>
       <Field
         label="Name"
         value={name}

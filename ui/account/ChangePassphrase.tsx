@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Field, tell } from '../parts';
+import { Button, Field, showToast } from '../parts';
 import { api } from '../state/api';
 import { SPACE } from '../theme';
 
@@ -21,7 +21,7 @@ export function ChangePassphrase({ name }: { name: string }) {
     onSuccess: () => {
       close();
       void client.invalidateQueries({ queryKey: ['me'] });
-      tell('The passphrase is changed. Everywhere else you are signed out.');
+      showToast('The passphrase is changed. Everywhere else you are signed out.');
     },
   });
   if (!open) {

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
-import { ago, IconButton, megabytes, tell, Words } from '../parts';
+import { ago, IconButton, megabytes, showToast, Text } from '../parts';
 import { api } from '../state/api';
 import { useRecordings } from '../state/queries';
 import { SPACE, TARGET } from '../theme';
@@ -17,21 +17,21 @@ export function RecordingsKept({ open }: { open: boolean }) {
     mutationFn: (file: string) => api.removeRecording(file),
     onSuccess: (_, file) => {
       heard();
-      tell('The recording is in the bin. Courses built to it fall silent in thirty days.', {
+      showToast('The recording is in the bin. Courses built to it fall silent in thirty days.', {
         label: 'Undo',
         act: () =>
           void api
             .restore('recordings', file)
             .then(heard)
-            .catch((error: Error) => tell(error.message)),
+            .catch((error: Error) => showToast(error.message)),
       });
     },
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
   if (data.length === 0) return null;
   return (
     <View>
-      <Words as="strong">Recordings</Words>
+      <Text as="strong">Recordings</Text>
       {data.map(({ file, bytes, made }) => (
         <View
           key={file}
@@ -42,9 +42,9 @@ export function RecordingsKept({ open }: { open: boolean }) {
             minHeight: TARGET,
           }}
         >
-          <Words as="small" style={{ flex: 1 }}>
+          <Text as="small" style={{ flex: 1 }}>
             {file.slice(-3).toUpperCase()}, {megabytes(bytes)}, {ago(made)}
-          </Words>
+          </Text>
           <IconButton
             icon="trash-2"
             label={`Delete the recording of ${megabytes(bytes)}`}

@@ -1,14 +1,14 @@
 import { View } from 'react-native';
 import { chosenOf } from '@/core/assemble';
 import { useCourse } from '../state/courseStore';
-import { useTold } from '../state/told';
-import { Words } from '../parts';
+import { useDebouncedCourse } from '../state/debouncedCourse';
+import { Text } from '../parts';
 import { placeWords } from './placeWords';
 import { pieceName } from './tune/words';
 
 /** What is chosen and where it stands, read out when the hand rests; not seen, as the scene shows it. */
 export function ChoiceSaid() {
-  const course = useTold();
+  const course = useDebouncedCourse();
   const choice = useCourse((s) => s.choice);
   const inHand = useCourse((s) => s.inHand);
   const chosen = chosenOf(course, choice);
@@ -26,7 +26,7 @@ export function ChoiceSaid() {
       testID="choice-said"
       style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 }}
     >
-      <Words>{words}</Words>
+      <Text>{words}</Text>
     </View>
   );
 }

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { Button, Sheet, tell, Words } from '../parts';
+import { Button, Sheet, showToast, Text } from '../parts';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
 import type { Theirs } from '../state/saveQueue';
@@ -25,9 +25,9 @@ function Conflict({ theirs }: { theirs: Theirs }) {
     try {
       await api.create({ ...course, name: `${course.name} (from here)`.slice(0, 60) });
       await takeTheirs();
-      tell('Yours is now a course of its own under My courses.');
+      showToast('Yours is now a course of its own under My courses.');
     } catch (error) {
-      tell((error as Error).message);
+      showToast((error as Error).message);
     }
   };
   const takeTheirs = async () => {
@@ -36,11 +36,11 @@ function Conflict({ theirs }: { theirs: Theirs }) {
   };
   return (
     <Sheet title="Saved elsewhere too" open onClose={() => usePutOff.setState({ theirs })}>
-      <Words>
+      <Text>
         Another tab or device saved this course after you opened it here: it has{' '}
         {theirs.course.pieces.length} pieces there and {course.pieces.length} here. Nothing is lost:
         until you say which counts, what is here stays on this device.
-      </Words>
+      </Text>
       <Button kind="main" title="Keep both" onPress={() => void keepBoth()} />
       <Button title="Keep what is here" onPress={() => keepMine(id)} />
       <Button title="Take what is there" onPress={() => void takeTheirs()} />

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { KIND_WORDS, Row, Words } from '../parts';
+import { KIND_WORDS, ListItem, Text } from '../parts';
 import { useCourse } from '../state/courseStore';
-import { useTold } from '../state/told';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { SPACE } from '../theme';
 import { Expected } from './Expected';
 import { FindingList } from './FindingsSheet';
@@ -14,27 +14,27 @@ const [MOST, MOST_STEPS] = [6, 5];
 
 /** What is worth knowing of the course while nothing of it is chosen: its figures, and what was found. */
 export function CourseGlance() {
-  const course = useTold();
+  const course = useDebouncedCourse();
   const findings = useFindings(course);
   const { pieces, kind } = course;
   return (
     <View style={{ padding: SPACE.l, gap: SPACE.m }} testID="course-glance">
-      <Words as="heading">The course</Words>
+      <Text as="heading">The course</Text>
       <View style={{ gap: SPACE.xs }}>
-        <Words>
+        <Text>
           {KIND_WORDS[kind]}, {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}
-        </Words>
+        </Text>
         <Expected />
       </View>
-      <Words as="heading">Findings</Words>
+      <Text as="heading">Findings</Text>
       <View>
         <FindingList findings={findings} most={MOST} />
       </View>
       <LastSteps />
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         Click a piece to see and set its figures. Right-drag turns the view, the wheel zooms, ?
         shows every key.
-      </Words>
+      </Text>
     </View>
   );
 }
@@ -46,12 +46,16 @@ function LastSteps() {
   if (steps.length === 0) return null;
   return (
     <>
-      <Words as="heading">Done last</Words>
+      <Text as="heading">Done last</Text>
       <View testID="done-last">
         {steps.map(({ words, pieces }, i) => (
-          <Row key={past.length - i} disabled={pieces.length === 0} onPress={() => choose(pieces)}>
-            <Words style={{ flex: 1, paddingVertical: SPACE.s }}>{words}</Words>
-          </Row>
+          <ListItem
+            key={past.length - i}
+            disabled={pieces.length === 0}
+            onPress={() => choose(pieces)}
+          >
+            <Text style={{ flex: 1, paddingVertical: SPACE.s }}>{words}</Text>
+          </ListItem>
         ))}
       </View>
     </>

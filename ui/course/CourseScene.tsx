@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { View } from 'react-native';
-import { chosenOf, layKit, makeReady, type PieceInHand } from '@/core/assemble';
+import { chosenOf, layKit, warmIndexes, type PieceInHand } from '@/core/assemble';
 import { emptyCourse, type Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
 import {
@@ -18,12 +18,12 @@ import {
   useGestures,
   useView,
   type Eye,
-  type Moment,
+  type FrameState,
   type Tool,
 } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { useLastRun } from '../state/lastRun';
-import { useTold, useToldOf } from '../state/told';
+import { useDebouncedCourse, useDebouncedOf } from '../state/debouncedCourse';
 import { useSame } from '../state/useSame';
 import { Laid } from './Laid';
 import { planeOf, useLay, type LayTool } from './layStore';
@@ -103,8 +103,8 @@ function Contents({ work }: { work: Work }) {
   const sketch = useCourse((s) => s.course.sketch);
   const sky = useCourse((s) => s.course.sky);
   const inHand = useCourse((s) => s.inHand);
-  const tide = useToldOf(tideLine);
-  const moment = useRef<Moment>(restingMoment());
+  const tide = useDebouncedOf(tideLine);
+  const moment = useRef<FrameState>(restingMoment());
   const showShapes = useTune((s) => s.shapes);
   const building = work === 'lay' || work === 'tune';
   return (
@@ -132,7 +132,7 @@ function Contents({ work }: { work: Work }) {
 /** The paint on the ground, seen as it is put on; what it lies on is as it was when the hand last rested. */
 function Painted() {
   const ground = useCourse((s) => s.course.ground);
-  const { pieces } = useTold();
+  const { pieces } = useDebouncedCourse();
   return <GroundPaint course={{ ground, pieces }} />;
 }
 
@@ -152,7 +152,7 @@ function InsetAt({ at, shape }: { at: number; shape: FrameShape }) {
 }
 
 /** The collision shapes of all pieces, also of those hidden while building: they are there in a run. */
-function Shapes({ moment }: { moment: RefObject<Moment> }) {
+function Shapes({ moment }: { moment: RefObject<FrameState> }) {
   const course = useCourse((s) => s.course);
   return <ContactShapes course={course} pieces={course.pieces} moment={moment} />;
 }
@@ -215,8 +215,8 @@ function KitGhost() {
 
 /** Has the next touch find what it needs at hand. */
 function Ready() {
-  const told = useTold();
-  useEffect(() => makeReady(told), [told]);
+  const told = useDebouncedCourse();
+  useEffect(() => warmIndexes(told), [told]);
   return null;
 }
 
@@ -224,9 +224,9 @@ function Ready() {
 function KeyHold() {
   useEffect(() => {
     const held = (event: KeyboardEvent) => {
-      if (event.key === 'Alt') useLay.getState().set({ letGo: event.type === 'keydown' });
+      if (event.key === 'Alt') useLay.getState().set({ snapSuspended: event.type === 'keydown' });
     };
-    const away = () => useLay.getState().set({ letGo: false });
+    const away = () => useLay.getState().set({ snapSuspended: false });
     window.addEventListener('keydown', held);
     window.addEventListener('keyup', held);
     window.addEventListener('blur', away);

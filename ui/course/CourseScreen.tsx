@@ -3,11 +3,21 @@ import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { groundBelow } from '@/core/assemble';
 import { addStart } from '@/core/check';
-import { Button, Fault, Loading, PHASES, Sheet, Stones, tell, Words, type Phase } from '../parts';
+import {
+  Button,
+  Fault,
+  Loading,
+  PHASES,
+  Sheet,
+  Stones,
+  showToast,
+  Text,
+  type Phase,
+} from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { useShown } from '../state/shown';
-import { useTold } from '../state/told';
+import { usePanelSnapshot } from '../state/panelSnapshot';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { useLastRun } from '../state/lastRun';
 import { useCourseOnServer } from '../state/queries';
 import { useReplay } from '../state/useBest';
@@ -18,7 +28,7 @@ import { HandCard } from './cards/HandCard';
 import { ChoiceSaid } from './ChoiceSaid';
 import { ConflictSheet } from './ConflictSheet';
 import { CourseGlance } from './CourseGlance';
-import { going } from './commandList';
+import { navigation } from './commandList';
 import { FlyPad } from './FlyPad';
 import { useGridKept } from './gridKept';
 import { FirstHint } from './FirstHint';
@@ -100,7 +110,7 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
         const lane = now.space === 'side-on' ? useLay.getState().depth : z;
         const ground = groundBelow(now, [x, y, lane]);
         if (ground === null) {
-          tell('There is no ground in the middle of the view to run from.');
+          showToast('There is no ground in the middle of the view to run from.');
           return;
         }
         from = `?from=${[x, ground, lane].map((v) => v.toFixed(2)).join(',')}`;
@@ -123,9 +133,9 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
   useBuildKeys(focused);
   useEffect(() => soundEdits(), []);
   useEffect(() => {
-    going.to = goTo;
-    going.runHere = () => run(true);
-    going.help = () => router.push('/help');
+    navigation.to = goTo;
+    navigation.runHere = () => run(true);
+    navigation.help = () => router.push('/help');
   }, [goTo, run]);
 
   const stones = <Progress id={id} phase={phase} onChoose={goTo} />;
@@ -210,10 +220,10 @@ const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: 
       <Sheets />
       <ShapeSheet />
       <Sheet title="The course has no start" open={missing} onClose={() => setMissing(false)}>
-        <Words>
+        <Text>
           A run begins at a start. One can be laid on the piece furthest to the left; you can move
           it afterwards.
-        </Words>
+        </Text>
         <Button
           kind="main"
           title="Lay a start"
@@ -243,7 +253,7 @@ const Progress = memo(function Progress({
   phase: Phase;
   onChoose: (phase: Phase) => void;
 }) {
-  const told = useTold();
+  const told = useDebouncedCourse();
   const { data } = useCourseOnServer(id);
   const proof = useReplay(told, data?.proof?.run);
   // The proof's way serves until there is a newer run, and goes on serving when edits make it stale.
@@ -267,7 +277,7 @@ const Progress = memo(function Progress({
 
 /** The course along its way. */
 const Unrolled = memo(function Unrolled() {
-  const told = useTold();
+  const told = useDebouncedCourse();
   const way = useLastRun((s) => s.way);
   return <Ribbon course={told} way={way} />;
 });
@@ -275,7 +285,7 @@ const Unrolled = memo(function Unrolled() {
 /** The tray's card: the piece in hand, else the chosen one, else a way to run from here. */
 function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: () => void }) {
   const inHand = useCourse((s) => s.inHand !== null);
-  const chosen = useShown((s) => s.choice.size > 0);
+  const chosen = usePanelSnapshot((s) => s.choice.size > 0);
   const tool = useLay((s) => s.tool);
   const { width } = useWindowDimensions();
   const pivoting = useLay((s) => s.pivot !== null);
@@ -332,7 +342,7 @@ function Panel({ children }: { children: React.ReactNode }) {
 /** On a wide screen the chosen piece's card stands at the right in Lay and Tune. */
 function ChosenSide() {
   const colours = useColours();
-  const chosen = useShown((s) => s.choice.size > 0);
+  const chosen = usePanelSnapshot((s) => s.choice.size > 0);
   return (
     <View
       style={{
@@ -364,6 +374,6 @@ const lookedAt = () => useView.getState().target;
 
 /** The sound of the course about what is looked at. */
 function HeardHere() {
-  const course = useTold();
+  const course = useDebouncedCourse();
   return <Ambience course={course} listener={lookedAt} />;
 }

@@ -1,7 +1,7 @@
 import { expectationOf } from '@/core/route';
 import { tideLine } from '@/core/run';
-import { metres, numberText, Words } from '../parts';
-import { useTold } from '../state/told';
+import { metres, numberText, Text } from '../parts';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { useMeantWay } from './useMeantWay';
 
 const WAYS = {
@@ -13,14 +13,14 @@ const WAYS = {
 
 /** Length, climb and time the runner would need, as the course is now. */
 export function Expected() {
-  const course = useTold();
+  const course = useDebouncedCourse();
   const meant = useMeantWay(course);
   const { from } = meant;
   const { length, climb, time } = expectationOf(course, meant);
   return (
-    <Words as="small" tint="slate" testID="expected">
+    <Text as="small" tint="slate" testID="expected">
       {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb, about {time.toFixed(0)} s at a
       run. Tide line at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
-    </Words>
+    </Text>
   );
 }

@@ -2,10 +2,10 @@ import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { applyFix, type Finding } from '@/core/check';
 import type { Course } from '@/core/course';
-import { Button, Feather, Sheet, Words } from '../parts';
+import { Button, Feather, Sheet, Text } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { useTold } from '../state/told';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { SPACE, TARGET, useColours } from '../theme';
 import { useCheckOf } from './useFindings';
 
@@ -20,7 +20,7 @@ const PATIENCE = 500;
 
 /** How far the check has got, where that takes a while; and a way on when it broke off. */
 export function CheckState() {
-  const { done, part, failed, again } = useCheckOf(useTold());
+  const { done, part, failed, again } = useCheckOf(useDebouncedCourse());
   const [slow, setSlow] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => setSlow(!done), done ? 0 : PATIENCE);
@@ -29,16 +29,16 @@ export function CheckState() {
   if (failed) {
     return (
       <View style={{ gap: SPACE.s }}>
-        <Words tint="rust">The check broke off. Your course is kept; check it again.</Words>
+        <Text tint="rust">The check broke off. Your course is kept; check it again.</Text>
         <Button title="Check again" icon="refresh-cw" onPress={again} />
       </View>
     );
   }
   if (done || !slow) return null;
   return (
-    <Words tint="slate" accessibilityLiveRegion="polite">
+    <Text tint="slate" accessibilityLiveRegion="polite">
       Checking, {Math.round(part * 100)} % done …
-    </Words>
+    </Text>
   );
 }
 
@@ -65,7 +65,7 @@ interface FindingListProps {
 export function FindingList({ findings, most = Infinity, onShown }: FindingListProps) {
   const colours = useColours();
   const { edit, choose } = useCourse.getState();
-  const { done } = useCheckOf(useTold());
+  const { done } = useCheckOf(useDebouncedCourse());
   const show = ({ at, piece }: Finding) => {
     if (at) useView.getState().look({ target: at });
     if (piece) choose([piece]);
@@ -79,7 +79,7 @@ export function FindingList({ findings, most = Infinity, onShown }: FindingListP
     <>
       <CheckState />
       {findings.length === 0 && done && (
-        <Words tint="slate">Nothing found. The course has what a run needs.</Words>
+        <Text tint="slate">Nothing found. The course has what a run needs.</Text>
       )}
       {findings.slice(0, most).map((finding, i) => (
         <View
@@ -102,7 +102,7 @@ export function FindingList({ findings, most = Infinity, onShown }: FindingListP
               size={20}
               color={finding.weight === 'error' ? colours.rust : colours.slate}
             />
-            <Words style={{ flex: 1 }}>{finding.message}</Words>
+            <Text style={{ flex: 1 }}>{finding.message}</Text>
             {finding.at && <Feather name="crosshair" size={20} color={colours.slate} />}
           </Pressable>
           {finding.fix && alike(finding) > 1 && isFirst(finding, i) && (
@@ -124,9 +124,9 @@ export function FindingList({ findings, most = Infinity, onShown }: FindingListP
         </View>
       ))}
       {findings.length > most && (
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           And {findings.length - most} more.
-        </Words>
+        </Text>
       )}
     </>
   );

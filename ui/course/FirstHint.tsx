@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { Card, IconButton, Words } from '../parts';
+import { Card, IconButton, Text } from '../parts';
 import { nextFirst, useFirsts, type First } from '../state/firsts';
 import { SPACE } from '../theme';
 
@@ -19,9 +19,9 @@ export function FirstHint() {
       style={{ flexShrink: 1, flexDirection: 'row', alignItems: 'center', paddingLeft: SPACE.m }}
     >
       <View pointerEvents="none" style={{ flexShrink: 1, paddingVertical: SPACE.xs }}>
-        <Words as="small" testID="first-hint">
+        <Text as="small" testID="first-hint">
           {HINTS[first]}
-        </Words>
+        </Text>
       </View>
       <IconButton
         icon="x"

@@ -2,24 +2,24 @@ import { memo, useMemo, useState, type RefObject } from 'react';
 import { isHidden } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { findFamily } from '@/core/pieces';
-import { livelyPieces } from '@/core/run';
+import { dynamicPieces } from '@/core/run';
 import {
   BoardTexts,
   MovingPieces,
   movesInPart,
-  newCarrier,
-  newParter,
+  rigidOffset,
+  dragPartition,
   Regions,
   StillPieces,
-  type Moment,
+  type FrameState,
 } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { useHand } from '../device/hand';
+import { useDragState } from '../device/dragState';
 import { useSame } from '../state/useSame';
 
 interface LaidProps {
   readonly tide: number;
-  readonly moment: RefObject<Moment>;
+  readonly moment: RefObject<FrameState>;
   /** Whether what is only felt in a run is seen. */
   readonly building: boolean;
 }
@@ -29,8 +29,8 @@ export function Laid(props: LaidProps) {
   const pieces = useCourse((s) => s.course.pieces);
   const links = useCourse((s) => s.course.links);
   const layers = useCourse((s) => s.course.layers);
-  const dragging = useHand((s) => s.dragging);
-  const [parter] = useState(newParter);
+  const dragging = useDragState((s) => s.dragging);
+  const [parter] = useState(dragPartition);
   const { rest, apart } = useMemo(() => parter(pieces, dragging), [parter, pieces, dragging]);
   return (
     <>
@@ -86,7 +86,7 @@ const Group = memo(function Group({
   moment,
   building,
 }: GroupProps) {
-  const [carrier] = useState(newCarrier);
+  const [carrier] = useState(rigidOffset);
   const { pieces, by } = useMemo(() => carrier(all), [carrier, all]);
   // What is hidden while building is there in every run.
   const shown = useMemo(
@@ -97,7 +97,7 @@ const Group = memo(function Group({
     [pieces, layers],
   );
   // Most edits leave much as it is: what is made of that stays.
-  const lively = useSame(useMemo(() => livelyPieces({ pieces, links }), [pieces, links]));
+  const lively = useSame(useMemo(() => dynamicPieces({ pieces, links }), [pieces, links]));
   const sorted = useMemo(() => sortOut(shown, lively), [shown, lively]);
   const moving = useSame(sorted.moving);
   const felt = useSame(sorted.felt);

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
-import { Button, Field, PiecePicture, Row, Words } from '../parts';
+import { Button, Field, PiecePicture, ListItem, Text } from '../parts';
 import { glideTo } from '../scene';
-import { useEditing } from '../state/shown';
+import { useEditing } from '../state/panelSnapshot';
 import { SPACE } from '../theme';
 import { useLay } from './layStore';
 import { pieceName } from './tune/words';
@@ -46,17 +46,17 @@ export function PieceList({ pieces, tell }: PieceListProps) {
         />
       )}
       {found.slice(0, most).map((piece) => (
-        <Row key={piece.id} on={choice.has(piece.id)} onPress={() => press(piece)}>
+        <ListItem key={piece.id} on={choice.has(piece.id)} onPress={() => press(piece)}>
           <PiecePicture piece={piece} size={36} />
           <View style={{ flex: 1 }}>
-            <Words>{pieceName(piece)}</Words>
-            <Words as="small" tint="slate">
+            <Text>{pieceName(piece)}</Text>
+            <Text as="small" tint="slate">
               {tell(piece)}
-            </Words>
+            </Text>
           </View>
-        </Row>
+        </ListItem>
       ))}
-      {found.length === 0 && <Words tint="slate">No piece is called that.</Words>}
+      {found.length === 0 && <Text tint="slate">No piece is called that.</Text>}
       {found.length > most && (
         <View style={{ paddingTop: SPACE.s }}>
           <Button

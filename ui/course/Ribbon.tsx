@@ -5,7 +5,14 @@ import { View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { beatMarks, expectationOf, RUN_LEAP, unroll, type Mark, type Station } from '@/core/route';
+import {
+  beatMarks,
+  expectationOf,
+  RUN_LEAP,
+  elevationProfile,
+  type Mark,
+  type Station,
+} from '@/core/route';
 import { tideLine } from '@/core/run';
 import { useView } from '../scene';
 import { useColours } from '../theme';
@@ -31,8 +38,8 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
   const [width, setWidth] = useState(0);
   const meant = useMeantWay(course);
   const profile = useMemo(() => {
-    if (way) return unroll(course, way, RUN_LEAP);
-    return unroll(course, meant.closed ? [...meant.way, meant.way[0]] : meant.way);
+    if (way) return elevationProfile(course, way, RUN_LEAP);
+    return elevationProfile(course, meant.closed ? [...meant.way, meant.way[0]] : meant.way);
   }, [course, way, meant]);
   const expected = useMemo(() => expectationOf(course, meant), [course, meant]);
   const beats = useMemo(() => beatMarks(course, profile.length), [course, profile.length]);

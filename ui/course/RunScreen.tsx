@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import type { CourseKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { ranksBefore } from '@/core/run';
-import { Button, Fault, Loading, runTime, Words } from '../parts';
+import { Button, Fault, Loading, runTime, Text } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { effortOf, FinishPanel } from '../run/FinishPanel';
 import { RunView } from '../run/RunView';
@@ -117,26 +117,26 @@ function Keep({
   });
   if (!finished.fromStart) {
     return (
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         Begun part of the way, so it is no proof. Run from the start for that.
-      </Words>
+      </Text>
     );
   }
   if (keep.data) {
-    return <Words testID="run-kept">Kept as your proof: {runTime(keep.data.time)}.</Words>;
+    return <Text testID="run-kept">Kept as your proof: {runTime(keep.data.time)}.</Text>;
   }
   const { time, jumps } = finished.result;
   if (best && !ranksBefore(kind, { time, strokes: jumps }, { ...best, strokes: best.jumps })) {
     return (
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         Your kept run of {kind === 'strokes' ? `${best.jumps} strokes in ` : ''}
         {runTime(best.time)} stays the best.
-      </Words>
+      </Text>
     );
   }
   return (
     <View style={{ gap: SPACE.s }}>
-      {keep.error && <Words tint="rust">{keep.error.message}</Words>}
+      {keep.error && <Text tint="rust">{keep.error.message}</Text>}
       <Button
         kind="main"
         title="Keep this run"

@@ -1,26 +1,26 @@
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
-import { DryRun, Playing } from '@/core/run';
-import { restingMoment, ThrownCopies, type Moment } from '../scene';
-import { useTold } from '../state/told';
+import { LinkPreview, MotionPreview } from '@/core/run';
+import { restingMoment, ThrownCopies, type FrameState } from '../scene';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { dryRunOf, isDryRun } from './tune/dry';
 import { scrubSeconds } from './tune/scrub';
 import { useTune } from './tune/tuneStore';
 
 /** Brings the scene's moment to a time of what is played, or to rest. */
-function show(moment: Moment, play: Playing | DryRun | null, seconds: number): void {
+function show(moment: FrameState, play: MotionPreview | LinkPreview | null, seconds: number): void {
   if (!play) {
     Object.assign(moment, restingMoment());
     return;
   }
   play.to(seconds * 120);
-  const gone = play instanceof DryRun ? play.gone() : new Set();
+  const gone = play instanceof LinkPreview ? play.gone() : new Set();
   Object.assign(moment, { tick: seconds * 120, posing: play.posing, gone });
 }
 
 /** Plays the course's motions into the scene while it is being tuned; at rest otherwise. */
-export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
-  const course = useTold();
+export function Scrubbed({ moment }: { moment: RefObject<FrameState> }) {
+  const course = useDebouncedCourse();
   const at = useTune((s) => s.at);
   const playing = useTune((s) => s.playing);
   const invalidate = useThree((s) => s.invalidate);
@@ -31,7 +31,7 @@ export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
   const play = useMemo(
     () => {
       if (!moving) return null;
-      return isDryRun(course) ? dryRunOf(course, tried) : new Playing(course);
+      return isDryRun(course) ? dryRunOf(course, tried) : new MotionPreview(course);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [moving, pieces, tempo, links, tried],
@@ -51,5 +51,7 @@ export function Scrubbed({ moment }: { moment: RefObject<Moment> }) {
     set({ at: (now + Math.min(delta, 0.1) * speed) % length });
     invalidate();
   });
-  return play instanceof DryRun ? <ThrownCopies world={play.world} state={play.state} /> : null;
+  return play instanceof LinkPreview ? (
+    <ThrownCopies world={play.world} state={play.state} />
+  ) : null;
 }

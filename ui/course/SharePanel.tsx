@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { hasPrivate } from '@/core/course';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
-import { Button, Card, CoursePicture, runTime, tell, Words, saveText } from '../parts';
+import { Button, Card, CoursePicture, runTime, showToast, Text, saveText } from '../parts';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
 import { useFirsts } from '../state/firsts';
@@ -17,9 +17,9 @@ import { useCheckOf, useFindings } from './useFindings';
 export async function copyText(text: string, what: string): Promise<void> {
   try {
     await navigator.clipboard.writeText(text);
-    tell(`${what} copied.`);
+    showToast(`${what} copied.`);
   } catch {
-    tell(
+    showToast(
       `This browser does not allow copying. The ${what.toLowerCase()} is shown to be marked by hand.`,
     );
   }
@@ -49,11 +49,11 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
     },
     onSuccess: () => {
       useFirsts.getState().note('share');
-      tell('Published. Anyone with the link can run it.');
+      showToast('Published. Anyone with the link can run it.');
       void client.invalidateQueries({ queryKey: ['course', id] });
       void client.invalidateQueries({ queryKey: ['courses'] });
     },
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
   const current = data?.published?.current && data.course.name === course.name;
 
@@ -63,24 +63,24 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
         <CoursePicture course={course} width={420} height={150} />
       </Card>
       <View style={{ gap: SPACE.xs }}>
-        <Words as="strong">Proof</Words>
+        <Text as="strong">Proof</Text>
         {fresh ? (
-          <Words testID="proof-state">
-            Finished by you in <Words as="figures">{runTime(proof.time)}</Words>, start to goal,
+          <Text testID="proof-state">
+            Finished by you in <Text as="figures">{runTime(proof.time)}</Text>, start to goal,
             without help.
-          </Words>
+          </Text>
         ) : (
-          <Words testID="proof-state" tint={proof ? 'rust' : 'slate'}>
+          <Text testID="proof-state" tint={proof ? 'rust' : 'slate'}>
             {proof
               ? 'The course has changed since you finished it. Run it once more, start to goal.'
               : 'Before you publish, finish the course yourself, start to goal.'}
-          </Words>
+          </Text>
         )}
         <CheckState />
         {errors.map(({ message }) => (
-          <Words key={message} tint="rust">
+          <Text key={message} tint="rust">
             {message}
-          </Words>
+          </Text>
         ))}
         {!fresh && (
           <Button
@@ -107,18 +107,18 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
       )}
       {link && (
         <View style={{ gap: SPACE.xs }}>
-          <Words as="strong">Link</Words>
-          <Words as="smallFigures" selectable testID="share-link">
+          <Text as="strong">Link</Text>
+          <Text as="smallFigures" selectable testID="share-link">
             {link}
-          </Words>
+          </Text>
           <Button title="Copy the link" icon="link" onPress={() => void copyText(link, 'Link')} />
         </View>
       )}
       <View style={{ gap: SPACE.s }}>
-        <Words as="strong">Code and file</Words>
-        <Words as="small" tint="slate">
+        <Text as="strong">Code and file</Text>
+        <Text as="small" tint="slate">
           The whole course as text to paste into a chat, or as a file. Both open under My courses.
-        </Words>
+        </Text>
         <Button
           title="Copy the code"
           icon="copy"
@@ -133,10 +133,10 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
         />
         {hasPrivate(course) && (
           <>
-            <Words as="small" tint="slate">
+            <Text as="small" tint="slate">
               Your notes and what lies under the sketch are for you alone: neither link, code nor
               file has them.
-            </Words>
+            </Text>
             <Button
               title="Save a file with my notes"
               icon="lock"

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useShallow } from 'zustand/react/shallow';
-import { ago, Card, IconButton, Words } from '../parts';
+import { ago, Card, IconButton, Text } from '../parts';
 import { useCourse } from '../state/courseStore';
 import type { SaveState } from '../state/saveQueue';
-import { useTold } from '../state/told';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { SPACE, WIDE } from '../theme';
 import { usePutOff } from './ConflictSheet';
 import { FindingsSheet } from './FindingsSheet';
@@ -25,7 +25,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
   );
   const wide = useWindowDimensions().width >= WIDE;
   const [open, setOpen] = useState(false);
-  const findings = useFindings(useTold());
+  const findings = useFindings(useDebouncedCourse());
   return (
     <Card
       style={{
@@ -38,10 +38,10 @@ export function TopBar({ onBack }: { onBack: () => void }) {
     >
       <IconButton icon="chevron-left" label="Back to my courses" onPress={onBack} />
       <View style={{ flex: 1, minWidth: 0 }}>
-        <Words as="heading" numberOfLines={1} style={{ fontSize: 17, lineHeight: 21 }}>
+        <Text as="heading" numberOfLines={1} style={{ fontSize: 17, lineHeight: 21 }}>
           {name || 'Unnamed course'}
-        </Words>
-        <Words
+        </Text>
+        <Text
           as="small"
           tint={
             save.kind === 'saved' || save.kind === 'saving' || save.kind === 'unsaved'
@@ -55,7 +55,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
           testID="save-state"
         >
           {saveWords(save, wide)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
-        </Words>
+        </Text>
       </View>
       <IconButton
         icon="corner-up-left"

@@ -4,7 +4,7 @@ import { chosenOf } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { Chip, IconButton } from '../parts';
 import { useCourse } from '../state/courseStore';
-import { useEditing } from '../state/shown';
+import { useEditing } from '../state/panelSnapshot';
 import { useSame } from '../state/useSame';
 import { SPACE, WIDE } from '../theme';
 import { ContactSection } from './tune/ContactSection';

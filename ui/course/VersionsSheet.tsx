@@ -1,7 +1,18 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ago, Button, Fault, Field, IconButton, Loading, Row, Sheet, tell, Words } from '../parts';
+import {
+  ago,
+  Button,
+  Fault,
+  Field,
+  IconButton,
+  Loading,
+  ListItem,
+  Sheet,
+  showToast,
+  Text,
+} from '../parts';
 import { api } from '../state/api';
 import { useCourse } from '../state/courseStore';
 import { whenSaved } from '../state/useOpenCourse';
@@ -37,18 +48,18 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
       const after = useCourse.getState().past;
       const act = () => {
         if (useCourse.getState().past === after) undo();
-        else tell('The course has changed since; the version before is in the list.');
+        else showToast('The course has changed since; the version before is in the list.');
       };
-      tell('Back at the earlier version.', { label: 'Undo', act });
+      showToast('Back at the earlier version.', { label: 'Undo', act });
       onClose();
     },
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
   return (
     <Sheet title="Earlier versions" open={open} onClose={onClose}>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         All of the last hour, then fewer the older they are. Those with a name stay for good.
-      </Words>
+      </Text>
       {list.isPending && <Loading what="Looking for earlier versions" />}
       {list.isError && (
         <Fault
@@ -63,29 +74,29 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
         ) : (
           <View key={version.revision} style={{ flexDirection: 'row', alignItems: 'center' }}>
             <View style={{ flex: 1, minWidth: 0 }}>
-              <Row
+              <ListItem
                 testID={`version-${version.revision}`}
                 disabled={version.revision === revision || goBack.isPending}
                 onPress={() => goBack.mutate(version.revision)}
               >
-                <Words as="figures" tint="slate" style={{ width: 44 }}>
+                <Text as="figures" tint="slate" style={{ width: 44 }}>
                   {version.revision}
-                </Words>
+                </Text>
                 <View style={{ flex: 1, minWidth: 0 }}>
-                  <Words as={version.label ? 'strong' : 'text'} numberOfLines={1}>
+                  <Text as={version.label ? 'strong' : 'text'} numberOfLines={1}>
                     {version.label ??
                       (version.revision === revision ? 'As it is now' : ago(version.saved))}
-                  </Words>
+                  </Text>
                   {version.label && (
-                    <Words as="small" tint="slate">
+                    <Text as="small" tint="slate">
                       {version.revision === revision ? 'as it is now' : ago(version.saved)}
-                    </Words>
+                    </Text>
                   )}
                 </View>
-                <Words as="small" tint="slate">
+                <Text as="small" tint="slate">
                   {version.pieces} {version.pieces === 1 ? 'piece' : 'pieces'}
-                </Words>
-              </Row>
+                </Text>
+              </ListItem>
             </View>
             <IconButton
               icon="edit-2"
@@ -116,7 +127,7 @@ function Naming({
       void client.invalidateQueries({ queryKey: ['versions', id] });
       onDone();
     },
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
   return (
     <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { Card, IconButton, shortNumber, Words } from '../parts';
+import { Card, IconButton, shortNumber, Text } from '../parts';
 import { useView } from '../scene';
 import { SPACE, useColours } from '../theme';
 import { viewCommands } from './commandList';
@@ -104,9 +104,9 @@ export function ViewTools({ bare = false }: { bare?: boolean }) {
             hint={hintFor('plane.on')}
             onPress={() => viewCommands.movePlane(1)}
           />
-          <Words as="smallFigures">
+          <Text as="smallFigures">
             {axis} {shortNumber(Math.round(value * 100) / 100)}
-          </Words>
+          </Text>
           <IconButton
             icon="arrow-down"
             label="Work plane back"

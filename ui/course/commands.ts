@@ -18,12 +18,12 @@ import {
   turnInHand,
   ungroupPieces,
   type PieceInHand,
-  tidy,
+  roundToStored,
 } from '@/core/assemble';
 import type { Course } from '@/core/course';
 import { middle, rotate, turnMatrix, unionBounds, type Vec3 } from '@/core/geometry';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
 import { useLay } from './layStore';
@@ -47,7 +47,7 @@ function changeHand(change: (piece: PieceInHand) => void): void {
 function toChoice(change: (course: Course, choice: ReadonlySet<string>) => Course, merge?: string) {
   const { choice, edit } = useCourse.getState();
   if (choice.size === 0) {
-    tell('Choose a piece first.');
+    showToast('Choose a piece first.');
     return;
   }
   edit((course) => change(course, choice), merge);
@@ -88,14 +88,14 @@ export const buildCommands = {
       return;
     }
     const lay = useLay.getState();
-    lay.set({ raised: tidy(lay.raised + ways * stepOf(1)) });
+    lay.set({ raised: roundToStored(lay.raised + ways * stepOf(1)) });
   },
   /** Takes another of the first piece chosen in hand, with all it is. */
   takeLike: () => {
     const { course, choice, take } = useCourse.getState();
     const [piece] = chosenOf(course, choice);
     if (!piece) {
-      tell('Choose a piece first.');
+      showToast('Choose a piece first.');
       return;
     }
     useLay.getState().set({ tool: 'pieces', ghostAt: null });
@@ -138,7 +138,7 @@ export const buildCommands = {
     const { course: next, copies } = duplicatePieces(course, choice, [0, 0, 0]);
     edit(() => next);
     choose(copies);
-    tell('A copy lies in the same place and is chosen; move it on.');
+    showToast('A copy lies in the same place and is chosen; move it on.');
   },
   remove: () => {
     const { course, choice, edit } = useCourse.getState();
@@ -146,7 +146,7 @@ export const buildCommands = {
     if (gone.length === 0) return;
     edit((before) => removePieces(before, choice));
     const after = useCourse.getState().course;
-    tell(gone.length === 1 ? 'Piece deleted.' : `${gone.length} pieces deleted.`, {
+    showToast(gone.length === 1 ? 'Piece deleted.' : `${gone.length} pieces deleted.`, {
       label: 'Undo',
       act: () => {
         // Once something else was done since, they are laid again instead of undoing that.
@@ -161,7 +161,7 @@ export const buildCommands = {
     try {
       toChoice((course, choice) => pullEdge(course, choice, '+x', -200));
     } catch (problem) {
-      tell((problem as Error).message);
+      showToast((problem as Error).message);
     }
   },
   group: () => toChoice(groupPieces),

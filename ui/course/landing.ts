@@ -4,7 +4,7 @@ import {
   pickPiece,
   refusal,
   snapToGrid,
-  tidy,
+  roundToStored,
   type Landing,
   type PieceInHand,
   type SnapSettings,
@@ -23,10 +23,10 @@ export const planeNow = () => planeOf(useView.getState().mode, useLay.getState()
 
 /** What snaps now: the grid of the work plane, and what else is switched on. */
 export function snapNow(): SnapSettings {
-  const { steps, ends, corners, surface, snapping, letGo, gridOrigin, gridTurn } =
+  const { steps, ends, corners, surface, snapping, snapSuspended, gridOrigin, gridTurn } =
     useLay.getState();
   const view = useView.getState();
-  const on = snapping && !letGo;
+  const on = snapping && !snapSuspended;
   const upright = planeNow().axis === 'z';
   const [x, y, z] = on ? steps : [0, 0, 0];
   return {
@@ -79,7 +79,7 @@ function raised(landing: Landing): Landing {
   const by = useLay.getState().raised;
   if (by === 0 || landing.took === 'end' || landing.took === 'corner') return landing;
   const [x, y, z] = landing.piece.at;
-  return { ...landing, piece: { ...landing.piece, at: [x, tidy(y + by), z] } };
+  return { ...landing, piece: { ...landing.piece, at: [x, roundToStored(y + by), z] } };
 }
 
 /** The piece in hand where it would land, and why it may not go there. */

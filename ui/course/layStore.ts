@@ -55,7 +55,7 @@ interface LayState {
   readonly surface: boolean;
   /** Whether anything snaps at all; a held key lets go for a while. */
   readonly snapping: boolean;
-  readonly letGo: boolean;
+  readonly snapSuspended: boolean;
   /** Height of the level work plane and depth of the upright one, m. */
   readonly level: number;
   readonly depth: number;
@@ -150,7 +150,7 @@ export const useLay = create<LayState>()((set) => ({
   corners: false,
   surface: true,
   snapping: true,
-  letGo: false,
+  snapSuspended: false,
   level: 0,
   depth: 0,
   ghostAt: null,

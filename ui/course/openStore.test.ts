@@ -1,16 +1,16 @@
 import { layPieces } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { useCourse } from '../state/courseStore';
 import { useOpen, type OpenSheet } from './openStore';
 
-jest.mock('../parts', () => ({ tell: jest.fn() }));
+jest.mock('../parts', () => ({ showToast: jest.fn() }));
 
 const sheet = () => useOpen.getState().sheet;
 const open = (which: OpenSheet) => useOpen.getState().open(which);
 
 beforeEach(() => {
-  jest.mocked(tell).mockClear();
+  jest.mocked(showToast).mockClear();
   useOpen.getState().close();
   const course = layPieces(emptyCourse('Trial'), [{ family: 'slab', at: [0, 0, 0] }]);
   useCourse.getState().open('open', 1, course, { kind: 'saved', at: 0 });
@@ -21,7 +21,7 @@ test.each(['copies', 'swap', 'kit'] as const)(
   (which) => {
     open(which);
     expect(sheet()).toBeNull();
-    expect(tell).toHaveBeenCalledWith('Choose the pieces first.');
+    expect(showToast).toHaveBeenCalledWith('Choose the pieces first.');
     useOpen.getState().toggle(which);
     expect(sheet()).toBeNull();
   },

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { useCourse } from '../state/courseStore';
 
 /** Sheets of the building screen that any command may open. */
@@ -21,7 +21,7 @@ export const useOpen = create<OpenState>()((set, get) => ({
   sheet: null,
   open: (sheet) => {
     if (OF_CHOICE.has(sheet) && useCourse.getState().choice.size === 0) {
-      return tell('Choose the pieces first.');
+      return showToast('Choose the pieces first.');
     }
     set({ sheet });
   },

@@ -4,7 +4,10 @@ import type { Vec3 } from '@/core/geometry';
 import { pixelOf } from '../scene';
 import { FRAME_SHAPES, insetFrame, playersEye, type FrameShape } from './playersEye';
 
-jest.mock('../scene', () => ({ ...jest.requireActual('../scene/view') }));
+jest.mock('../scene', () => ({
+  ...jest.requireActual('../scene/field'),
+  ...jest.requireActual('../scene/view'),
+}));
 
 const way: Vec3[] = [
   [0, 0, 0],

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { create } from 'zustand';
 import type { Finding } from '@/core/check';
 import type { Course } from '@/core/course';
-import { checkElsewhere } from '@/workers/check';
+import { checkInWorker } from '@/workers/check';
 import { useCourse } from '../state/courseStore';
 
 /** How long an edit rests before the course is checked anew, ms. */
@@ -34,7 +34,7 @@ function ask(course: Course): void {
   asked = course;
   clearTimeout(resting);
   resting = setTimeout(() => {
-    checkElsewhere(course, {
+    checkInWorker(course, {
       told: (findings) => useChecked.setState({ of: course, findings, part: 1, failed: false }),
       progress: (part) => useChecked.setState({ part }),
       failed: () => {

@@ -4,7 +4,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { useView } from '../scene';
 import { useCourse } from '../state/courseStore';
-import { useTold } from '../state/told';
+import { useDebouncedCourse } from '../state/debouncedCourse';
 import { landInHand, type GhostPlace } from './landing';
 import { useLay } from './layStore';
 import { restingAt } from './tools/handTool';
@@ -26,7 +26,7 @@ function landOnce(
 
 /** Where the piece in hand would land now; before any pointing, at the middle of the view. */
 export function useGhost(): GhostPlace | null {
-  const course = useTold();
+  const course = useDebouncedCourse();
   const inHand = useCourse((s) => s.inHand);
   const ghostAt = useLay((s) => s.ghostAt);
   const level = useLay((s) => s.level);
@@ -36,8 +36,18 @@ export function useGhost(): GhostPlace | null {
   const target = useView((s) => (ghostAt ? null : s.target));
   // What snaps is read when it lands; these are here so that a change of them lands it anew.
   const snaps = useLay(
-    ({ steps, ends, corners, surface, snapping, letGo, raised, gridOrigin, gridTurn }) =>
-      [...steps, ends, corners, surface, snapping, letGo, raised, ...gridOrigin, gridTurn].join(),
+    ({ steps, ends, corners, surface, snapping, snapSuspended, raised, gridOrigin, gridTurn }) =>
+      [
+        ...steps,
+        ends,
+        corners,
+        surface,
+        snapping,
+        snapSuspended,
+        raised,
+        ...gridOrigin,
+        gridTurn,
+      ].join(),
   );
   return useMemo(() => {
     if (!inHand) return null;

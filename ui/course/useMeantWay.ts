@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { intendedWay, type IntendedWay } from '@/core/route';
+import { plannedRoute, type PlannedRoute } from '@/core/route';
 import { roadsElsewhere } from '@/workers/check';
 import { useCourse } from '../state/courseStore';
 
@@ -39,19 +39,19 @@ function ask(course: Course): void {
 }
 
 /** The way the open course is meant to take; over its surfaces once that is found, beside the page. */
-export function useMeantWay(course: Course): IntendedWay {
-  const plain = useMemo(() => intendedWay(course), [course]);
+export function useMeantWay(course: Course): PlannedRoute {
+  const plain = useMemo(() => plannedRoute(course), [course]);
   const lacking = plain.from === 'marks';
   useEffect(() => {
     if (lacking) ask(course);
   }, [course, lacking]);
   const roads = useRoads((s) => s.roads);
   return useMemo(
-    () => (lacking && roads ? intendedWay(course, roads) : plain),
+    () => (lacking && roads ? plannedRoute(course, roads) : plain),
     [course, lacking, plain, roads],
   );
 }
 
 /** The same for who asks once: as far as it is known. */
-export const meantWay = (course: Course): IntendedWay =>
-  intendedWay(course, useRoads.getState().roads);
+export const meantWay = (course: Course): PlannedRoute =>
+  plannedRoute(course, useRoads.getState().roads);

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BIN_DAYS, type Bin } from '@/core/protocol';
-import { ago, Button, Fault, Feather, Loading, megabytes, Sheet, tell, Words } from '../parts';
+import { ago, Button, Fault, Feather, Loading, megabytes, Sheet, showToast, Text } from '../parts';
 import { api } from '../state/api';
 import { useBin } from '../state/queries';
 import { SPACE, TARGET, useColours } from '../theme';
@@ -56,9 +56,9 @@ export function BinSheet({ open, onClose }: { open: boolean; onClose: () => void
     onSuccess: (_, { kind, name }) => {
       void client.invalidateQueries({ queryKey: [kind] });
       void client.invalidateQueries({ queryKey: ['bin'] });
-      tell(`${name} is back.`);
+      showToast(`${name} is back.`);
     },
-    onError: (problem) => tell(problem.message),
+    onError: (problem) => showToast(problem.message),
   });
   const empty = useMutation({
     mutationFn: api.emptyBin,
@@ -66,14 +66,14 @@ export function BinSheet({ open, onClose }: { open: boolean; onClose: () => void
       setSure(false);
       void client.invalidateQueries({ queryKey: ['bin'] });
     },
-    onError: (problem) => tell(problem.message),
+    onError: (problem) => showToast(problem.message),
   });
   return (
     <Sheet title="Bin" open={open} onClose={close}>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         What you delete stays here for {BIN_DAYS} days. The link of a published course opens nothing
         while its course is in the bin.
-      </Words>
+      </Text>
       {isPending && <Loading what="Looking into the bin" />}
       {error && (
         <Fault
@@ -82,7 +82,7 @@ export function BinSheet({ open, onClose }: { open: boolean; onClose: () => void
           action={{ label: 'Try again', act: () => void refetch() }}
         />
       )}
-      {data && all.length === 0 && <Words testID="bin-empty">The bin is empty.</Words>}
+      {data && all.length === 0 && <Text testID="bin-empty">The bin is empty.</Text>}
       {all.map((item) => (
         <BinLine
           key={`${item.kind} ${item.id}`}
@@ -94,9 +94,9 @@ export function BinSheet({ open, onClose }: { open: boolean; onClose: () => void
       {all.length > 0 &&
         (sure ? (
           <View style={{ gap: SPACE.s }}>
-            <Words tint="rust">
+            <Text tint="rust">
               {all.length === 1 ? 'It goes' : `All ${all.length} go`} for good.
-            </Words>
+            </Text>
             <View style={{ flexDirection: 'row', gap: SPACE.s }}>
               <Button title="Keep them" onPress={() => setSure(false)} style={{ flex: 1 }} />
               <Button
@@ -143,10 +143,10 @@ function BinLine({ item, busy, onRestore }: BinLineProps) {
     >
       <Feather name={ICONS[item.kind]} size={18} color={colours.slate} />
       <View style={{ flex: 1, minWidth: 0 }}>
-        <Words>{item.name}</Words>
-        <Words as="small" tint="slate">
+        <Text>{item.name}</Text>
+        <Text as="small" tint="slate">
           {item.about} · deleted {ago(item.deleted)}
-        </Words>
+        </Text>
       </View>
       <Button
         title="Bring back"

@@ -8,7 +8,7 @@ import {
   IconButton,
   metres,
   runTime,
-  Words,
+  Text,
   KIND_WORDS,
 } from '../parts';
 import { pictureOf } from '../state/api';
@@ -46,18 +46,18 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
           <DrawnPicture uri={pictureOf.course({ id, revision })} of={name} />
         </View>
         <View style={{ padding: SPACE.m, paddingRight: 56, gap: 2 }}>
-          <Words as="heading" numberOfLines={1}>
+          <Text as="heading" numberOfLines={1}>
             {name || 'Unnamed course'}
-          </Words>
-          <Words as="small" tint="slate">
+          </Text>
+          <Text as="small" tint="slate">
             {KIND_WORDS[kind]} · {metres(length)} · {ago(changed)}
-          </Words>
+          </Text>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, marginTop: 2 }}>
             <Feather name={proofIcon} size={15} color={colours[proofTint]} />
-            <Words as="small" tint={proofTint}>
+            <Text as="small" tint={proofTint}>
               {proofWords}
               {published ? ' · published' : ''}
-            </Words>
+            </Text>
           </View>
         </View>
       </Pressable>

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CourseListed } from '@/core/protocol';
-import { Button, Field, Sheet, tell } from '../parts';
+import { Button, Field, Sheet, showToast } from '../parts';
 import { api } from '../state/api';
 
 interface CourseMenuProps {
@@ -54,7 +54,7 @@ function Rename({ item, onDone }: { item: CourseListed; onDone: () => void }) {
       void client.invalidateQueries({ queryKey: ['course', item.id] });
       onDone();
     },
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
   const short = name.trim().length < 3;
   return (

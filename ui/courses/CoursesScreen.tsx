@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import type { CourseListed } from '@/core/protocol';
-import { Button, Fault, Field, IconButton, Loading, Page, tell, Words } from '../parts';
+import { Button, Fault, Field, IconButton, Loading, Page, showToast, Text } from '../parts';
 import { api } from '../state/api';
 import { useCourses, useCreateCourse } from '../state/queries';
 import { SPACE, WIDE } from '../theme';
@@ -41,9 +41,9 @@ export function CoursesScreen() {
       onSuccess: ({ id }) => {
         setSheet(null);
         if (then === 'open') router.push(`/course/${id}` as never);
-        else tell('Duplicated.');
+        else showToast('Duplicated.');
       },
-      onError: (error) => tell(error.message),
+      onError: (error) => showToast(error.message),
     });
   useDroppedFile(keep);
 
@@ -52,16 +52,16 @@ export function CoursesScreen() {
     onSuccess: (_, { id, name }) => {
       void client.invalidateQueries({ queryKey: ['courses'] });
       void client.invalidateQueries({ queryKey: ['bin'] });
-      tell(`${name} is in the bin.`, {
+      showToast(`${name} is in the bin.`, {
         label: 'Undo',
         act: () =>
           void api
             .restore('courses', id)
             .then(() => client.invalidateQueries({ queryKey: ['courses'] }))
-            .catch((error: Error) => tell(error.message)),
+            .catch((error: Error) => showToast(error.message)),
       });
     },
-    onError: (error) => tell(error.message),
+    onError: (error) => showToast(error.message),
   });
 
   const columns = width >= WIDE ? 3 : width >= 640 ? 2 : 1;
@@ -121,7 +121,7 @@ export function CoursesScreen() {
         </View>
       )}
       {courses.data && !none && shown.length === 0 && (
-        <Words tint="slate">No course by that name.</Words>
+        <Text tint="slate">No course by that name.</Text>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
         {shown.map((item) => (
@@ -136,10 +136,10 @@ export function CoursesScreen() {
       </View>
       {none && (
         <View style={{ gap: SPACE.s }}>
-          <Words as="text" tint="slate">
+          <Text as="text" tint="slate">
             Lay stepping stones over the tide, run them against the clock, and send somebody the
             link.
-          </Words>
+          </Text>
           <Button
             kind="main"
             title="Start an empty course"
@@ -168,7 +168,7 @@ export function CoursesScreen() {
           void api
             .course(id)
             .then(({ course }) => keep({ ...course, name: `${name} copy`.slice(0, 60) }, 'stay'))
-            .catch((error: Error) => tell(error.message))
+            .catch((error: Error) => showToast(error.message))
         }
         onDelete={(item) => remove.mutate(item)}
       />

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { MAX_COURSE_BYTES, type Course } from '@/core/course';
 import { openText } from '@/core/formats';
-import { Button, Field, Sheet, Words } from '../parts';
+import { Button, Field, Sheet, Text } from '../parts';
 
 interface OpenSheetProps {
   readonly open: boolean;
@@ -77,9 +77,9 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
         testID="open-go"
       />
       <View style={{ alignItems: 'center' }}>
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           or
-        </Words>
+        </Text>
       </View>
       <Button title="Choose a file" icon="file" onPress={() => input.current?.click()} />
       <input
@@ -94,9 +94,9 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
           if (file) take(() => courseFromFile(file));
         }}
       />
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         A file can also be dropped anywhere on this page.
-      </Words>
+      </Text>
     </Sheet>
   );
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { Words } from '../parts';
+import { Text } from '../parts';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface PictureChoiceProps<T extends string> {
@@ -29,7 +29,7 @@ export function PictureChoice<T extends string>({
   const colours = useColours();
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Words as="smallStrong">{label}</Words>
+      <Text as="smallStrong">{label}</Text>
       <View
         accessibilityRole="radiogroup"
         aria-label={label}
@@ -58,21 +58,21 @@ export function PictureChoice<T extends string>({
               <View style={{ backgroundColor: colours.plate, alignItems: 'center' }}>
                 {picture(option.value)}
               </View>
-              <Words
+              <Text
                 as={on ? 'smallStrong' : 'small'}
                 centred
                 style={{ paddingVertical: SPACE.xs, paddingHorizontal: 2 }}
               >
                 {option.label}
-              </Words>
+              </Text>
             </Pressable>
           );
         })}
       </View>
       {options.find((option) => option.value === value)?.hint && (
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           {options.find((option) => option.value === value)!.hint}
-        </Words>
+        </Text>
       )}
     </View>
   );

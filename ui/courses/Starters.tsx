@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { Button, Card, DrawnPicture, Fault, KIND_WORDS, metres, tell, Words } from '../parts';
+import { Button, Card, DrawnPicture, Fault, KIND_WORDS, metres, showToast, Text } from '../parts';
 import { api, pictureOf } from '../state/api';
 import { useDemos } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
@@ -25,7 +25,7 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
     api
       .published(slug)
       .then(({ course }) => onCopy(course))
-      .catch((error: Error) => tell(error.message))
+      .catch((error: Error) => showToast(error.message))
       .finally(() => setTaking(null));
   };
   if (error && !data) {
@@ -42,10 +42,10 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
   return (
     <View style={{ gap: SPACE.m, marginTop: prominent ? 0 : SPACE.l }}>
       <View>
-        <Words as="heading">Lantern Week</Words>
-        <Words as="small" tint="slate">
+        <Text as="heading">Lantern Week</Text>
+        <Text as="small" tint="slate">
           Courses from Hollin Skerry, to run or to take apart.
-        </Words>
+        </Text>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
         {data.map(({ slug, hash, name, maker, kind, length }) => (
@@ -58,10 +58,10 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
             </View>
             <View style={{ padding: SPACE.m, gap: SPACE.s }}>
               <View>
-                <Words as="heading">{name}</Words>
-                <Words as="small" tint="slate">
+                <Text as="heading">{name}</Text>
+                <Text as="small" tint="slate">
                   by {maker} · {KIND_WORDS[kind]} · {metres(length)}
-                </Words>
+                </Text>
               </View>
               <View style={{ flexDirection: 'row', gap: SPACE.s }}>
                 <Button

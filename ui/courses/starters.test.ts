@@ -1,7 +1,7 @@
 import { checkCourse } from '@/core/check';
 import { COURSE_KINDS, RUNNERS } from '@/core/course';
 import { trackWay } from '@/core/route';
-import { buildWorld, courseHash, NO_INPUT, startState, tick } from '@/core/run';
+import { buildWorld, courseHash, NO_INPUT, initialState, tick } from '@/core/run';
 import { freshName, hasSpace, starterCourse, USUAL_RUNNER } from './starters';
 
 const all = COURSE_KINDS.flatMap((kind) =>
@@ -19,7 +19,7 @@ test.each(all)(
     expect(course.space).toBe(hasSpace(purpose) ? purpose.space : 'free');
     expect(checkCourse(course).filter(({ weight }) => weight === 'error')).toEqual([]);
     const world = buildWorld(course);
-    const state = startState(world);
+    const state = initialState(world);
     for (let i = 0; i < 120; i++) tick(world, state, NO_INPUT, () => {});
     expect(state.falls).toBe(0);
     expect(courseHash(course)).toMatch(/^[0-9a-f]{64}$/);

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { Course } from '@/core/course';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { courseFromFile } from './OpenSheet';
 
 /** Opens a course file that is dropped anywhere on the page. */
@@ -17,7 +17,7 @@ export function useDroppedFile(onCourse: (course: Course) => void): void {
       if (file) {
         courseFromFile(file)
           .then((course) => latest.current(course))
-          .catch((error: Error) => tell(error.message));
+          .catch((error: Error) => showToast(error.message));
       }
     };
     window.addEventListener('dragover', over);

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { COMMANDS, type Command } from '../course/commandList';
 import { keysFor, keysOf, shownKeys, useKeys } from '../course/keys';
-import { Button, Card, IconButton, Page, tell, Words } from '../parts';
+import { Button, Card, IconButton, Page, showToast, Text } from '../parts';
 import { SPACE, TARGET, useColours } from '../theme';
 import { KeyButton } from './KeyButton';
 import { RUN_KEYS, TOUCHES, type KeyLine } from './lines';
@@ -33,8 +33,9 @@ export function HelpScreen() {
       if (event.key === 'Escape') return;
       const keys = keysOf(event);
       const other = useKeys.getState().assign(waiting, keys);
-      if (other === 'fixed') tell('Esc stays what it is.');
-      else if (other) tell(`${shownKeys(keys)} is taken by “${other.label}”. Nothing was changed.`);
+      if (other === 'fixed') showToast('Esc stays what it is.');
+      else if (other)
+        showToast(`${shownKeys(keys)} is taken by “${other.label}”. Nothing was changed.`);
     };
     window.addEventListener('keydown', down, true);
     return () => window.removeEventListener('keydown', down, true);
@@ -46,15 +47,15 @@ export function HelpScreen() {
       onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
     >
       <KeyTable title="Touch" lines={TOUCHES} />
-      <Words tint="slate">
+      <Text tint="slate">
         Touch a key below and press another to change it. Esc leaves it as it was.
-      </Words>
+      </Text>
       {Object.keys(changed).length > 0 && (
         <Button title="All keys as they were" onPress={() => useKeys.getState().reset()} />
       )}
       {GROUPS.map(({ id, title }) => (
         <View key={id} style={{ gap: SPACE.s }}>
-          <Words as="heading">{title}</Words>
+          <Text as="heading">{title}</Text>
           <Card style={{ paddingHorizontal: SPACE.m }}>
             {COMMANDS.filter(({ group }) => group === id).map((command, i) => (
               <CommandLine
@@ -105,9 +106,9 @@ function CommandLine({ command, first, changed, waiting, onChange }: CommandLine
         onPress={onChange}
         testID={`keys-${command.id}`}
       />
-      <Words as="small" style={{ flex: 1 }}>
+      <Text as="small" style={{ flex: 1 }}>
         {command.label}
-      </Words>
+      </Text>
       {changed && (
         <IconButton
           icon="rotate-ccw"
@@ -123,7 +124,7 @@ function KeyTable({ title, lines }: { title: string; lines: readonly KeyLine[] }
   const colours = useColours();
   return (
     <View style={{ gap: SPACE.s }}>
-      <Words as="heading">{title}</Words>
+      <Text as="heading">{title}</Text>
       <Card style={{ paddingHorizontal: SPACE.m }}>
         {lines.map(({ keys, does }, i) => (
           <View
@@ -136,12 +137,12 @@ function KeyTable({ title, lines }: { title: string; lines: readonly KeyLine[] }
               borderColor: colours.line,
             }}
           >
-            <Words as="smallStrong" style={{ width: 132 }}>
+            <Text as="smallStrong" style={{ width: 132 }}>
               {keys}
-            </Words>
-            <Words as="small" style={{ flex: 1 }}>
+            </Text>
+            <Text as="small" style={{ flex: 1 }}>
               {does}
-            </Words>
+            </Text>
           </View>
         ))}
       </Card>

@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import { Words } from '../parts';
+import { Text } from '../parts';
 import { RADIUS, SPACE, TARGET, useColours } from '../theme';
 
 interface KeyButtonProps {
@@ -34,9 +34,9 @@ export function KeyButton({ words, does, waiting, none, onPress, testID }: KeyBu
         backgroundColor: waiting ? colours.mossSoft : colours.card,
       }}
     >
-      <Words as="smallStrong" tint={none && !waiting ? 'slate' : 'ink'}>
+      <Text as="smallStrong" tint={none && !waiting ? 'slate' : 'ink'}>
         {words}
-      </Words>
+      </Text>
     </Pressable>
   );
 }

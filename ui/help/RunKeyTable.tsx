@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { Button, Card, tell, Words } from '../parts';
+import { Button, Card, showToast, Text } from '../parts';
 import { RUN_ACTS, runKeysOf, shownCode, useRunKeys, type RunAct } from '../run/runKeys';
 import { SPACE, TARGET, useColours } from '../theme';
 import { KeyButton } from './KeyButton';
@@ -29,7 +29,9 @@ export function RunKeyTable() {
       if (event.key === 'Escape') return;
       const other = useRunKeys.getState().assign(waiting, event.code);
       if (other && other !== 'fixed') {
-        tell(`${shownCode(event.code)} is taken by “${ACT_WORDS[other]}”. Nothing was changed.`);
+        showToast(
+          `${shownCode(event.code)} is taken by “${ACT_WORDS[other]}”. Nothing was changed.`,
+        );
       }
     };
     window.addEventListener('keydown', down, true);
@@ -37,7 +39,7 @@ export function RunKeyTable() {
   }, [waiting]);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Words as="heading">Running</Words>
+      <Text as="heading">Running</Text>
       <Card style={{ paddingHorizontal: SPACE.m }}>
         {RUN_ACTS.map((act, i) => (
           <View
@@ -62,7 +64,7 @@ export function RunKeyTable() {
               onPress={() => setWaiting(waiting === act ? null : act)}
               testID={`run-key-${act}`}
             />
-            <Words style={{ flex: 1 }}>{ACT_WORDS[act]}</Words>
+            <Text style={{ flex: 1 }}>{ACT_WORDS[act]}</Text>
           </View>
         ))}
       </Card>

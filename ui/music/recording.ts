@@ -1,5 +1,5 @@
 import type { Tempo } from '@/core/course';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { api, ApiError } from '../state/api';
 
 /** Most bytes a recording may have. */
@@ -58,7 +58,7 @@ export function playRecording(file: string, from: number): () => void {
   const audio = new Audio(`/api/recordings/${file}`);
   audio.currentTime = from;
   const missing = () =>
-    tell('The recording of this course could not be played. The run goes on without it.');
+    showToast('The recording of this course could not be played. The run goes on without it.');
   audio.addEventListener('error', missing, { once: true });
   // A page that nobody touched yet may not play; that is no fault of the recording.
   void audio.play().catch(() => {});

@@ -1,6 +1,6 @@
 import { Pressable } from 'react-native';
 import { SPACE, TARGET, useColours } from '../theme';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface ChipProps {
   readonly label: string;
@@ -33,9 +33,9 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
         backgroundColor: filled ? colours.ink : on ? colours.mossSoft : colours.card,
       })}
     >
-      <Words as={on ? 'smallStrong' : 'small'} tint={filled ? 'card' : 'ink'}>
+      <Text as={on ? 'smallStrong' : 'small'} tint={filled ? 'card' : 'ink'}>
         {label}
-      </Words>
+      </Text>
     </Pressable>
   );
 }

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { SPACE } from '../theme';
 import { Chip } from './Chip';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface ChoicesProps<T extends string> {
   readonly label?: string;
@@ -14,7 +14,7 @@ interface ChoicesProps<T extends string> {
 export function Choices<T extends string>({ label, value, options, onChange }: ChoicesProps<T>) {
   return (
     <View style={{ gap: SPACE.xs }}>
-      {label && <Words as="smallStrong">{label}</Words>}
+      {label && <Text as="smallStrong">{label}</Text>}
       <View
         accessibilityRole="radiogroup"
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}

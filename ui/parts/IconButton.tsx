@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { Pressable, useWindowDimensions, View, type StyleProp, type ViewStyle } from 'react-native';
 import { RADIUS, TARGET, useColours, WIDE } from '../theme';
 import { Feather, type IconName } from './icons';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface IconButtonProps {
   readonly icon: IconName;
@@ -75,18 +75,18 @@ export const IconButton = memo(function IconButton({
     >
       <Feather name={icon} size={22} color={ink} aria-hidden />
       {labelled && (
-        <Words
+        <Text
           as="small"
           tint={danger ? 'rust' : 'ink'}
           style={{ fontSize: 12, lineHeight: 15, marginTop: 2 }}
         >
           {label}
-        </Words>
+        </Text>
       )}
       {labelled && wide && hint && (
-        <Words as="small" tint="slate" aria-hidden style={{ fontSize: 11, lineHeight: 13 }}>
+        <Text as="small" tint="slate" aria-hidden style={{ fontSize: 11, lineHeight: 13 }}>
           {hint}
-        </Words>
+        </Text>
       )}
       {!!badge && (
         <View
@@ -102,9 +102,9 @@ export const IconButton = memo(function IconButton({
             backgroundColor: grave ? colours.rust : colours.slate,
           }}
         >
-          <Words as="smallStrong" style={{ fontSize: 12, lineHeight: 18, color: '#FFFFFF' }}>
+          <Text as="smallStrong" style={{ fontSize: 12, lineHeight: 18, color: '#FFFFFF' }}>
             {badge}
-          </Words>
+          </Text>
         </View>
       )}
     </Pressable>

@@ -1,11 +1,11 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { TextInput, View } from 'react-native';
-import { readSum } from '@/core/assemble';
+import { parseExpression } from '@/core/assemble';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
 import { focusRing, NO_OUTLINE } from './focus';
 import { shortNumber } from './format';
 import { IconButton } from './IconButton';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -64,7 +64,7 @@ export function NumberField({
     if (typed === null) return;
     // What was only looked at is not set for all.
     if (mixed && typed === '') setTyped(null);
-    else take(() => onChange(readSum(typed)));
+    else take(() => onChange(parseExpression(typed)));
   };
   const stepBy = (by: number) => take(() => (onStep ? onStep(by) : onChange(value + by)));
   // The two buttons stay as they are whatever the value is.
@@ -78,15 +78,15 @@ export function NumberField({
   return (
     <View onLayout={({ nativeEvent }) => setTight(nativeEvent.layout.width < ROOMY)}>
       {tight && (
-        <Words as="small" style={{ marginTop: SPACE.s }}>
+        <Text as="small" style={{ marginTop: SPACE.s }}>
           {label}
-        </Words>
+        </Text>
       )}
       <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: TARGET + 4 }}>
         {!tight && (
-          <Words as="text" style={{ flex: 1 }}>
+          <Text as="text" style={{ flex: 1 }}>
             {label}
-          </Words>
+          </Text>
         )}
         <IconButton icon="minus" label={`${label} less`} onPress={less} />
         <View
@@ -127,16 +127,16 @@ export function NumberField({
               { flex: 1, minWidth: 0, color: colours.ink, textAlign: 'right' },
             ]}
           />
-          <Words as="smallFigures" tint="slate" style={{ marginLeft: 4, minWidth: unit ? 14 : 0 }}>
+          <Text as="smallFigures" tint="slate" style={{ marginLeft: 4, minWidth: unit ? 14 : 0 }}>
             {unit}
-          </Words>
+          </Text>
         </View>
         <IconButton icon="plus" label={`${label} more`} onPress={more} />
       </View>
       {error && (
-        <Words as="small" tint="rust" accessibilityRole="alert" style={{ paddingBottom: SPACE.xs }}>
+        <Text as="small" tint="rust" accessibilityRole="alert" style={{ paddingBottom: SPACE.xs }}>
           {error}
-        </Words>
+        </Text>
       )}
     </View>
   );

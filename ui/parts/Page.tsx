@@ -2,7 +2,7 @@ import type { PropsWithChildren, ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { SPACE, useColours } from '../theme';
 import { IconButton } from './IconButton';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface PageProps {
   readonly title: string;
@@ -36,9 +36,9 @@ export function Page({
               style={{ marginLeft: -SPACE.m }}
             />
           )}
-          <Words as="title" style={{ flex: 1 }}>
+          <Text as="title" style={{ flex: 1 }}>
             {title}
-          </Words>
+          </Text>
           {actions}
         </View>
         {children}

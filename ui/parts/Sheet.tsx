@@ -4,7 +4,7 @@ import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { RADIUS, SPACE, useColours, WIDE } from '../theme';
 import { motionReduced } from '../device/motion';
 import { IconButton } from './IconButton';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface SheetProps {
   readonly title: string;
@@ -54,9 +54,9 @@ export function Sheet({ title, open, onClose, foot, children }: PropsWithChildre
           paddingTop: SPACE.s,
         }}
       >
-        <Words as="heading" style={{ flex: 1 }}>
+        <Text as="heading" style={{ flex: 1 }}>
           {title}
-        </Words>
+        </Text>
         <IconButton icon="x" label="Close" onPress={onClose} />
       </View>
       <ScrollView

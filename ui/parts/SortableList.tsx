@@ -18,7 +18,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { View } from 'react-native';
 import { SPACE, TARGET, useColours } from '../theme';
 import { Feather } from './icons';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface SortableListProps {
   readonly label: string;
@@ -39,7 +39,7 @@ export function SortableList({ label, items, onMove }: SortableListProps) {
   };
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Words as="smallStrong">{label}</Words>
+      <Text as="smallStrong">{label}</Text>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -109,7 +109,7 @@ function SortableRow({ id, words }: { id: string; words: string }) {
       >
         <Feather name="menu" size={20} color={colours.slate} />
       </button>
-      <Words>{`${id}. ${words}`}</Words>
+      <Text>{`${id}. ${words}`}</Text>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { ActivityIndicator, View } from 'react-native';
 import { SPACE, useColours } from '../theme';
 import { Button } from './Button';
-import { Words } from './Words';
+import { Text } from './Text';
 
 /** Something is on its way. */
 export function Loading({ what }: { what: string }) {
@@ -17,9 +17,9 @@ export function Loading({ what }: { what: string }) {
       }}
     >
       <ActivityIndicator color={colours.moss} />
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {what}
-      </Words>
+      </Text>
     </View>
   );
 }
@@ -44,12 +44,12 @@ export function Fault({ title, words, action }: FaultProps) {
         gap: SPACE.m,
       }}
     >
-      <Words as="heading" centred>
+      <Text as="heading" centred>
         {title}
-      </Words>
-      <Words as="text" tint="slate" centred style={{ maxWidth: 420 }}>
+      </Text>
+      <Text as="text" tint="slate" centred style={{ maxWidth: 420 }}>
         {words}
-      </Words>
+      </Text>
       {action && <Button kind="main" title={action.label} onPress={action.act} />}
     </View>
   );

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { useColours } from '../theme';
 import { IconButton } from './IconButton';
 import { shortNumber } from './format';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface StepperProps {
   readonly label: string;
@@ -40,9 +40,9 @@ export function Stepper({
         paddingTop: 4,
       }}
     >
-      <Words as="small" tint="slate" centred style={{ paddingHorizontal: 4, maxWidth: 132 }}>
+      <Text as="small" tint="slate" centred style={{ paddingHorizontal: 4, maxWidth: 132 }}>
         {label}
-      </Words>
+      </Text>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <IconButton
           icon="minus"
@@ -50,10 +50,10 @@ export function Stepper({
           disabled={value <= min}
           onPress={() => go(-step)}
         />
-        <Words as="figures" testID={testID} style={{ minWidth: 44, textAlign: 'center' }}>
+        <Text as="figures" testID={testID} style={{ minWidth: 44, textAlign: 'center' }}>
           {shortNumber(value)}
           {unit && ` ${unit}`}
-        </Words>
+        </Text>
         <IconButton
           icon="plus"
           label={`${label} more`}

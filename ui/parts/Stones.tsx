@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { useColours } from '../theme';
-import { Words } from './Words';
+import { Text } from './Text';
 
 export const PHASES = ['plan', 'lay', 'tune', 'run', 'share'] as const;
 export type Phase = (typeof PHASES)[number];
@@ -101,7 +101,7 @@ export function Stones({ current, done, onChoose }: StonesProps) {
                   />
                 )}
               </Svg>
-              <Words as={on ? 'smallStrong' : 'small'}>{NAMES[phase]}</Words>
+              <Text as={on ? 'smallStrong' : 'small'}>{NAMES[phase]}</Text>
             </Pressable>
           );
         })}

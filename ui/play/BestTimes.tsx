@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
-import { runTime, Words } from '../parts';
+import { runTime, Text } from '../parts';
 import { SPACE, useColours } from '../theme';
 
 /** The best runs of a course, the first in rank first. */
@@ -8,9 +8,9 @@ export function BestTimes({ best }: { best: PublishedCourse['best'] }) {
   const colours = useColours();
   return (
     <View testID="best-times">
-      <Words as="heading">{best[0]?.strokes === undefined ? 'Best times' : 'Fewest strokes'}</Words>
+      <Text as="heading">{best[0]?.strokes === undefined ? 'Best times' : 'Fewest strokes'}</Text>
       {best.length === 0 && (
-        <Words tint="slate">Nobody has finished it yet. Yours would be the first.</Words>
+        <Text tint="slate">Nobody has finished it yet. Yours would be the first.</Text>
       )}
       {best.map(({ player, time, strokes, own }, i) => (
         <View
@@ -23,19 +23,19 @@ export function BestTimes({ best }: { best: PublishedCourse['best'] }) {
             borderColor: colours.line,
           }}
         >
-          <Words as="figures" tint="slate" style={{ width: 32 }}>
+          <Text as="figures" tint="slate" style={{ width: 32 }}>
             {i + 1}
-          </Words>
-          <Words as={own ? 'strong' : 'text'} style={{ flex: 1 }}>
+          </Text>
+          <Text as={own ? 'strong' : 'text'} style={{ flex: 1 }}>
             {player}
             {own ? ' (you)' : ''}
-          </Words>
+          </Text>
           {strokes !== undefined && (
-            <Words as="figures" tint="slate" style={{ marginRight: SPACE.m }}>
+            <Text as="figures" tint="slate" style={{ marginRight: SPACE.m }}>
               {strokes} {strokes === 1 ? 'stroke' : 'strokes'}
-            </Words>
+            </Text>
           )}
-          <Words as="figures">{runTime(time)}</Words>
+          <Text as="figures">{runTime(time)}</Text>
         </View>
       ))}
     </View>

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { Button, Fault, Field, Loading, runTime, Words } from '../parts';
+import { Button, Fault, Field, Loading, runTime, Text } from '../parts';
 import { FinishActions } from '../run/FinishActions';
 import { effortOf, FinishPanel } from '../run/FinishPanel';
 import { RunView } from '../run/RunView';
@@ -68,9 +68,9 @@ interface SendRunProps {
 function SendRun({ attempt, ...props }: SendRunProps) {
   if (attempt !== undefined) return <Send {...props} attempt={attempt} />;
   return (
-    <Words tint="slate" testID="run-unsent">
+    <Text tint="slate" testID="run-unsent">
       The server was not in reach when this run began, so it counts on this device only.
-    </Words>
+    </Text>
   );
 }
 
@@ -102,9 +102,9 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   if (send.data) {
     return (
       <View style={{ gap: SPACE.s }}>
-        <Words testID="run-place">
+        <Text testID="run-place">
           {runTime(send.data.time)} counts: place {send.data.place}.
-        </Words>
+        </Text>
         <BestTimes best={send.data.best} />
       </View>
     );
@@ -115,10 +115,10 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   return (
     <View style={{ gap: SPACE.s }}>
       {send.error && (
-        <Words tint="rust">
+        <Text tint="rust">
           {send.error.message}
           {refused || taken ? '' : ' The run is kept here until it is sent.'}
-        </Words>
+        </Text>
       )}
       {!me.data?.name && (
         <Field

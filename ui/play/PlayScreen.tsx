@@ -10,8 +10,8 @@ import {
   metres,
   Page,
   runTime,
-  tell,
-  Words,
+  showToast,
+  Text,
   KIND_WORDS,
 } from '../parts';
 import type { ApiError } from '../state/api';
@@ -50,7 +50,7 @@ function Published({ data }: { data: PublishedCourse }) {
   const copy = () =>
     create.mutate(course, {
       onSuccess: ({ id }) => router.push(`/course/${id}` as never),
-      onError: (problem) => tell(problem.message),
+      onError: (problem) => showToast(problem.message),
     });
   return (
     <Page
@@ -63,10 +63,10 @@ function Published({ data }: { data: PublishedCourse }) {
           <Card style={{ overflow: 'hidden', backgroundColor: colours.shallows }}>
             <CoursePicture course={course} width={560} height={wide ? 300 : 190} />
           </Card>
-          <Words as="small" tint="slate">
+          <Text as="small" tint="slate">
             by {maker} · {KIND_WORDS[course.kind]} · {metres(data.length)}
-          </Words>
-          {course.welcome && <Words>{course.welcome}</Words>}
+          </Text>
+          {course.welcome && <Text>{course.welcome}</Text>}
           <Button
             kind="main"
             title="Run"
@@ -81,10 +81,10 @@ function Published({ data }: { data: PublishedCourse }) {
             <View style={{ flexDirection: 'row', gap: SPACE.s }}>
               {(['steady', 'brisk', 'swift'] as const).map((key) => (
                 <Card key={key} style={{ flex: 1, padding: SPACE.s, alignItems: 'center' }}>
-                  <Words as="small" tint="slate">
+                  <Text as="small" tint="slate">
                     {key[0].toUpperCase() + key.slice(1)}
-                  </Words>
-                  <Words as="figures">{runTime(course.targets![key])}</Words>
+                  </Text>
+                  <Text as="figures">{runTime(course.targets![key])}</Text>
                 </Card>
               ))}
             </View>

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { Words } from '../parts';
+import { Text } from '../parts';
 import { RADIUS, SPACE } from '../theme';
 
 /** Counts a run in, second by second. */
@@ -32,13 +32,13 @@ export function CountIn({ seconds, onGo }: { seconds: number; onGo: () => void }
           backgroundColor: 'rgba(251,249,244,0.9)',
         }}
       >
-        <Words
+        <Text
           as="clock"
           testID="count-in"
           style={{ color: '#1F2A2E', fontSize: 64, lineHeight: 76 }}
         >
           {left}
-        </Words>
+        </Text>
       </View>
     </View>
   );

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import type { Course, CourseKind, Targets } from '@/core/course';
 import { ranksBefore, type RunResult } from '@/core/run';
-import { Card, comesUp, runTime, timeGap, Words } from '../parts';
+import { Card, comesUp, runTime, timeGap, Text } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
 import type { Best } from './finished';
 
@@ -69,18 +69,18 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
       >
         <ScrollView contentContainerStyle={{ padding: SPACE.l, gap: SPACE.m }}>
           <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: SPACE.m }}>
-            <Words as="clock" testID="finish-time">
+            <Text as="clock" testID="finish-time">
               {runTime(result.time)}
-            </Words>
+            </Text>
             {best && (
-              <Words as="figures" tint={isBehind(kind, result, best) ? 'rust' : 'moss'}>
+              <Text as="figures" tint={isBehind(kind, result, best) ? 'rust' : 'moss'}>
                 {kind === 'strokes' && result.jumps !== best.jumps
                   ? strokeGap(result.jumps - best.jumps)
                   : timeGap(result.time - best.time)}
-              </Words>
+              </Text>
             )}
           </View>
-          <Words as="small" tint="slate">
+          <Text as="small" tint="slate">
             {[
               result.pickups > 0 && `${result.gathered} of ${result.pickups} shells`,
               result.falls === 0
@@ -91,7 +91,7 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
             ]
               .filter(Boolean)
               .join(' · ')}
-          </Words>
+          </Text>
           <View>
             {rows.map((row) => (
               <View
@@ -104,17 +104,17 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
                   borderColor: colours.line,
                 }}
               >
-                <Words as="small" style={{ flex: 1 }}>
+                <Text as="small" style={{ flex: 1 }}>
                   {row.name}
-                </Words>
-                <Words as="figures">{runTime(row.time)}</Words>
-                <Words
+                </Text>
+                <Text as="figures">{runTime(row.time)}</Text>
+                <Text
                   as="figures"
                   tint={row.best !== undefined && row.time > row.best ? 'rust' : 'moss'}
                   style={{ width: 84, textAlign: 'right' }}
                 >
                   {row.best === undefined ? '' : timeGap(row.time - row.best)}
-                </Words>
+                </Text>
               </View>
             ))}
           </View>

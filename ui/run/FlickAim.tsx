@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 import { cloneState, FULL_AIM, tick } from '@/core/run';
-import { Words } from '../parts';
+import { Text } from '../parts';
 import { pixelOf, useView } from '../scene';
 import { DAY } from '../theme';
 import type { LiveRun } from './liveRun';
@@ -52,12 +52,12 @@ export function FlickAim({ live, aim, ready }: { live: LiveRun; aim: Aim | null;
         )}
       </Svg>
       {aim && at && (
-        <Words
+        <Text
           as="figures"
           style={{ position: 'absolute', left: at[0] + 38, top: at[1] - 12, color: DAY.ink }}
         >
           {Math.round(aim.strength * 100)} %
-        </Words>
+        </Text>
       )}
     </View>
   );

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { Words } from '../parts';
+import { Text } from '../parts';
 import { useColours } from '../theme';
 import type { LiveRun } from './liveRun';
 
@@ -38,12 +38,12 @@ export function PassedRow({ live: { world, state }, width }: { live: LiveRun; wi
               borderColor: '#7A5A94',
             }}
           >
-            <Words
+            <Text
               as="smallStrong"
               style={{ fontSize: 11, lineHeight: 16, color: on ? '#FFFFFF' : '#5B3F74' }}
             >
               {number}
-            </Words>
+            </Text>
           </View>
         </View>
       ))}

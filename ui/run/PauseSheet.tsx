@@ -1,4 +1,4 @@
-import { Button, Chip, Sheet, Words } from '../parts';
+import { Button, Chip, Sheet, Text } from '../parts';
 import { useSettings } from '../device/settings';
 
 /** An attempt ends when its time is up, or when its runner was thrown out of all there is. */
@@ -49,7 +49,7 @@ export function PauseSheet({
       onClose={ended ? onAgain : onGoOn}
     >
       {ended ? (
-        <Words tint="slate">{ENDS[ended].words}</Words>
+        <Text tint="slate">{ENDS[ended].words}</Text>
       ) : (
         <Button kind="main" title="Go on" icon="play" onPress={onGoOn} />
       )}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { Card, IconButton, PiecePicture, runTime, swells, Words } from '../parts';
+import { Card, IconButton, PiecePicture, runTime, swells, Text } from '../parts';
 import { RADIUS, SPACE } from '../theme';
 import { fieldWords } from './fieldWords';
 import { latestWord, tallyOf } from './hudWords';
@@ -59,29 +59,29 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
             backgroundColor: 'rgba(251,249,244,0.84)',
           }}
         >
-          <Words as="clock" testID="run-clock" style={{ color: '#1F2A2E' }}>
+          <Text as="clock" testID="run-clock" style={{ color: '#1F2A2E' }}>
             {runTime(seconds)}
-          </Words>
-          <Words
+          </Text>
+          <Text
             as="figures"
             style={{ color: word?.good === false ? '#8F3420' : '#2F5A42', minHeight: 20 }}
           >
             {word?.words ?? ' '}
-          </Words>
+          </Text>
           {fieldWords(world, state).map((words) => (
-            <Words key={words} as="smallStrong" style={{ color: '#155A6B' }}>
+            <Text key={words} as="smallStrong" style={{ color: '#155A6B' }}>
               {words}
-            </Words>
+            </Text>
           ))}
           {tallyOf(live, course).map((line, i) => (
-            <Words
+            <Text
               key={i}
               as="smallFigures"
               testID={i === 0 ? 'run-tally' : undefined}
               style={{ color: '#1F2A2E' }}
             >
               {line}
-            </Words>
+            </Text>
           ))}
         </View>
         {world.pickups.length > 0 ? (
@@ -97,13 +97,13 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
             <View key={state.gatheredCount} style={state.gatheredCount > 0 && swells()}>
               <PiecePicture piece={SHELL} size={26} />
             </View>
-            <Words
+            <Text
               as="figures"
               role="img"
               aria-label={`${state.gatheredCount}/${world.pickups.length} shells`}
             >
               {state.gatheredCount}/{world.pickups.length}
-            </Words>
+            </Text>
           </Card>
         ) : (
           <View style={{ width: 46 }} />

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Course, SoundName } from '@/core/course';
-import { F, type RunEvent } from '@/core/run';
+import { FieldIndex, type RunEvent } from '@/core/run';
 import { playSound } from '../music/musician';
 import { sound, type ActSound } from '../music/sounds';
 import { playMusic } from '../music/useMusician';
@@ -46,7 +46,7 @@ export function RunMusic({ live, course, held }: { live: LiveRun; course: Course
     const context = new AudioContext();
     let heard = live.events.length;
     const timer = setInterval(() => {
-      setQuiet(live.state.field[F.quiet] > 0);
+      setQuiet(live.state.field[FieldIndex.quiet] > 0);
       for (; heard < live.events.length; heard++) {
         const { kind, text } = live.events[heard];
         const act = EVENT_SOUNDS[kind];

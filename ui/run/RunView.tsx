@@ -8,10 +8,10 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
   courseHash,
-  F,
-  floorBelow,
+  FieldIndex,
+  groundHeight,
   isLoaded,
-  livelyPieces,
+  dynamicPieces,
   loadPhysics,
   runPosing,
   tideOf,
@@ -29,7 +29,7 @@ import {
   Surroundings,
   ThrownCopies,
   useGestures,
-  type Moment,
+  type FrameState,
   type Shown,
 } from '../scene';
 import { Ambience } from '../music/ambience/Ambience';
@@ -166,7 +166,7 @@ function ReadyRun(props: RunViewProps) {
   }, [best, course, from, live, onProgress]);
 
   const runnerAt = useCallback((): Vec3 => [live.state.x, live.state.y, live.state.z], [live]);
-  const isQuiet = useCallback(() => live.state.field[F.quiet] > 0, [live]);
+  const isQuiet = useCallback(() => live.state.field[FieldIndex.quiet] > 0, [live]);
   const touch = width < WIDE || navigator.maxTouchPoints > 0;
   return (
     <View style={{ flex: 1, backgroundColor: colours.sky, overflow: 'hidden' }}>
@@ -235,8 +235,8 @@ interface SceneProps {
 
 /** The scene of a run; its frames only show where the ticks have got to. */
 function Scene({ course, live, held, controls, shapes, onFinish }: SceneProps) {
-  const moment = useRef<Moment>(restingMoment(true));
-  const lively = useMemo(() => livelyPieces(course), [course]);
+  const moment = useRef<FrameState>(restingMoment(true));
+  const lively = useMemo(() => dynamicPieces(course), [course]);
   const still = useMemo(
     () => course.pieces.filter(({ id }) => !lively.has(id)),
     [course.pieces, lively],
@@ -269,7 +269,7 @@ function Scene({ course, live, held, controls, shapes, onFinish }: SceneProps) {
     at.way += Math.hypot(state.x - before.current.x, state.z - before.current.z);
     before.current = { x: state.x, z: state.z };
     at.body = world.bodies[state.size];
-    at.floor = floorBelow(world, state);
+    at.floor = groundHeight(world, state);
     level.current = tideOf(state);
     moment.current.tick = state.tick;
     moment.current.gone = live.gone();

@@ -1,6 +1,6 @@
 import { layPieces, type PieceInHand } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
-import { buildWorld, NO_INPUT, startState, tick } from '@/core/run';
+import { buildWorld, NO_INPUT, initialState, tick } from '@/core/run';
 import { fieldWords } from './fieldWords';
 
 /** What is said to a runner that stands in the middle of a region for a moment. */
@@ -11,7 +11,7 @@ function said(region: PieceInHand | null): string[] {
     ...(region ? [region] : []),
   ]);
   const world = buildWorld(course);
-  const state = startState(world);
+  const state = initialState(world);
   for (let i = 0; i < 12; i++) tick(world, state, NO_INPUT, () => {});
   return fieldWords(world, state);
 }

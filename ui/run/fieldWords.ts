@@ -1,4 +1,4 @@
-import { F, type RunState, type World } from '@/core/run';
+import { FieldIndex, type RunState, type World } from '@/core/run';
 
 /** What the regions about the runner do to it now, in words; most often nothing. */
 export function fieldWords(
@@ -6,17 +6,25 @@ export function fieldWords(
   { field, size }: RunState,
 ): string[] {
   const words: string[] = [];
-  const push = Math.hypot(field[F.pushX], field[F.pushY], field[F.pushZ]);
-  if (field[F.boost] > 0) words.push('Boost');
-  if (push > 0.1) words.push(field[F.pushY] > push * 0.7 ? 'Updraught' : 'Wind');
-  if (field[F.pace] < 0.99) words.push('Slow ground');
-  if (field[F.pace] > 1.01) words.push('Quick');
-  if (field[F.grip] < 0.99) words.push('Slippery');
-  if (field[F.bounce] > 0) words.push('Springy');
-  const pull = Math.hypot(field[F.gravityX], field[F.gravityY], field[F.gravityZ]);
+  const push = Math.hypot(
+    field[FieldIndex.pushX],
+    field[FieldIndex.pushY],
+    field[FieldIndex.pushZ],
+  );
+  if (field[FieldIndex.boost] > 0) words.push('Boost');
+  if (push > 0.1) words.push(field[FieldIndex.pushY] > push * 0.7 ? 'Updraught' : 'Wind');
+  if (field[FieldIndex.pace] < 0.99) words.push('Slow ground');
+  if (field[FieldIndex.pace] > 1.01) words.push('Quick');
+  if (field[FieldIndex.grip] < 0.99) words.push('Slippery');
+  if (field[FieldIndex.bounce] > 0) words.push('Springy');
+  const pull = Math.hypot(
+    field[FieldIndex.gravityX],
+    field[FieldIndex.gravityY],
+    field[FieldIndex.gravityZ],
+  );
   if (pull < gravity * 0.99) words.push('Light');
   else if (pull > gravity * 1.01) words.push('Heavy');
-  if (pull > 0.1 && field[F.gravityY] > -0.9 * pull) words.push('Pulled aside');
+  if (pull > 0.1 && field[FieldIndex.gravityY] > -0.9 * pull) words.push('Pulled aside');
   if (size !== 0) words.push('Another size');
   return words;
 }

@@ -125,7 +125,7 @@ function whatIsMissing({ state, world }: LiveRun, piece: string | undefined): st
   const checkpoint = missingCheckpoint(world, state);
   if (checkpoint >= 0) return `Checkpoint ${checkpoint} was missed`;
   const place = world.pieces.findIndex(({ id }) => id === piece);
-  const lock = world.locks[world.pieceLocks[place]];
+  const lock = world.gates[world.pieceGates[place]];
   if (lock?.kind === 'barred' && lock.opens === 'worth') {
     return `Worth ${Math.ceil(lock.amount - (state.worth - state.legWorth))} still missing`;
   }

@@ -3,10 +3,10 @@ import type { Vec3 } from '@/core/geometry';
 import {
   beginAt,
   buildWorld,
-  goneFrom,
+  hiddenPieces,
   NO_INPUT,
   Recorder,
-  startState,
+  initialState,
   summarise,
   tick,
   type Input,
@@ -55,7 +55,7 @@ export class LiveRun {
     const world = buildWorld(course);
     const begun = from ? beginAt(course, world, from, seed) : null;
     this.world = begun?.world ?? world;
-    this.state = begun?.state ?? startState(world, seed, start);
+    this.state = begun?.state ?? initialState(world, seed, start);
     this.path.push(this.state.x, this.state.y, this.state.z);
   }
 
@@ -101,7 +101,7 @@ export class LiveRun {
     const { tick } = this.state;
     if (this.goneAt < 0 || tick - this.goneAt >= GONE_TICKS || tick < this.goneAt) {
       this.goneAt = tick;
-      this.goneNow = goneFrom(this.world, this.state);
+      this.goneNow = hiddenPieces(this.world, this.state);
     }
     return this.goneNow;
   }

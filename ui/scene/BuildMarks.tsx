@@ -5,7 +5,7 @@ import { mapVec3, type Vec3 } from '@/core/geometry';
 import { applyPose, poseAt, type Motion } from '@/core/motion';
 import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
 import { bakeParts, joinBaked } from './bake';
-import { newCarrier } from './carried';
+import { rigidOffset } from './rigidOffset';
 import { facetGeometry, lineGeometry } from './geometry';
 import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
 
@@ -57,7 +57,7 @@ export function Ghosts({ pieces }: { pieces: readonly Piece[] }) {
 
 /** Outlines about the chosen pieces, and the way of those that move. */
 export function Chosen({ pieces }: { pieces: readonly Piece[] }) {
-  const [carrier] = useState(newCarrier);
+  const [carrier] = useState(rigidOffset);
   const { pieces: first, by } = useMemo(() => carrier(pieces), [carrier, pieces]);
   const [boxes, ways] = useMemo(() => {
     const edges: number[] = [];

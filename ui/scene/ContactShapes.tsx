@@ -8,7 +8,7 @@ import { contactShapes, toWorld, type Shape } from '@/core/pieces';
 import { bakeParts, joinBaked, type Baked } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { SHAPE, SHAPE_EDGE } from './materials';
-import type { Moment } from './moment';
+import type { FrameState } from './frameState';
 
 interface Item {
   readonly piece: string;
@@ -35,7 +35,7 @@ export function ContactShapes({
 }: {
   course: Pick<Course, 'collides' | 'shapes' | 'allowances'>;
   pieces: readonly Piece[];
-  moment: { current: Moment };
+  moment: { current: FrameState };
 }) {
   const { collides, shapes, allowances } = course;
   const { items, facets, lines } = useMemo(() => {
@@ -81,7 +81,7 @@ export function ContactShapes({
 /** Writes anew what has another pose than it was written by. */
 function follow(
   items: readonly Item[],
-  { posing }: Moment,
+  { posing }: FrameState,
   facets: BufferGeometry,
   lines: BufferGeometry,
 ): void {

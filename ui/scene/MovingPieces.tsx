@@ -7,14 +7,14 @@ import { bakeMoving, bakeWhole, joinBaked, type Baked } from './bake';
 import { newChunker } from './chunks';
 import { facetGeometry, lineGeometry } from './geometry';
 import { FACETS, INK } from './materials';
-import type { Moment } from './moment';
+import type { FrameState } from './frameState';
 import { place, type Item } from './placing';
 
 interface MovingProps {
   readonly pieces: readonly Piece[];
   /** Those of which all may move or go, not only a part. */
   readonly lively: ReadonlySet<string>;
-  readonly moment: { current: Moment };
+  readonly moment: { current: FrameState };
   /** How far what is drawn here is moved as a whole, m: poses are where it is moved to. */
   readonly carried?: Vec3;
 }

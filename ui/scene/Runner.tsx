@@ -2,7 +2,7 @@ import { useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { Quaternion, Vector3, type Group, type Mesh } from 'three';
 import type { RunnerKind } from '@/core/course';
-import { liftOf, type Rounded, type RunState } from '@/core/run';
+import { centreHeight, type Capsule, type RunState } from '@/core/run';
 import { bakeParts } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
 import { BEHIND, FACETS, INK, plain } from './materials';
@@ -12,7 +12,7 @@ import { runnerForm, type RunnerPart } from './runnerForms';
 export interface Shown {
   state: RunState;
   /** Its body, for its size. */
-  body: Rounded;
+  body: Capsule;
   /** Metres gone over the map, for the legs' swing. */
   way: number;
   /** Height of what is below, for the shadow. */
@@ -66,7 +66,7 @@ export function Runner({ kind, shown }: { kind: RunnerKind; shown: { current: Sh
       shadow.current.scale.set(spread, spread, spread);
     }
   });
-  const lift = liftOf({ radius: form.radius, half: 0, index: 0 });
+  const lift = centreHeight({ radius: form.radius, half: 0, index: 0 });
   return (
     <>
       <group ref={host}>

@@ -3,7 +3,7 @@ import { useFrame } from '@react-three/fiber';
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from 'three';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { findFamily, localGeometry } from '@/core/pieces';
-import { COPY_SIZE, copyPlace, copySpeed, type RunState, type World } from '@/core/run';
+import { PROJECTILE_SIZE, copyPlace, copySpeed, type RunState, type World } from '@/core/run';
 import { bakeParts } from './bake';
 import { facetGeometry } from './geometry';
 import { FACETS } from './materials';
@@ -21,14 +21,14 @@ const scratch = {
 export function ThrownCopies({ world, state }: { world: World; state: RunState }) {
   return (
     <>
-      {world.throwers.map((throwing) => (
+      {world.emitters.map((throwing) => (
         <Copies key={throwing.piece} throwing={throwing} state={state} />
       ))}
     </>
   );
 }
 
-function Copies({ throwing, state }: { throwing: World['throwers'][number]; state: RunState }) {
+function Copies({ throwing, state }: { throwing: World['emitters'][number]; state: RunState }) {
   const mesh = useRef<InstancedMesh>(null);
   const { first, most, told, body } = throwing;
   const geometry = useMemo(() => copyGeometry(told.what, told.size), [told.what, told.size]);
@@ -36,8 +36,8 @@ function Copies({ throwing, state }: { throwing: World['throwers'][number]; stat
   useFrame(() => {
     const { matrix, place, turn, size, axis } = scratch;
     for (let k = 0; k < most; k++) {
-      const i = (first + k) * COPY_SIZE;
-      const born = state.copies[i];
+      const i = (first + k) * PROJECTILE_SIZE;
+      const born = state.projectiles[i];
       if (born < 0) {
         mesh.current?.setMatrixAt(k, NOWHERE);
         continue;

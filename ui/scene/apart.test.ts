@@ -1,6 +1,6 @@
 import { layPieces } from '@/core/assemble';
 import { emptyCourse, type Piece } from '@/core/course';
-import { newParter } from './apart';
+import { dragPartition } from './dragPartition';
 
 const { pieces } = layPieces(
   emptyCourse('Row', 'free'),
@@ -10,7 +10,7 @@ const moved = (list: readonly Piece[], i: number, by: number): Piece[] =>
   list.map((piece, k) => (k === i ? { ...piece, at: [piece.at[0] + by, 0, 0] } : piece));
 
 test('what a drag moves is told apart, and the rest stays the same list all through it', () => {
-  const part = newParter();
+  const part = dragPartition();
   expect(part(pieces, false)).toEqual({ rest: pieces, apart: [] });
   expect(part(pieces, true).rest).toBe(pieces);
   const once = moved(pieces, 2, 1);
@@ -27,7 +27,7 @@ test('what a drag moves is told apart, and the rest stays the same list all thro
 });
 
 test('pieces laid or taken away within a drag are seen, and gone', () => {
-  const part = newParter();
+  const part = dragPartition();
   part(pieces, true);
   const laid = [...pieces, { ...pieces[5], id: 'new' }];
   const more = part(laid, true);

@@ -1,6 +1,6 @@
 import { changePieces, layPieces, movePieces, setTurn } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
-import { newCarrier } from './carried';
+import { rigidOffset } from './rigidOffset';
 
 const course = layPieces(emptyCourse('Row', 'free'), [
   { family: 'slab', at: [0, 0, 0] },
@@ -9,7 +9,7 @@ const course = layPieces(emptyCourse('Row', 'free'), [
 const all = new Set(course.pieces.map(({ id }) => id));
 
 test('pieces that are only carried stay what they first were, moved along', () => {
-  const carry = newCarrier();
+  const carry = rigidOffset();
   expect(carry(course.pieces)).toEqual({ pieces: course.pieces, by: [0, 0, 0] });
   const once = movePieces(course, all, [1.5, 0, -2]);
   expect(carry(once.pieces).pieces).toBe(course.pieces);
@@ -22,7 +22,7 @@ test.each([
   ['one is turned', changePieces(course, all, (piece) => setTurn(piece, [0, 30, 0]))],
   ['there are fewer', { ...course, pieces: course.pieces.slice(1) }],
 ])('they begin anew where %s', (_, changed) => {
-  const carry = newCarrier();
+  const carry = rigidOffset();
   carry(course.pieces);
   expect(carry(changed.pieces)).toEqual({ pieces: changed.pieces, by: [0, 0, 0] });
 });

@@ -5,7 +5,7 @@ import { poseAt, STILL, type Pose } from '@/core/motion';
 import { worldMotion } from '@/core/pieces';
 import { bakeMoving } from './bake';
 import { place, type Item } from './placing';
-import { restingMoment } from './moment';
+import { restingMoment } from './frameState';
 
 const { pieces } = layPieces(emptyCourse('Yard', 'free'), [{ family: 'arm', at: [3, 1, -2] }]);
 const moved: Piece = { ...pieces[0], at: [8, 2, 4] };

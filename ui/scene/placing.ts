@@ -3,7 +3,7 @@ import { add, dot, rotate, scale, sub, type Vec3 } from '@/core/geometry';
 import { localGeometry, toWorld, turnOf } from '@/core/pieces';
 import { applyPose, STILL, type Pose } from '@/core/motion';
 import { turns, type Baked } from './bake';
-import type { Moment } from './moment';
+import type { FrameState } from './frameState';
 
 /** A piece, or a part of one, within the geometry that it shares with others. */
 export interface Item {
@@ -30,7 +30,7 @@ const TURN_RATE = 80;
  */
 export function place(
   item: Item,
-  { tick, posing, gone, lively }: Moment,
+  { tick, posing, gone, lively }: FrameState,
   carried: Vec3,
   facets: Float32Array,
   lines: Float32Array,

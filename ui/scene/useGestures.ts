@@ -1,6 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from 'react-native';
-import { useHand } from '../device/hand';
+import { useDragState } from '../device/dragState';
 import { endGlide } from './glide';
 import { useView } from './view';
 
@@ -86,11 +86,11 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       return { x: event.clientX - frame.left, y: event.clientY - frame.top };
     };
     const drop = () => {
-      useHand.setState({ dragging: false });
+      useDragState.setState({ dragging: false });
       latest.current.drop?.();
     };
     const cancel = () => {
-      useHand.setState({ dragging: false });
+      useDragState.setState({ dragging: false });
       if (latest.current.cancel) latest.current.cancel();
       else latest.current.drop?.();
     };
@@ -126,7 +126,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
       if (!start || moved || !latest.current.hold?.(start.x, start.y)) return;
       moved = true;
       owned = true;
-      useHand.setState({ dragging: true });
+      useDragState.setState({ dragging: true });
     };
     const move = (event: PointerEvent) => {
       const at = place(event);
@@ -145,7 +145,7 @@ export function useGestures(host: RefObject<View | null>, tool: Tool): void {
     const oneFinger = (before: Finger, at: Finger) => {
       const view = useView.getState();
       if (owned) {
-        if (!useHand.getState().dragging) useHand.setState({ dragging: true });
+        if (!useDragState.getState().dragging) useDragState.setState({ dragging: true });
         latest.current.drag?.(at.x, at.y);
         return;
       }

@@ -2,14 +2,14 @@ import { act, renderHook } from '@testing-library/react-native';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { PropsWithChildren } from 'react';
 import { emptyCourse, modelId, packMesh } from '@/core/course';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { api, ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft } from './drafts';
-import { useHand } from '../device/hand';
+import { useDragState } from '../device/dragState';
 import { forgetEdits, keepMine, useAutosave } from './saving';
 
-jest.mock('../parts', () => ({ tell: jest.fn() }));
+jest.mock('../parts', () => ({ showToast: jest.fn() }));
 jest.mock('./drafts', () => ({
   keepDraft: jest.fn(async () => {}),
   dropDraft: jest.fn(async () => {}),
@@ -121,7 +121,7 @@ test('a refusal says why, and the next edit is tried', async () => {
   rename('One');
   await pass(800);
   expect(state().save).toEqual({ kind: 'refused', message: 'Too large.' });
-  expect(tell).toHaveBeenCalledWith(expect.stringContaining('Too large.'));
+  expect(showToast).toHaveBeenCalledWith(expect.stringContaining('Too large.'));
   save.mockResolvedValue({ revision: 2, changed: 5 });
   rename('Two');
   await pass(800);
@@ -160,10 +160,10 @@ test('models that nothing is made of are not sent, and stay for undo', async () 
 
 test('within a drag the draft waits, and is written when the hand lets go', async () => {
   save.mockResolvedValue({ revision: 2, changed: 5 });
-  useHand.setState({ dragging: true });
+  useDragState.setState({ dragging: true });
   for (const name of ['One', 'Two', 'Three']) rename(name);
   expect(keepDraft).not.toHaveBeenCalled();
-  act(() => useHand.setState({ dragging: false }));
+  act(() => useDragState.setState({ dragging: false }));
   expect(keepDraft).toHaveBeenCalledTimes(1);
   expect(jest.mocked(keepDraft).mock.calls[0][1].course.name).toBe('Three');
 });

@@ -2,11 +2,11 @@ import { useEffect } from 'react';
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { withoutUnused, type Course } from '@/core/course';
 import type { CourseOnServer } from '@/core/protocol';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { api, maySendAgain, type ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
-import { useHand } from '../device/hand';
+import { useDragState } from '../device/dragState';
 import { SaveQueue, type SaveAnswer, type Theirs } from './saveQueue';
 
 /** Pieces above which writing the draft takes longer than an edit may. */
@@ -67,7 +67,8 @@ function openQueue(client: QueryClient): SaveQueue {
       const { state } = now;
       if (useCourse.getState().id === id) useCourse.getState().setSave(state, now.revision);
       if (state.kind === 'saved' && last) kept(client, id, now.revision, state.at, last);
-      if (state.kind === 'refused') tell(`Not saved: ${state.message} It is kept on this device.`);
+      if (state.kind === 'refused')
+        showToast(`Not saved: ${state.message} It is kept on this device.`);
       if (now.idle && state.kind === 'saved') {
         queues.delete(id);
         void dropDraft(id);
@@ -119,7 +120,7 @@ export function useAutosave(): void {
     const keep = () => {
       due = true;
       clearTimeout(keeping);
-      if (useHand.getState().dragging) return;
+      if (useDragState.getState().dragging) return;
       if (useCourse.getState().course.pieces.length > LARGE) keeping = setTimeout(keepNow, SHOWN);
       else keepNow();
     };
@@ -142,7 +143,7 @@ export function useAutosave(): void {
         openQueue(client).edit(now.course);
       }
     });
-    const unhand = useHand.subscribe(({ dragging }) => {
+    const unhand = useDragState.subscribe(({ dragging }) => {
       if (!dragging && due) keep();
     });
     begin();

@@ -1,6 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import type { Run } from '@/core/run';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { api, ApiError } from './api';
 import { sendRun, sendWaiting, type WaitingRun } from './waitingRuns';
 
@@ -11,7 +11,7 @@ jest.mock('idb-keyval', () => ({
   set: jest.fn(async (key: string, run: unknown) => void mockKept.set(key, run)),
   del: jest.fn(async (key: string) => void mockKept.delete(key)),
 }));
-jest.mock('../parts', () => ({ tell: jest.fn() }));
+jest.mock('../parts', () => ({ showToast: jest.fn() }));
 
 const send = jest.spyOn(api, 'sendRun');
 const client = new QueryClient();
@@ -21,7 +21,7 @@ const answer = { time: 5.25, place: 2, best: [] };
 beforeEach(() => {
   mockKept.clear();
   send.mockReset();
-  jest.mocked(tell).mockReset();
+  jest.mocked(showToast).mockReset();
 });
 
 test('a run is on the device before it is sent, and goes once the server has it', async () => {
@@ -55,7 +55,7 @@ test('what waited is sent when it can be, each told of, until the server is away
   send.mockRejectedValueOnce(new ApiError(0, 'offline', 'x'));
   await sendWaiting(client);
   expect([...mockKept.keys()]).toEqual(['c', 'd']);
-  expect(jest.mocked(tell).mock.calls.map(([words]) => words)).toEqual([
+  expect(jest.mocked(showToast).mock.calls.map(([words]) => words)).toEqual([
     expect.stringContaining('5.250 s, place 2'),
     expect.stringContaining('The course has changed.'),
   ]);

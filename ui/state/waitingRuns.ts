@@ -1,6 +1,6 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import type { QueryClient } from '@tanstack/react-query';
-import { tell } from '../parts';
+import { showToast } from '../parts';
 import { api, maySendAgain, type ApiError, type SentRun } from './api';
 
 /** A run that is to be sent in, on this device until the server has it. */
@@ -44,11 +44,11 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
     for (const [, run] of waiting) {
       try {
         const { time, place } = await sendRun(run);
-        tell(`A run that waited here is sent: ${time.toFixed(3)} s, place ${place}.`);
+        showToast(`A run that waited here is sent: ${time.toFixed(3)} s, place ${place}.`);
         void client.invalidateQueries({ queryKey: ['published', run.slug] });
       } catch (error) {
         if (maySendAgain(error)) return;
-        tell(`A run that waited here does not count: ${(error as Error).message}`);
+        showToast(`A run that waited here does not count: ${(error as Error).message}`);
       }
     }
   } finally {

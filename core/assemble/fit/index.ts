@@ -1,8 +1,8 @@
 import type { Vec3 } from '../../geometry';
 import { familyOf } from '../../pieces';
-import { endsOf, joinTo } from '../ends';
+import { endsOf, joinTo } from '../connectors';
 import type { PieceInHand } from '../lay';
-import { tidy, wrapTurn } from '../place';
+import { roundToStored, wrapTurn } from '../place';
 import { wayLengthOf } from '../sketch';
 import { endAbreast, leadTo } from './close';
 import { followLine, stepsOf, type Way } from './search';
@@ -176,20 +176,24 @@ function toPieces(
   const loose = steps.map((step, i): PieceInHand => {
     const last = i === steps.length - 1;
     const bound = last ? (target.closed ? begin : to?.y) : undefined;
-    let rise = tidy((bound ?? Math.round(heightAt(ends[i]) * 100) / 100) - y);
+    let rise = roundToStored((bound ?? Math.round(heightAt(ends[i]) * 100) / 100) - y);
     if (Math.abs(rise) < FLAT && bound === undefined) rise = 0;
-    const at: [number, number, number] = [tidy(pose.x), tidy(y), tidy(pose.z)];
-    y = tidy(y + rise);
+    const at: [number, number, number] = [
+      roundToStored(pose.x),
+      roundToStored(y),
+      roundToStored(pose.z),
+    ];
+    y = roundToStored(y + rise);
     const heading = wrapTurn(pose.heading);
     pose = afterStep(pose, step);
     const family = step.kind === 'straight' ? 'straight' : bends;
     const params = unusual(
       family,
       step.kind === 'straight'
-        ? { length: tidy(step.length), rise, width }
+        ? { length: roundToStored(step.length), rise, width }
         : {
             turn: Math.abs(step.turn),
-            radius: tidy(step.radius),
+            radius: roundToStored(step.radius),
             side: step.turn < 0 ? 'right' : 'left',
             rise,
             width,

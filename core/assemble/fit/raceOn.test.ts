@@ -2,7 +2,7 @@ import { checkCourse } from '../../check';
 import { emptyCourse, type Course } from '../../course';
 import { checkpointNumber, markOf } from '../../pieces';
 import { trackWay } from '../../route';
-import { buildWorld, startState, tick } from '../../run';
+import { buildWorld, initialState, tick } from '../../run';
 import { layPieces } from '../lay';
 import { fitTrack, raceOn } from '.';
 import { ROUTES } from '../routes.testing';
@@ -33,7 +33,7 @@ test('a round becomes a course of laps by cart, its start, goal and checkpoints 
   expect(checkCourse(run).filter(({ weight }) => weight === 'error')).toEqual([]);
   // It stands on the track and drives off along it.
   const world = buildWorld(run);
-  const state = startState(world);
+  const state = initialState(world);
   for (let i = 0; i < 90; i++) tick(world, state, { x: 0, z: -16, jump: false }, () => {});
   expect(state.falls).toBe(0);
   expect(state.ground).toBeGreaterThanOrEqual(0);

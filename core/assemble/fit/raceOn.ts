@@ -1,9 +1,9 @@
 import { cosDeg, distance, sinDeg, type Vec3 } from '../../geometry';
 import type { Course, Piece } from '../../course';
 import { legOf, markOf } from '../../pieces';
-import { endsOf } from '../ends';
+import { endsOf } from '../connectors';
 import { layPieces, type PieceInHand } from '../lay';
-import { tidy } from '../place';
+import { roundToStored } from '../place';
 import { setRunner } from '../rules';
 
 /** Height of a track's top over its ends, m. */
@@ -61,8 +61,10 @@ function put(course: Course, mark: 'start' | 'goal', spot: Spot): Course {
 }
 
 const placed = ({ at, heading }: Spot): Pick<Piece, 'at' | 'turn'> => ({
-  at: at.map(tidy) as unknown as Piece['at'],
-  ...(tidy(heading) === 0 ? {} : { turn: [0, tidy(heading), 0] as [number, number, number] }),
+  at: at.map(roundToStored) as unknown as Piece['at'],
+  ...(roundToStored(heading) === 0
+    ? {}
+    : { turn: [0, roundToStored(heading), 0] as [number, number, number] }),
 });
 
 /** Where a piece of track begins, on its top. */

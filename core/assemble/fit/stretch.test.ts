@@ -1,6 +1,6 @@
 import { emptyCourse, type Course } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
-import { endsOf } from '../ends';
+import { endsOf } from '../connectors';
 import { layPieces } from '../lay';
 import { drawSketch, moveSketchPoint } from '../sketch';
 import { chainOf, fitTrack, stretchWish } from '.';

@@ -1,7 +1,7 @@
 import type { Course, Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
-import { endsOf, type End } from '../ends';
-import { tidy, wrapTurn } from '../place';
+import { endsOf, type Connector } from '../connectors';
+import { roundToStored, wrapTurn } from '../place';
 import { nearestBetween, sketchLines, type SketchLine } from '../sketch';
 import type { FitEnd, FitWish } from './wish';
 
@@ -10,7 +10,7 @@ const JOINED = 1e-3;
 /** How near a stretch has to lie to the drawn line it is to follow, m. */
 const FOLLOWS = 30;
 
-const trackEnds = (piece: Piece): readonly End[] =>
+const trackEnds = (piece: Piece): readonly Connector[] =>
   endsOf(piece).filter(({ kind }) => kind === 'track');
 
 /**
@@ -33,12 +33,12 @@ export function chainOf(course: Course, ids: ReadonlySet<string>): readonly Piec
   return chain.length === pieces.length ? chain : null;
 }
 
-const headingOf = ({ turn }: End): number => (Math.atan2(-turn[6], turn[0]) * 180) / Math.PI;
-const fitEnd = (end: End, turned: number, lift: number): FitEnd => ({
+const headingOf = ({ turn }: Connector): number => (Math.atan2(-turn[6], turn[0]) * 180) / Math.PI;
+const fitEnd = (end: Connector, turned: number, lift: number): FitEnd => ({
   x: end.at[0],
-  y: tidy(end.at[1] - lift),
+  y: roundToStored(end.at[1] - lift),
   z: end.at[2],
-  heading: wrapTurn(tidy(headingOf(end) + turned)),
+  heading: wrapTurn(roundToStored(headingOf(end) + turned)),
 });
 
 /**

@@ -1,6 +1,6 @@
 import type { Course, Sketch } from '../../course';
 import { cosDeg, distance, sinDeg, type Vec3 } from '../../geometry';
-import { tidy, wrapTurn } from '../place';
+import { roundToStored, wrapTurn } from '../place';
 import { noSketch, withSketch } from './lines';
 
 type Picture = NonNullable<Sketch['picture']>;
@@ -45,8 +45,12 @@ export function movePicture(course: Course, { about, by, factor, turn }: Picture
   return setSketchPicture(course, {
     ...rest,
     ...(heading === 0 ? {} : { turn: heading }),
-    width: tidy(width),
-    at: [0, 1, 2].map((i) => tidy(about[i] + turned[i] + by[i])) as [number, number, number],
+    width: roundToStored(width),
+    at: [0, 1, 2].map((i) => roundToStored(about[i] + turned[i] + by[i])) as [
+      number,
+      number,
+      number,
+    ],
   });
 }
 

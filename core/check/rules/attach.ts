@@ -1,6 +1,6 @@
 import { MOST_CARRIED, type Piece } from '../../course';
 import { hasOwnMotion } from '../../pieces';
-import { type Check, type CheckRule, type Finding, about } from '../finding';
+import { type Check, type CheckRule, type Finding, pieceFinding } from '../finding';
 
 /** What goes along with something goes along with something that is there. */
 const attached: Check<'attach'> = ({ pieces }) => {
@@ -8,7 +8,7 @@ const attached: Check<'attach'> = ({ pieces }) => {
   return pieces.flatMap((piece) =>
     piece.attach !== undefined && !ids.has(piece.attach)
       ? [
-          about(piece, 'attach', 'error', 'It goes along with a piece that is gone.', {
+          pieceFinding(piece, 'attach', 'error', 'It goes along with a piece that is gone.', {
             label: 'Let go',
             edit: { do: 'untune', id: piece.id, key: 'attach' },
           }),
@@ -33,7 +33,7 @@ const carried: Check<'attach'> = ({ pieces }) => {
     }
     if (next && onRow.has(next.id) && found.length < MOST_CARRIED_TOLD) {
       found.push(
-        about(next, 'attach', 'error', 'It goes along with what goes along with it.', {
+        pieceFinding(next, 'attach', 'error', 'It goes along with what goes along with it.', {
           label: 'Let go',
           edit: { do: 'untune', id: next.id, key: 'attach' },
         }),
@@ -46,7 +46,7 @@ const carried: Check<'attach'> = ({ pieces }) => {
       if (deep !== MOST_CARRIED + 2 || found.length >= MOST_CARRIED_TOLD) continue;
       const words = `It is carried by more than ${MOST_CARRIED} movers, one on the other, and stays where it is.`;
       found.push(
-        about(one, 'attach', 'error', words, {
+        pieceFinding(one, 'attach', 'error', words, {
           label: 'Let go',
           edit: { do: 'untune', id: one.id, key: 'attach' },
         }),

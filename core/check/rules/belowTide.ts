@@ -1,5 +1,5 @@
 import { markOf, pieceBounds } from '../../pieces';
-import { type Check, type CheckRule, about } from '../finding';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 const belowTide: Check<'below-tide'> = (course) => {
   if (course.tide === undefined) return [];
@@ -7,7 +7,12 @@ const belowTide: Check<'below-tide'> = (course) => {
   return course.pieces
     .filter((piece) => markOf(piece) !== null && pieceBounds(piece).high[1] < tide)
     .map((piece) =>
-      about(piece, 'below-tide', 'error', 'Stands below the tide line, where no run can go on.'),
+      pieceFinding(
+        piece,
+        'below-tide',
+        'error',
+        'Stands below the tide line, where no run can go on.',
+      ),
     );
 };
 

@@ -1,6 +1,6 @@
 import { BOUNDS } from '../../course';
 import { pieceBounds } from '../../pieces';
-import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Pieces that reach out of where a course can be. */
 const outside: Check<'bounds'> = ({ pieces }) =>
@@ -11,7 +11,7 @@ const outside: Check<'bounds'> = ({ pieces }) =>
     })
     .slice(0, MOST_TOLD)
     .map((piece) =>
-      about(piece, 'bounds', 'error', `Reaches further than ${BOUNDS} m from the origin.`),
+      pieceFinding(piece, 'bounds', 'error', `Reaches further than ${BOUNDS} m from the origin.`),
     );
 
 export const boundsRule: CheckRule<'bounds'> = { id: 'bounds', check: outside };

@@ -1,6 +1,6 @@
 import type { Piece } from '../../course';
 import { checkpointNumber, legOf, markOf } from '../../pieces';
-import { type Check, type CheckRule, about } from '../finding';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 /** Checkpoints in turn leave out no number. */
 const checkpointGaps: Check<'cairn-gap'> = ({ pieces, order }) => {
@@ -16,7 +16,7 @@ const checkpointGaps: Check<'cairn-gap'> = ({ pieces, order }) => {
     const number = checkpointNumber(piece);
     if (number === 1 || first.has(place(legOf(piece), number - 1))) return [];
     return [
-      about(
+      pieceFinding(
         piece,
         'cairn-gap',
         'notice',

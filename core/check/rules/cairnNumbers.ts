@@ -1,5 +1,5 @@
 import { checkpointNumber, legOf, markOf } from '../../pieces';
-import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, MOST_TOLD, pieceFinding } from '../finding';
 
 const checkpointNumbers: Check<'cairn-numbers'> = ({ pieces }) => {
   const seen = new Set<string>();
@@ -11,7 +11,7 @@ const checkpointNumbers: Check<'cairn-numbers'> = ({ pieces }) => {
     })
     .slice(0, MOST_TOLD)
     .map((piece) =>
-      about(
+      pieceFinding(
         piece,
         'cairn-numbers',
         'notice',

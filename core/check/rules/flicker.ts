@@ -21,7 +21,7 @@ import {
   turnOf,
 } from '../../pieces';
 import { MOST_PAIRS, sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Facets smaller than this flicker unseen, m². */
 const SMALL = 0.02;
@@ -94,7 +94,7 @@ const flicker: Check<'flicker'> = (course) => {
       if (!at) continue;
       told.add(other.id);
       found.push({
-        ...about(
+        ...pieceFinding(
           other,
           'flicker',
           'notice',

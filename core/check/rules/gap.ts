@@ -1,22 +1,22 @@
-import { type End, endIndex, endsOf } from '../../assemble';
+import { type Connector, endIndex, endsOf } from '../../assemble';
 import { type Vec3, dot, sub } from '../../geometry';
 import { familyOf } from '../../pieces';
-import { intendedWay } from '../../route';
+import { plannedRoute } from '../../route';
 import { byTheWay } from '../byTheWay';
 import { sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 import { HAIR } from '../joins';
 
 /** Nearer than this is joined, m. */
 const JOINED = 1e-4;
 
-const outOf = ({ turn }: End): Vec3 => [turn[0], turn[3], turn[6]];
+const outOf = ({ turn }: Connector): Vec3 => [turn[0], turn[3], turn[6]];
 
 /** Ends that nearly meet: a hairline between neighbours on the way. */
 const gaps: Check<'gap'> = (whole) => {
   const course = { ...whole, pieces: sparseOf(whole).pieces };
   const index = endIndex(course);
-  const { way } = intendedWay(course);
+  const { way } = plannedRoute(course);
   const found: Finding<'gap'>[] = [];
   const told = new Set<string>();
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
@@ -37,7 +37,7 @@ const gaps: Check<'gap'> = (whole) => {
       told.add(key);
       const label = familyOf(byId.get(other.piece)!.family).label;
       found.push({
-        ...about(
+        ...pieceFinding(
           byId.get(other.piece)!,
           'gap',
           'notice',

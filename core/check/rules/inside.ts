@@ -3,7 +3,7 @@ import type { Piece } from '../../course';
 import { type Vec3, dot, sub } from '../../geometry';
 import { familyOf, localGeometry, pieceBounds, toWorld } from '../../pieces';
 import { MOST_PAIRS, sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Solid pieces that lie wholly within another: nobody will ever see or touch them. */
 const inside: Check<'inside'> = (course) => {
@@ -22,7 +22,7 @@ const inside: Check<'inside'> = (course) => {
       );
       if (!within || familyOf(inner.family).group === 'marks' || !holds(outer, box)) continue;
       found.push(
-        about(
+        pieceFinding(
           inner,
           'inside',
           'notice',

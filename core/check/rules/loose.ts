@@ -1,5 +1,5 @@
 import { contactRoles, mayBeLoose } from '../../pieces';
-import { type Check, type CheckRule, type Finding, about } from '../finding';
+import { type Check, type CheckRule, type Finding, pieceFinding } from '../finding';
 
 /** What is loose can fall and be touched. */
 const looseOnes: Check<'loose'> = (course) => {
@@ -11,11 +11,17 @@ const looseOnes: Check<'loose'> = (course) => {
   return loose.flatMap((piece): Finding<'loose'>[] => {
     if (!mayBeLoose(piece)) {
       const words = 'It is loose and moves by itself or acts: it stays as if it were not loose.';
-      return [about(piece, 'loose', 'notice', words, fix(piece.id))];
+      return [pieceFinding(piece, 'loose', 'notice', words, fix(piece.id))];
     }
     if (contactRoles(course, piece).length > 0) return [];
     return [
-      about(piece, 'loose', 'notice', 'It is loose and nothing of it touches.', fix(piece.id)),
+      pieceFinding(
+        piece,
+        'loose',
+        'notice',
+        'It is loose and nothing of it touches.',
+        fix(piece.id),
+      ),
     ];
   });
 };

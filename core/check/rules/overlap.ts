@@ -10,7 +10,7 @@ import {
 } from '../../geometry';
 import { contactShapes, familyOf, markOf, pieceBounds, toWorld } from '../../pieces';
 import { MOST_PAIRS, sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Deeper than this one is in the other, m: less is how things are stood on each other. */
 const DEEP = 0.05;
@@ -88,7 +88,7 @@ const isSunk = ({ depth, way }: Overlap): boolean =>
 
 function told(piece: Piece, other: Piece, { depth, way }: Overlap): Finding<'overlap'> {
   const deep = depth < 1 ? `${Math.round(depth * 100)} cm` : `${depth.toFixed(1)} m`;
-  return about(
+  return pieceFinding(
     other,
     'overlap',
     'notice',

@@ -1,6 +1,6 @@
 import type { Piece } from '../../course';
 import { familyOf, specOf } from '../../pieces';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Portals and gates work by their numbers: each needs another with the same one. */
 const pairs: Check<'pairs'> = ({ pieces }) => {
@@ -18,7 +18,7 @@ const pairs: Check<'pairs'> = ({ pieces }) => {
     return list
       .filter((piece) => (counts.get(numberOf(piece)) ?? 0) < needs)
       .slice(0, MOST_TOLD)
-      .map((piece) => about(piece, 'pairs', 'notice', message(numberOf(piece))));
+      .map((piece) => pieceFinding(piece, 'pairs', 'notice', message(numberOf(piece))));
   };
   const [portals, gates, switches] = [of('portal'), of('gate'), of('switch')];
   // A gate that is opened otherwise needs no switch.

@@ -1,7 +1,7 @@
 import { pathPlaces } from '../../assemble';
 import { BOUNDS } from '../../course';
 import { distance } from '../../geometry';
-import { type Check, type CheckRule, type Finding, about } from '../finding';
+import { type Check, type CheckRule, type Finding, pieceFinding } from '../finding';
 
 /** A path has a length, and stays within the course. */
 const paths: Check<'path'> = (course) =>
@@ -11,7 +11,7 @@ const paths: Check<'path'> = (course) =>
     const length = places.slice(1).reduce((sum, p, i) => sum + distance(p, places[i]), 0);
     if (length < 0.01) {
       return [
-        about(piece, 'path', 'error', 'Its path has no length: move a point of it away.', {
+        pieceFinding(piece, 'path', 'error', 'Its path has no length: move a point of it away.', {
           label: 'Take the motion away',
           edit: { do: 'untune', id: piece.id, key: 'motion' },
         }),
@@ -19,7 +19,12 @@ const paths: Check<'path'> = (course) =>
     }
     if (places.some((p) => p.some((v) => Math.abs(v) > BOUNDS))) {
       return [
-        about(piece, 'path', 'error', `Its path leaves the course, ${BOUNDS} m from the middle.`),
+        pieceFinding(
+          piece,
+          'path',
+          'error',
+          `Its path leaves the course, ${BOUNDS} m from the middle.`,
+        ),
       ];
     }
     return [];

@@ -2,7 +2,7 @@ import { endIndex, endsOf } from '../../assemble';
 import type { Piece } from '../../course';
 import { familyOf } from '../../pieces';
 import { sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 import { HAIR } from '../joins';
 
 /** Families whose picture has a direction. */
@@ -27,7 +27,7 @@ const patterns: Check<'pattern'> = (whole) => {
       told.add(other.id);
       const [x, y, z] = piece.turn ?? [0, 0, 0];
       found.push(
-        about(
+        pieceFinding(
           other,
           'pattern',
           'notice',

@@ -1,5 +1,5 @@
 import { contactRoles, hasOwnMotion } from '../../pieces';
-import { type Check, type CheckRule, about } from '../finding';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 /** What sleeps can be woken, and what wakes by nearness does not sleep at once. */
 const ranges: Check<'range'> = ({ pieces }) =>
@@ -8,7 +8,7 @@ const ranges: Check<'range'> = ({ pieces }) =>
     if (!wake) return [];
     if (!piece.motion && !piece.thrower && !hasOwnMotion(piece)) {
       return [
-        about(piece, 'range', 'notice', 'It has a range and nothing that wakes.', {
+        pieceFinding(piece, 'range', 'notice', 'It has a range and nothing that wakes.', {
           label: 'Take the range away',
           edit: { do: 'untune', id: piece.id, key: 'wake' },
         }),
@@ -16,7 +16,7 @@ const ranges: Check<'range'> = ({ pieces }) =>
     }
     if (wake.by === 'near' && wake.sleep !== undefined && wake.sleep < (wake.range ?? 0)) {
       return [
-        about(
+        pieceFinding(
           piece,
           'range',
           'notice',
@@ -31,7 +31,7 @@ const ranges: Check<'range'> = ({ pieces }) =>
 const wakesByTouch: Check<'range'> = (course) =>
   course.pieces.flatMap((piece) =>
     piece.wake?.by === 'touch' && contactRoles(course, piece).length === 0
-      ? [about(piece, 'range', 'error', 'It wakes when touched, and nothing of it touches.')]
+      ? [pieceFinding(piece, 'range', 'error', 'It wakes when touched, and nothing of it touches.')]
       : [],
   );
 

@@ -11,11 +11,11 @@ import {
   topOver,
   turnOf,
 } from '../../pieces';
-import { intendedWay } from '../../route';
+import { plannedRoute } from '../../route';
 import { STEP_HEIGHT } from '../../run';
 import { byTheWay } from '../byTheWay';
 import { MOST_PAIRS, sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Narrower than this two tops meet, m. */
 const MEETS = 0.002;
@@ -42,7 +42,7 @@ interface Edge {
 const seams: Check<'seam'> = (course) => {
   const { pieces } = sparseOf(course);
   const widest = Math.min(WIDEST, course.grid?.steps[0] || USUAL_STEP);
-  const { way } = intendedWay(course);
+  const { way } = plannedRoute(course);
   const edges = new Map<Piece, Edge[]>();
   const edgesOf = (piece: Piece): Edge[] => {
     let known = edges.get(piece);
@@ -164,7 +164,7 @@ const isFilled = (course: Course, pieces: readonly Piece[], [x, y, z]: Vec3): bo
 function told(piece: Piece, other: Piece, { width, at, by }: Seam): Finding<'seam'> {
   const wide = width < 0.01 ? `${(width * 1000).toFixed(0)} mm` : `${(width * 100).toFixed(0)} cm`;
   return {
-    ...about(
+    ...pieceFinding(
       other,
       'seam',
       'notice',

@@ -1,5 +1,5 @@
 import { type Param, findFamily, takesValue } from '../../pieces';
-import { type Check, type CheckRule, type Finding, about } from '../finding';
+import { type Check, type CheckRule, type Finding, pieceFinding } from '../finding';
 
 function rangeWords(param: Param): string {
   switch (param.kind) {
@@ -22,7 +22,12 @@ const settings: Check<'setting'> = ({ pieces }) =>
       if (param && takesValue(param, value)) return [];
       const range = param ? rangeWords(param) : 'is unknown';
       return [
-        about(piece, 'setting', 'error', `${family.label}: ${param?.label ?? key} ${range}.`),
+        pieceFinding(
+          piece,
+          'setting',
+          'error',
+          `${family.label}: ${param?.label ?? key} ${range}.`,
+        ),
       ];
     });
   });

@@ -1,8 +1,8 @@
 import type { Course, Piece } from '../../course';
 import { type Vec3, boundsOf } from '../../geometry';
-import { type Motion, inTempo, isDriven, toldMotion, topSpeed } from '../../motion';
+import { type Motion, inTempo, isDriven, parseMotion, topSpeed } from '../../motion';
 import { localGeometry } from '../../pieces';
-import { type Check, type CheckRule, about } from '../finding';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 /** Fastest a mover may carry or hit a runner, m/s: within a tick it then stays thinner than a body. */
 export const FASTEST_MOVER = 30;
@@ -10,7 +10,7 @@ export const FASTEST_MOVER = 30;
 /** The greatest speed of anything that moves of a piece, m/s; nothing when nothing moves. */
 function fastestOf(piece: Piece, tempo: Course['tempo']): number | null {
   const { parts, motion } = localGeometry(piece);
-  const whole = (piece.motion ?? []).flatMap((told) => (isDriven(told) ? [] : [toldMotion(told)]));
+  const whole = (piece.motion ?? []).flatMap((told) => (isDriven(told) ? [] : [parseMotion(told)]));
   if (!motion && whole.length === 0) return null;
   const corners = (moving: boolean) =>
     parts.flatMap((part) => (!moving || part.moving ? cornersOf(part.solid.points) : []));
@@ -38,7 +38,7 @@ const speed: Check<'speed'> = ({ pieces, tempo }) =>
     const fastest = fastestOf(piece, tempo);
     if (fastest === null || fastest <= FASTEST_MOVER) return [];
     const message = `Moves at ${fastest.toFixed(0)} m/s; at most ${FASTEST_MOVER} m/s keeps contact exact. Give it a longer period.`;
-    return [about(piece, 'speed', 'error', message)];
+    return [pieceFinding(piece, 'speed', 'error', message)];
   });
 
 export const speedRule: CheckRule<'speed'> = { id: 'speed', check: speed };

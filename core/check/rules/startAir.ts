@@ -1,7 +1,7 @@
 import type { Course, Piece } from '../../course';
 import { markOf, pieceBounds } from '../../pieces';
-import { NO_INPUT, STEP_HEIGHT, buildWorld, startState, tick } from '../../run';
-import { type Check, type CheckRule, about } from '../finding';
+import { NO_INPUT, STEP_HEIGHT, buildWorld, initialState, tick } from '../../run';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 /** How far about the start things are looked at that may hold or crush who stands there, m. */
 const ABOUT_START = 60;
@@ -39,7 +39,7 @@ const startInAir: Check<'start-air'> = (course) => {
     one.loose ? { ...one, loose: undefined } : one,
   );
   const world = buildWorld({ ...course, pieces });
-  const state = startState(world);
+  const state = initialState(world);
   let fell = false;
   for (let i = 0; i < 60 && state.ground < 0 && !fell; i++) {
     tick(
@@ -51,7 +51,7 @@ const startInAir: Check<'start-air'> = (course) => {
   }
   const drop = piece.at[1] - state.y;
   if (!fell && state.ground >= 0 && drop < STEP_HEIGHT) return [];
-  return [about(piece, 'start-air', 'notice', 'The start stands in the air.')];
+  return [pieceFinding(piece, 'start-air', 'notice', 'The start stands in the air.')];
 };
 
 export const startAirRule: CheckRule<'start-air'> = { id: 'start-air', check: startInAir };

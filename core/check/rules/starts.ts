@@ -1,5 +1,5 @@
 import { legOf, markOf } from '../../pieces';
-import { type Check, type CheckRule, about } from '../finding';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 /** Starts beyond the one a run begins at, where the course does not say how it chooses. */
 const starts: Check<'starts'> = (course) => {
@@ -13,7 +13,7 @@ const starts: Check<'starts'> = (course) => {
   if (!twice) return [];
   const where = course.legs ? ` on leg ${legOf(twice)}` : '';
   return [
-    about(
+    pieceFinding(
       twice,
       'starts',
       'error',

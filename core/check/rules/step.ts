@@ -1,9 +1,9 @@
-import { type End, endIndex, endsOf } from '../../assemble';
+import { type Connector, endIndex, endsOf } from '../../assemble';
 import type { Piece } from '../../course';
 import { type Vec3, sub } from '../../geometry';
 import { familyOf, topOver } from '../../pieces';
 import { sparseOf } from '../crowd';
-import { type Check, type CheckRule, type Finding, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
 /** Ends this near to one another over the map are meant to meet, m; and this near in height. */
 const BESIDE = 0.05;
@@ -26,7 +26,7 @@ const steps: Check<'step'> = (whole) => {
   const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
   const found: Finding<'step'>[] = [];
   const told = new Set<string>();
-  const top = (piece: Piece, { at, turn }: End, k: number) =>
+  const top = (piece: Piece, { at, turn }: Connector, k: number) =>
     topOver(course, piece, at[0] + turn[0] * k, at[2] + turn[6] * k, at[1] + OVER);
   for (const piece of course.pieces) {
     if (found.length >= MOST_TOLD) break;
@@ -44,7 +44,7 @@ const steps: Check<'step'> = (whole) => {
       const apart = sub(end.at, other.at);
       const by: Vec3 = Math.abs(apart[1] - (own - next)) < STEP / 2 ? apart : [0, own - next, 0];
       found.push({
-        ...about(
+        ...pieceFinding(
           its,
           'step',
           'notice',
@@ -59,7 +59,7 @@ const steps: Check<'step'> = (whole) => {
 };
 
 /** Whether two track ends of different pieces face one another in one place of the map. */
-const meets = (a: End, b: End): boolean =>
+const meets = (a: Connector, b: Connector): boolean =>
   b.piece !== a.piece &&
   b.kind === 'track' &&
   Math.hypot(b.at[0] - a.at[0], b.at[2] - a.at[2]) < BESIDE &&

@@ -1,5 +1,5 @@
 import { findFamily } from '../../pieces';
-import { type Check, type CheckRule, type Finding, about } from '../finding';
+import { type Check, type CheckRule, type Finding, pieceFinding } from '../finding';
 
 /** Throwers send out something that is no thrower, of a family there is. */
 const throwers: Check<'thrower'> = ({ pieces }) =>
@@ -7,11 +7,13 @@ const throwers: Check<'thrower'> = ({ pieces }) =>
     if (!piece.thrower) return [];
     const { what, life, interval, most = 6 } = piece.thrower;
     if (!findFamily(what)) {
-      return [about(piece, 'thrower', 'error', `It sends out “${what}”, which is no piece.`)];
+      return [
+        pieceFinding(piece, 'thrower', 'error', `It sends out “${what}”, which is no piece.`),
+      ];
     }
     return life / interval > most + 1
       ? [
-          about(
+          pieceFinding(
             piece,
             'thrower',
             'notice',

@@ -1,4 +1,4 @@
-import { type Check, type CheckRule, MOST_TOLD, about } from '../finding';
+import { type Check, type CheckRule, MOST_TOLD, pieceFinding } from '../finding';
 
 const twins: Check<'twins'> = ({ pieces }) => {
   const seen = new Set<string>();
@@ -9,7 +9,7 @@ const twins: Check<'twins'> = ({ pieces }) => {
     })
     .slice(0, MOST_TOLD)
     .map((piece) =>
-      about(piece, 'twins', 'notice', 'Two alike pieces lie in the same place.', {
+      pieceFinding(piece, 'twins', 'notice', 'Two alike pieces lie in the same place.', {
         label: 'Take one away',
         edit: { do: 'remove', id: piece.id },
       }),

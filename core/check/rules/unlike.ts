@@ -1,17 +1,17 @@
-import { differenceOf } from '../../pieces';
-import { type Check, type CheckRule, about } from '../finding';
+import { diffPieces } from '../../pieces';
+import { type Check, type CheckRule, pieceFinding } from '../finding';
 
 /** A shape that was drawn and is very unlike its picture surprises players. */
 const unlike: Check<'unlike'> = (course) => {
   if (!course.shapes && !course.pieces.some(({ shape }) => shape)) return [];
   return course.pieces
     .filter(({ shape, family }) => shape ?? course.shapes?.[family])
-    .map((piece) => ({ piece, apart: differenceOf(course, piece) }))
+    .map((piece) => ({ piece, apart: diffPieces(course, piece) }))
     .filter(({ apart }) => apart && (apart.area > 0.35 || apart.distance > 0.4))
     .sort((a, b) => b.apart!.area - a.apart!.area)
     .slice(0, MOST_UNLIKE)
     .map(({ piece, apart }) =>
-      about(
+      pieceFinding(
         piece,
         'unlike',
         'notice',

@@ -1,6 +1,6 @@
 import type { PieceOutline, WallLine } from '../../course';
 import type { Family } from '../family';
-import { made, metres, oneOf, type Bit } from '../make';
+import { pieceFrom, metres, oneOf, type PartSpec } from '../parts';
 import { platformSolids } from '../outline';
 import { wallSolids } from '../wallLine';
 
@@ -26,8 +26,8 @@ const platform: Family = {
   params: [metres('bevel', 'Bevel', 0.06, 0, 1, 0.02)],
   build: ({ size, tone, number, outline = SQUARE }) => {
     const { drawn, convex } = platformSolids(outline, size[1], number('bevel'));
-    const touching = convex.map((solid): Bit => ({ solid, tone: null }));
-    const { shapes } = made(tone, touching);
+    const touching = convex.map((solid): PartSpec => ({ solid, tone: null }));
+    const { shapes } = pieceFrom(tone, touching);
     return { parts: [{ solid: drawn, tone, mesh: true }], shapes, sockets: [] };
   },
 };
@@ -63,9 +63,9 @@ const wall: Family = {
       thickness: size[2],
       posts: choice('posts') as 'nodes' | 'panels' | 'none',
     });
-    return made(tone, [
-      ...solids.map((solid): Bit => ({ solid })),
-      ...posts.map((solid): Bit => ({ solid, tone: tone === 'slate' ? 'stone' : 'slate' })),
+    return pieceFrom(tone, [
+      ...solids.map((solid): PartSpec => ({ solid })),
+      ...posts.map((solid): PartSpec => ({ solid, tone: tone === 'slate' ? 'stone' : 'slate' })),
     ]);
   },
 };

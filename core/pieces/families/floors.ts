@@ -5,14 +5,14 @@ import {
   cutSlab,
   degrees,
   endSockets,
-  made,
+  pieceFrom,
   metres,
   ringOutlines,
   rimSockets,
   roundOutline,
-  seen,
+  decoration,
   standingBox,
-} from '../make';
+} from '../parts';
 
 /** A floor's bevel, never so deep that a thin one loses its side. */
 const rim = (h: number, w: number, d: number) => Math.min(0.06, h / 4, w / 12, d / 12);
@@ -28,7 +28,7 @@ const slab: Family = {
   params: [],
   build: ({ size, tone }) =>
     // The shape keeps its sharp rim, so that slabs laid side by side make one level floor.
-    made(tone, [{ solid: cutSlab(size, 0.06), shape: standingBox(size) }], rimSockets(size)),
+    pieceFrom(tone, [{ solid: cutSlab(size, 0.06), shape: standingBox(size) }], rimSockets(size)),
 };
 
 const outlined = (
@@ -47,7 +47,7 @@ const outlined = (
   params: [],
   build: ({ size: [w, h, d], tone }) => {
     const corners = outline(w, d);
-    return made(
+    return pieceFrom(
       tone,
       [{ solid: prism(corners, 0, h, rim(h, w, d)), shape: prism(corners, 0, h) }],
       rimSockets([w, h, d]),
@@ -77,7 +77,7 @@ const ell: Family = {
   build: ({ size: [w, h, d], tone, number }) => {
     const arm = Math.min(number('arm'), w * 0.9, d * 0.9);
     const [x, z] = [w / 2, d / 2];
-    return made(
+    return pieceFrom(
       tone,
       [
         { solid: box([-x, 0, z - arm], [x, h, z]) },
@@ -107,7 +107,7 @@ const ring: Family = {
     const part = Math.min(0.95, number('hole') / w);
     const sweep = number('sweep');
     const sides = Math.max(2, Math.round(sweep / 15));
-    return made(
+    return pieceFrom(
       tone,
       ringOutlines(w, d, part, sides, 0, sweep).map((outline) => ({ solid: prism(outline, 0, h) })),
       sweep === 360 ? rimSockets([w, h, d]) : [],
@@ -139,7 +139,7 @@ const well: Family = {
   sizable: true,
   params: [metres('hole', 'Hole', 1.6, 0.2, 100)],
   build: ({ size: [w, h, d], tone, number }) =>
-    made(
+    pieceFrom(
       tone,
       holedOutlines(w, d, number('hole')).map((outline) => ({ solid: prism(outline, 0, h) })),
       rimSockets([w, h, d]),
@@ -169,9 +169,9 @@ const grate: Family = {
         [side < 0 ? -w / 2 + edge : w / 2, h, d / 2],
       ),
     );
-    return made(
+    return pieceFrom(
       tone,
-      [...seen(tone, ...rods, ...ends), { solid: standingBox(size), tone: null }],
+      [...decoration(tone, ...rods, ...ends), { solid: standingBox(size), tone: null }],
       rimSockets(size),
     );
   },
@@ -191,10 +191,10 @@ const boards: Family = {
     const [w, h, d] = size;
     const strips = Math.max(2, Math.round(d / 0.4));
     const gap = Math.min(0.02, d / strips / 5);
-    return made(
+    return pieceFrom(
       tone,
       [
-        ...seen(
+        ...decoration(
           tone,
           ...Array.from({ length: strips }, (_, i) =>
             box(
@@ -233,10 +233,10 @@ const setts: Family = {
       const cell: [number, number, number] = [x1 - x0 - 0.03 * pw, h - low, pd * 0.95];
       return at(cutSlab(cell, 0.04), [(x0 + x1) / 2, low, -d / 2 + (k + 0.5) * pd]);
     });
-    return made(
+    return pieceFrom(
       tone,
       [
-        ...seen(tone, standingBox([w, low, d]), ...stones),
+        ...decoration(tone, standingBox([w, low, d]), ...stones),
         { solid: standingBox(size), tone: null },
       ],
       rimSockets(size),
@@ -277,7 +277,7 @@ const court: Family = {
       south && box([x0, h, z - t], [x1, top, z]),
       north && box([x0, h, -z], [x1, top, -z + t]),
     ].filter((kerb) => kerb !== false);
-    return made(
+    return pieceFrom(
       tone,
       [{ solid: standingBox(size) }, ...kerbs.map((solid) => ({ solid, tone: 'slate' as const }))],
       rimSockets(size),
@@ -301,7 +301,7 @@ const sheet = (
   sizable: true,
   params: [],
   build: ({ size, tone }) =>
-    made(
+    pieceFrom(
       tone,
       [{ solid: cutSlab(size, 0.05), shape: standingBox(size), surface }],
       rimSockets(size),
@@ -328,13 +328,13 @@ const spring: Family = {
     // Upward speed for that height under the usual gravity of 22 m/s².
     const bounce = Math.sqrt(2 * 22 * number('height'));
     const coil = Math.min(w, d) * 0.28;
-    return made(
+    return pieceFrom(
       tone,
       [
-        ...seen('slate', prism(cutRectangle(w * 0.9, d * 0.9, coil / 2), 0, h * 0.25)),
-        ...seen('metal', prism(regularOutline(8, coil), h * 0.25, h * 0.7)),
-        ...seen(tone, at(cutSlab([w, h * 0.3, d], 0.05), [0, h * 0.7, 0])),
-        ...seen(
+        ...decoration('slate', prism(cutRectangle(w * 0.9, d * 0.9, coil / 2), 0, h * 0.25)),
+        ...decoration('metal', prism(regularOutline(8, coil), h * 0.25, h * 0.7)),
+        ...decoration(tone, at(cutSlab([w, h * 0.3, d], 0.05), [0, h * 0.7, 0])),
+        ...decoration(
           'flag',
           at(
             extrude(
@@ -368,7 +368,7 @@ const bridgeDeck: Family = {
     const [w, h, d] = size;
     const kerb = Math.min(0.14, d / 6);
     const up = Math.min(0.16, h / 2);
-    return made(
+    return pieceFrom(
       tone,
       [
         { solid: standingBox(size) },

@@ -12,7 +12,7 @@ import {
   type Vec3,
 } from '../../geometry';
 import type { TextParam, Tone } from '../family';
-import { at, boxAt, cutSlab, type Bit } from '../make';
+import { at, boxAt, cutSlab, type PartSpec } from '../parts';
 import { lump, scenery } from './sceneryPiece';
 
 export const nets = scenery(
@@ -24,7 +24,7 @@ export const nets = scenery(
   (s) => {
     const [w, h, d] = s.size;
     const pole = (x: number) => at(prism(regularOutline(5, 0.06), 0, h), [x, 0, 0]);
-    const cords: Bit[] = [];
+    const cords: PartSpec[] = [];
     for (let i = 1; i < 6; i++)
       cords.push({
         solid: boxAt([-w / 2 + (w * i) / 6, h * 0.58, 0], [0.02, h * 0.7, 0.02]),
@@ -33,7 +33,7 @@ export const nets = scenery(
     for (let k = 0; k < 4; k++)
       cords.push({ solid: boxAt([0, h * (0.25 + 0.22 * k), 0], [w, 0.025, 0.025]), role: null });
     return [
-      ...[-w / 2, 0, w / 2].map((x): Bit => ({ solid: pole(x), tone: 'timber' })),
+      ...[-w / 2, 0, w / 2].map((x): PartSpec => ({ solid: pole(x), tone: 'timber' })),
       { solid: boxAt([0, h - 0.05, 0], [w, 0.08, 0.08]), tone: 'timber' },
       ...cords,
       { solid: at(cutSlab([w * 0.5, h * 0.12, d], 0.04), [w * 0.1, 0, 0]), role: null },
@@ -151,7 +151,7 @@ export const boat = scenery(
     const [w, h, d] = s.size;
     return [
       { solid: hull(w, h * 0.8, d) },
-      ...[-0.24, 0.1].map((x): Bit => ({
+      ...[-0.24, 0.1].map((x): PartSpec => ({
         solid: boxAt([x * w, h * 0.86, 0], [w * 0.07, h * 0.1, d * 0.8]),
         tone: 'sail',
       })),
@@ -218,7 +218,7 @@ export const board = scenery(
   (s) => {
     const [w, h, d] = s.size;
     return [
-      ...[-1, 1].map((x): Bit => ({
+      ...[-1, 1].map((x): PartSpec => ({
         solid: boxAt([x * w * 0.36, h * 0.3, 0], [w * 0.06, h * 0.6, d * 0.8]),
       })),
       { solid: boxAt([0, h * 0.74, 0], [w, h * 0.5, d * 0.5]), tone: 'sail' },
@@ -291,11 +291,11 @@ export const bunting = scenery(
     const sag = (k: number) => h * 0.96 - h * 0.22 * (1 - (2 * k - 1) * (2 * k - 1));
     const tones: Tone[] = ['flag', 'thorn', 'lamp', 'mover'];
     return [
-      ...[-w / 2, w / 2].map((x): Bit => ({
+      ...[-w / 2, w / 2].map((x): PartSpec => ({
         solid: boxAt([x, h / 2, 0], [0.08, h, 0.08]),
         tone: 'timber',
       })),
-      ...Array.from({ length: n }, (_, i): Bit => {
+      ...Array.from({ length: n }, (_, i): PartSpec => {
         const [a, b] = [i / n, (i + 1) / n];
         const [x0, x1] = [-w / 2 + w * a, -w / 2 + w * b];
         const [y0, y1] = [sag(a), sag(b)];
@@ -324,7 +324,7 @@ export const creels = scenery(
   [1.4, 1.2, 1],
   (s) => {
     const [w, h, d] = s.size;
-    const pot = (x: number, y: number): Bit => ({
+    const pot = (x: number, y: number): PartSpec => ({
       solid: at(cutSlab([w * 0.46, h * 0.46, d * 0.9], h * 0.16), [x, y, 0]),
     });
     return [pot(-w * 0.25, 0), pot(w * 0.25, 0), { ...pot(0, h * 0.47), tone: 'timber' }];
@@ -360,7 +360,7 @@ export const bench = scenery('bench', 'Bench', 'seat', 'timber', [1.8, 0.8, 0.6]
   return [
     { solid: boxAt([0, h * 0.5, d * 0.1], [w, h * 0.1, d * 0.8]) },
     { solid: boxAt([0, h * 0.85, -d * 0.4], [w, h * 0.3, d * 0.12]) },
-    ...[-1, 1].map((x): Bit => ({
+    ...[-1, 1].map((x): PartSpec => ({
       solid: boxAt([x * w * 0.4, h * 0.25, 0], [w * 0.06, h * 0.5, d * 0.8]),
       tone: 'slate',
     })),
@@ -380,7 +380,7 @@ export const hoop = scenery(
       (w / 2) * k * cosDeg((360 * i) / n),
       h / 2 + (h / 2) * k * sinDeg((360 * i) / n),
     ];
-    return Array.from({ length: n }, (_, i): Bit[] => [
+    return Array.from({ length: n }, (_, i): PartSpec[] => [
       {
         solid: extrude(
           [corner(i, 0.9), corner(i, 1), corner(i + 1, 1), corner(i + 1, 0.9)],

@@ -10,7 +10,7 @@ import {
   type Vec3,
 } from '../../geometry';
 import type { Family, Part, Tone } from '../family';
-import { at, boxAt, count, cutSlab, made, metres, oneOf, seen } from '../make';
+import { at, boxAt, count, cutSlab, pieceFrom, metres, oneOf, decoration } from '../parts';
 
 /** Which leg of a course with several a start, checkpoint or goal belongs to. */
 const leg = count('leg', 'Leg', 1, 1, 18);
@@ -264,8 +264,8 @@ const portal: Family = {
         faces: solid.faces,
       };
     });
-    return made(tone, [
-      ...seen(tone, ...sides),
+    return pieceFrom(tone, [
+      ...decoration(tone, ...sides),
       { solid: boxAt([0, 1.15, 0], [0.05, 1.7, 1.7]), tone: 'flag', role: 'portal' },
     ]);
   },
@@ -293,12 +293,12 @@ const gate: Family = {
     const post = Math.min(0.24, d / 6);
     const bars = Math.max(2, Math.round((d - 2 * post) / 0.35));
     const pitch = (d - 2 * post) / bars;
-    return made(tone, [
+    return pieceFrom(tone, [
       ...[-1, 1].map((s) => ({
         solid: boxAt([0, h / 2, (s * (d - post)) / 2], [w, h, post]),
         tone: 'stone' as const,
       })),
-      ...seen(
+      ...decoration(
         tone,
         ...Array.from({ length: bars }, (_, i) =>
           boxAt([0, h * 0.46, -d / 2 + post + pitch * (i + 0.5)], [w * 0.3, h * 0.92, pitch * 0.5]),
@@ -324,7 +324,7 @@ const lever: Family = {
   sizable: false,
   params: [pair, oneOf('after', 'The gate then', { open: 'Stays open', shut: 'Shuts again' })],
   build: ({ tone }) =>
-    made(tone, [
+    pieceFrom(tone, [
       { solid: cutSlab([1, 0.06, 1], 0.02), role: null },
       {
         solid: at(prism(cutRectangle(0.66, 0.66, 0.16), 0.06, 0.12), [0, 0, 0]),

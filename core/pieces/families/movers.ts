@@ -6,15 +6,15 @@ import {
   cutSlab,
   degrees,
   endSockets,
-  made,
+  pieceFrom,
   metres,
   oneOf,
   rimSockets,
   roundOutline,
   seconds,
-  seen,
+  decoration,
   standingBox,
-} from '../make';
+} from '../parts';
 import { counted, ease, phase, roundBy, timedBy, way } from './timing';
 
 const directions: Record<string, Vec3> = { along: [1, 0, 0], up: [0, 1, 0], across: [0, 0, 1] };
@@ -38,7 +38,7 @@ const drift: Family = {
   build: (spec) => {
     const span = spec.number('span');
     const [x, y, z] = directions[spec.choice('direction')] ?? directions.along;
-    return made(
+    return pieceFrom(
       spec.tone,
       [{ solid: cutSlab(spec.size, 0.1), shape: standingBox(spec.size), moving: true }],
       rimSockets(spec.size),
@@ -66,11 +66,11 @@ const lift: Family = {
     const [w, h, d] = spec.size;
     const span = spec.number('span');
     const guide = Math.min(0.1, w / 10);
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         { solid: cutSlab(spec.size, 0.08), shape: standingBox(spec.size), moving: true },
-        ...seen(
+        ...decoration(
           'timber',
           ...[-1, 1].map((s) =>
             boxAt([s * (w / 2 + guide), (span + h) / 2, -d / 2], [guide, span + h, guide]),
@@ -94,7 +94,7 @@ const turntable: Family = {
   params: [seconds('period', 'Period', 8), counted, phase, way],
   build: (spec) => {
     const [w, h, d] = spec.size;
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         {
@@ -102,12 +102,13 @@ const turntable: Family = {
           shape: prism(roundOutline(w, d, 12), 0, h),
           moving: true,
         },
-        ...seen('timber', boxAt([0, h + 0.005, 0], [w * 0.7, 0.02, Math.min(0.2, d / 4)])).map(
-          (bit) => ({
-            ...bit,
-            moving: true,
-          }),
-        ),
+        ...decoration(
+          'timber',
+          boxAt([0, h + 0.005, 0], [w * 0.7, 0.02, Math.min(0.2, d / 4)]),
+        ).map((bit) => ({
+          ...bit,
+          moving: true,
+        })),
       ],
       [],
       roundBy(spec, [0, 1, 0], [0, 0, 0]),
@@ -138,7 +139,7 @@ const seesaw: Family = {
       [h * 0.5, 0],
       [0, h - thick],
     ];
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         {
@@ -177,7 +178,7 @@ const bob: Family = {
   build: (spec) => {
     const [w, h, d] = spec.size;
     const logs = Math.max(2, Math.min(10, Math.round(d / 0.5)));
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         ...Array.from({ length: logs }, (_, i) => ({
@@ -190,7 +191,7 @@ const bob: Family = {
           moving: true,
         })),
         { solid: standingBox(spec.size), tone: null, moving: true },
-        ...seen('rope', boxAt([0, h, 0], [Math.min(0.12, w / 8), 0.04, d])).map((bit) => ({
+        ...decoration('rope', boxAt([0, h, 0], [Math.min(0.12, w / 8), 0.04, d])).map((bit) => ({
           ...bit,
           moving: true,
         })),
@@ -239,10 +240,10 @@ const crumble: Family = {
         [w * 0.16, d / 2],
       ],
     ];
-    return made(
+    return pieceFrom(
       spec.tone,
       [
-        ...seen(spec.tone, ...shards.map((outline) => prism(outline, 0, h))).map((bit) => ({
+        ...decoration(spec.tone, ...shards.map((outline) => prism(outline, 0, h))).map((bit) => ({
           ...bit,
           moving: true,
         })),
@@ -289,12 +290,12 @@ const windmill: Family = {
       regularOutline(8, r * 0.22).map(([x, z]): Vec2 => [x, z]),
       span * 1.2,
     );
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         ...paddles.map((solid) => ({ solid, moving: true })),
         { solid: at(axle, hub), tone: 'timber', moving: true },
-        ...seen(
+        ...decoration(
           'slate',
           ...[-1, 1].map((s) =>
             at(prism(cutRectangle(0.4, 0.3, 0.05), 0, r + 0.2), [0, 0, s * (span * 0.6 + 0.2)]),

@@ -9,7 +9,7 @@ import {
   type Vec2,
   type Vec3,
 } from '../../geometry';
-import { at, boxAt, grown, turned, type Bit } from '../make';
+import { at, boxAt, hashNoise, turned, type PartSpec } from '../parts';
 import { lump, scenery } from './sceneryPiece';
 
 const cone = (
@@ -42,9 +42,9 @@ export const pebbles = scenery(
   [1.4, 0.2, 1.4],
   (s) => {
     const [w, h, d] = s.size;
-    return Array.from({ length: 8 }, (_, i): Bit => {
-      const k = 0.5 + 0.5 * grown(i, 1);
-      const [x, z] = [grown(i, 2) - 0.5, grown(i, 3) - 0.5];
+    return Array.from({ length: 8 }, (_, i): PartSpec => {
+      const k = 0.5 + 0.5 * hashNoise(i, 1);
+      const [x, z] = [hashNoise(i, 2) - 0.5, hashNoise(i, 3) - 0.5];
       return {
         solid: lump(
           [x * w * 0.8, h * 0.4 * k, z * d * 0.8],
@@ -64,15 +64,15 @@ export const reeds = scenery(
   [1.2, 1.4, 0.8],
   (s) => {
     const [w, h, d] = s.size;
-    return Array.from({ length: 14 }, (_, i): Bit => {
-      const tall = h * (0.55 + 0.45 * grown(i, 5));
+    return Array.from({ length: 14 }, (_, i): PartSpec => {
+      const tall = h * (0.55 + 0.45 * hashNoise(i, 5));
       const blade = loft(regularOutline(3, 0.045), 0, regularOutline(3, 0.008), tall);
-      const lean = 16 * (grown(i, 6) - 0.5);
+      const lean = 16 * (hashNoise(i, 6) - 0.5);
       return {
         solid: at(turned(blade, [lean, 40 * i, lean]), [
-          (grown(i, 7) - 0.5) * w * 0.85,
+          (hashNoise(i, 7) - 0.5) * w * 0.85,
           0,
-          (grown(i, 8) - 0.5) * d * 0.85,
+          (hashNoise(i, 8) - 0.5) * d * 0.85,
         ]),
         role: null,
       };
@@ -88,19 +88,18 @@ export const grass = scenery(
   [0.8, 0.5, 0.8],
   (s) => {
     const [w, h, d] = s.size;
-    return Array.from({ length: 10 }, (_, i): Bit => {
+    return Array.from({ length: 10 }, (_, i): PartSpec => {
       const blade = loft(
         regularOutline(3, 0.03),
         0,
         regularOutline(3, 0.006),
-        h * (0.6 + 0.4 * grown(i, 4)),
+        h * (0.6 + 0.4 * hashNoise(i, 4)),
       );
       return {
-        solid: at(turned(blade, [30 * (grown(i, 9) - 0.5), 36 * i, 30 * (grown(i, 3) - 0.5)]), [
-          (grown(i, 1) - 0.5) * w * 0.5,
-          0,
-          (grown(i, 2) - 0.5) * d * 0.5,
-        ]),
+        solid: at(
+          turned(blade, [30 * (hashNoise(i, 9) - 0.5), 36 * i, 30 * (hashNoise(i, 3) - 0.5)]),
+          [(hashNoise(i, 1) - 0.5) * w * 0.5, 0, (hashNoise(i, 2) - 0.5) * d * 0.5],
+        ),
         role: null,
       };
     });
@@ -182,7 +181,7 @@ export const gull = scenery('gull', 'Gull', 'bird seabird', 'sail', [0.6, 0.6, 0
       tone: 'lamp',
       role: null,
     },
-    ...[-1, 1].map((z): Bit => ({
+    ...[-1, 1].map((z): PartSpec => ({
       solid: boxAt([0, h * 0.12, z * d * 0.12], [w * 0.04, h * 0.24, d * 0.05]),
       tone: 'lamp',
       role: null,

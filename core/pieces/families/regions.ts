@@ -9,7 +9,7 @@ import {
   type Polyhedron,
 } from '../../geometry';
 import type { Family, Field, NumberParam, Param, PieceGeometry, Spec } from '../family';
-import { degrees, oneOf } from '../make';
+import { degrees, oneOf } from '../parts';
 
 // Volumes with a meaning. They are seen while building and only felt in a run.
 

@@ -1,6 +1,6 @@
 import { facetedBall, mapPoints, type Polyhedron, type Vec3 } from '../../geometry';
 import type { Family, PieceGeometry, Spec, Tone } from '../family';
-import { made, type Bit } from '../make';
+import { pieceFrom, type PartSpec } from '../parts';
 
 /** Scenery: what is drawn of it also touches where a course says that it does. */
 export const scenery = (
@@ -9,7 +9,7 @@ export const scenery = (
   words: string,
   material: Tone,
   size: Family['size'],
-  bits: (spec: Spec) => readonly Bit[],
+  bits: (spec: Spec) => readonly PartSpec[],
   params: Family['params'] = [],
 ): Family => ({
   id,
@@ -20,7 +20,7 @@ export const scenery = (
   size,
   sizable: true,
   params,
-  build: (spec): PieceGeometry => made(spec.tone, bits(spec)),
+  build: (spec): PieceGeometry => pieceFrom(spec.tone, bits(spec)),
 });
 
 /** A ball of flat faces about a middle, in a box of a size. */

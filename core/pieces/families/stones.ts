@@ -22,12 +22,12 @@ import {
   degrees,
   endSockets,
   evenly,
-  grown,
-  made,
+  hashNoise,
+  pieceFrom,
   metres,
   rimSockets,
   riseSockets,
-} from '../make';
+} from '../parts';
 
 const block: Family = {
   id: 'block',
@@ -41,7 +41,7 @@ const block: Family = {
   build: ({ size, tone }) => {
     const [w, h, d] = size;
     const outline = stoneOutline(w, d);
-    return made(
+    return pieceFrom(
       tone,
       [
         {
@@ -74,7 +74,11 @@ const ashlar: Family = {
     const least = Math.min(0.02, h / 2);
     const [a, b, c, e] = ['a', 'b', 'c', 'd'].map((key) => Math.max(least, h + number(key)));
     if (a === h && b === h && c === h && e === h) {
-      return made(tone, [{ solid: box([-w / 2, 0, -d / 2], [w / 2, h, d / 2]) }], rimSockets(size));
+      return pieceFrom(
+        tone,
+        [{ solid: box([-w / 2, 0, -d / 2], [w / 2, h, d / 2]) }],
+        rimSockets(size),
+      );
     }
     // Split along the diagonal that keeps the top convex where it is not flat.
     const [x, z] = [w / 2, d / 2];
@@ -98,7 +102,7 @@ const ashlar: Family = {
     });
     const { A, B, C, D } = corner;
     const bits = a + c >= b + e ? [half(A, B, C), half(A, C, D)] : [half(A, B, D), half(B, C, D)];
-    return made(tone, bits, [
+    return pieceFrom(tone, bits, [
       { at: [x, (b + c) / 2, 0], heading: 0, kind: 'rim' },
       { at: [-x, (a + e) / 2, 0], heading: 180, kind: 'rim' },
     ]);
@@ -118,7 +122,7 @@ const float: Family = {
     const [w, h, d] = size;
     const top = stoneOutline(w, d);
     const part = (k: number): Vec2[] => top.map(([x, z]) => [x * k, z * k]);
-    return made(
+    return pieceFrom(
       tone,
       [
         {
@@ -153,7 +157,7 @@ const boulder: Family = {
   params: [],
   build: ({ size: [w, h, d], tone }) => {
     const ball = facetedBall([0, 0.5, 0], 0.5);
-    return made(tone, [{ solid: mapPoints(ball, ([x, y, z]) => [x * w, y * h, z * d]) }]);
+    return pieceFrom(tone, [{ solid: mapPoints(ball, ([x, y, z]) => [x * w, y * h, z * d]) }]);
   },
 };
 
@@ -166,7 +170,7 @@ const ramp: Family = {
   size: [3, 1, 2],
   sizable: true,
   params: [],
-  build: ({ size, tone }) => made(tone, [{ solid: wedge(size) }], riseSockets(size)),
+  build: ({ size, tone }) => pieceFrom(tone, [{ solid: wedge(size) }], riseSockets(size)),
 };
 
 const ridge: Family = {
@@ -179,7 +183,7 @@ const ridge: Family = {
   sizable: true,
   params: [],
   build: ({ size: [w, h, d], tone }) =>
-    made(
+    pieceFrom(
       tone,
       [
         {
@@ -214,7 +218,7 @@ const hip: Family = {
       [a, b],
       [-a, b],
     ];
-    return made(tone, [{ solid: loft(rect(w / 2, d / 2), 0, rect(x, z), h) }]);
+    return pieceFrom(tone, [{ solid: loft(rect(w / 2, d / 2), 0, rect(x, z), h) }]);
   },
 };
 
@@ -235,7 +239,7 @@ const steps: Family = {
         [-w / 2 + (w * (i + 1)) / steps, (h * (i + 1)) / steps, d / 2],
       ),
     );
-    return made(
+    return pieceFrom(
       tone,
       flight.map((solid) => ({ solid })),
       riseSockets([w, h, d]),
@@ -273,7 +277,7 @@ const spiral: Family = {
       return prism(outline, Math.max(0, top - thick), top);
     });
     const middle = (w / 4 + d / 4) * (core / 2 + 0.5);
-    return made(
+    return pieceFrom(
       tone,
       treads.map((solid) => ({ solid })),
       [
@@ -301,7 +305,7 @@ const pillar: Family = {
     const radius = 0.6 * Math.min(w, d);
     const shaft = prism(cutRectangle(w, d, 0.3 * Math.min(w, d)), 0, Math.max(h - radius, h / 2));
     const centre: Vec3 = [0, h - radius, 0];
-    const { parts, shapes } = made(tone, [{ solid: shaft }]);
+    const { parts, shapes } = pieceFrom(tone, [{ solid: shaft }]);
     return {
       parts: [...parts, { solid: facetedBall(centre, radius), tone: 'stone' }],
       shapes: [...shapes, { role: 'solid', form: { kind: 'ball', centre, radius } }],
@@ -322,7 +326,7 @@ const column: Family = {
   build: ({ size: [w, h, d], tone }) => {
     const ring = (k: number) => cutRectangle(w * k, d * k, 0.29 * Math.min(w, d) * k);
     const cap = Math.min(0.3, h / 4);
-    return made(
+    return pieceFrom(
       tone,
       [
         { solid: prism(ring(0.95), 0, cap) },
@@ -355,7 +359,7 @@ const arch: Family = {
       const k = x / half;
       return spring + rise * Math.sqrt(Math.max(0, 1 - k * k));
     };
-    return made(
+    return pieceFrom(
       tone,
       [
         { solid: box([-w / 2, 0, -d / 2], [-half, h, d / 2]) },
@@ -391,7 +395,7 @@ const bridge: Family = {
       columns(evenly(-w / 2, w / 2, 10), top, (x) => top(x) + 0.22).map((p) =>
         at(extrude(p, kerb), [0, 0, side * (d / 2 - kerb / 2)]),
       );
-    return made(
+    return pieceFrom(
       tone,
       [
         ...spans.map((solid) => ({ solid })),
@@ -415,11 +419,14 @@ const stack3: Family = {
   params: [],
   build: ({ size: [w, h, d], tone }) => {
     const layers = Math.max(2, Math.min(8, Math.round(h / 1.2)));
-    return made(
+    return pieceFrom(
       tone,
       Array.from({ length: layers }, (_, i) => {
-        const k = i === layers - 1 ? 1 : 0.86 + 0.14 * grown(i, 3);
-        const outline = stoneOutline(w * k, d * (i === layers - 1 ? 1 : 0.86 + 0.14 * grown(i, 9)));
+        const k = i === layers - 1 ? 1 : 0.86 + 0.14 * hashNoise(i, 3);
+        const outline = stoneOutline(
+          w * k,
+          d * (i === layers - 1 ? 1 : 0.86 + 0.14 * hashNoise(i, 9)),
+        );
         return {
           solid: prism(outline, (h * i) / layers, (h * (i + 1)) / layers),
           tone: i % 2 ? ('slate' as const) : tone,

@@ -15,12 +15,12 @@ import {
   cutSlab,
   degrees,
   HAZARD_ALLOWANCE,
-  made,
+  pieceFrom,
   metres,
-  seen,
+  decoration,
   seconds,
   standingBox,
-} from '../make';
+} from '../parts';
 import { phase, ease, counted, timedBy } from './timing';
 
 /** Timing of what stands as it is out at the most, and is in when its time begins. */
@@ -67,9 +67,9 @@ export const thorns: Family = {
         [x * k, z * k],
         [-x * k, z * k],
       ] as const;
-    return made(tone, [
+    return pieceFrom(tone, [
       { solid: cutSlab([w, 0.12, d], 0.04), role: null },
-      ...seen('thorn', ...cones),
+      ...decoration('thorn', ...cones),
       { solid: loft(rim(1), 0, rim(0.85), h * 0.9), tone: null, role: 'hazard' },
     ]);
   },
@@ -94,7 +94,7 @@ export const spikes: Family = {
     });
     const inset = Math.min(0.2, w / 5, d / 5);
     const plate = Math.min(0.06, h / 4);
-    const form = made(
+    const form = pieceFrom(
       spec.tone,
       [
         { solid: standingBox([w, plate, d]), role: null },
@@ -134,18 +134,22 @@ export const crusher: Family = {
     const foot = spec.number('height');
     const drop = Math.min(spec.number('drop'), foot - 0.02);
     const head = at(cutSlab([w, h, d], 0.1), [0, foot, 0]);
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         { solid: head, shape: at(standingBox([w, h, d]), [0, foot, 0]), moving: true },
-        ...seen('thorn', boxAt([0, foot - 0.03, 0], [w * 0.96, 0.08, d * 0.96])).map((bit) => ({
-          ...bit,
-          moving: true,
-        })),
-        ...seen('timber', boxAt([0, foot + h + drop / 2, 0], [0.24, drop, 0.24])).map((bit) => ({
-          ...bit,
-          moving: true,
-        })),
+        ...decoration('thorn', boxAt([0, foot - 0.03, 0], [w * 0.96, 0.08, d * 0.96])).map(
+          (bit) => ({
+            ...bit,
+            moving: true,
+          }),
+        ),
+        ...decoration('timber', boxAt([0, foot + h + drop / 2, 0], [0.24, drop, 0.24])).map(
+          (bit) => ({
+            ...bit,
+            moving: true,
+          }),
+        ),
       ],
       [],
       { kind: 'slide', travel: [0, -drop, 0], ...timedBy(spec) },
@@ -174,7 +178,7 @@ const jet = (
     const base = Math.min(0.2, h / 6);
     const puff = (k: number, y: number, tall: number) =>
       at(prism(regularOutline(7, (Math.min(w, d) / 2) * k), 0, tall), [0, y + base, 0]);
-    const form = made(
+    const form = pieceFrom(
       spec.tone,
       [
         { solid: prism(cutRectangle(w, d, Math.min(w, d) * 0.25), 0, base) },
@@ -219,15 +223,15 @@ export const lightBeam: Family = {
   build: (spec) => {
     const [reach, height] = [spec.number('reach'), spec.number('height')];
     const ray = (t: number) => box([0.3, height - t, -t], [reach, height + t, t]);
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         { solid: prism(regularOutline(8, 0.4), 0, Math.max(0.1, height - 0.3)) },
-        ...seen('lamp', boxAt([0, height, 0], [0.44, 0.44, 0.44])).map((bit) => ({
+        ...decoration('lamp', boxAt([0, height, 0], [0.44, 0.44, 0.44])).map((bit) => ({
           ...bit,
           moving: true,
         })),
-        ...seen('thorn', boxAt([0, height + 0.34, 0], [0.5, 0.16, 0.5])),
+        ...decoration('thorn', boxAt([0, height + 0.34, 0], [0.5, 0.16, 0.5])),
         { solid: ray(0.13), tone: 'beam', role: 'hazard', shape: ray(0.1), moving: true },
       ],
       [],

@@ -15,12 +15,12 @@ import {
   cutSlab,
   endSockets,
   evenly,
-  made,
+  pieceFrom,
   metres,
   rimSockets,
-  seen,
+  decoration,
   standingBox,
-} from '../make';
+} from '../parts';
 
 const beam: Family = {
   id: 'beam',
@@ -42,9 +42,9 @@ const beam: Family = {
     const rails = [-0.32, 0.32].map((z) =>
       box([-w / 2, 0, z * d - d / 16], [w / 2, h * 0.5, z * d + d / 16]),
     );
-    return made(
+    return pieceFrom(
       tone,
-      [...seen(tone, ...deck, ...rails), { solid: standingBox(size), tone: null }],
+      [...decoration(tone, ...deck, ...rails), { solid: standingBox(size), tone: null }],
       endSockets(w, h),
     );
   },
@@ -60,7 +60,7 @@ const plank: Family = {
   sizable: true,
   params: [],
   build: ({ size, tone }) =>
-    made(
+    pieceFrom(
       tone,
       [{ solid: cutSlab(size, 0.02), shape: standingBox(size) }],
       endSockets(size[0], size[1]),
@@ -80,7 +80,7 @@ const log: Family = {
     const round = regularOutline(10, 0.5).map(([x, z]): Vec2 => [x * h, z * d]);
     // Raised along y, then laid over along x.
     const solid = mapPoints(prism(round, -w / 2, w / 2), ([x, y, z]) => [y, h / 2 - x, z]);
-    return made(tone, [{ solid }], endSockets(w, h));
+    return pieceFrom(tone, [{ solid }], endSockets(w, h));
   },
 };
 
@@ -95,7 +95,7 @@ const post: Family = {
   params: [],
   build: ({ size: [w, h, d], tone }) => {
     const shaft = regularOutline(8, 0.5).map(([x, z]) => [x * w, z * d] as const);
-    return made(tone, [
+    return pieceFrom(tone, [
       {
         solid: prism(shaft, 0, h, Math.min(0.06, h / 4, w / 5, d / 5)),
         shape: prism(shaft, 0, h),
@@ -126,7 +126,7 @@ const trestle: Family = {
         ),
       ),
     );
-    return made(
+    return pieceFrom(
       tone,
       [...legs, ...rungs].map((solid) => ({ solid })),
     );
@@ -156,10 +156,10 @@ const jetty: Family = {
     const piles = [-1, 1].flatMap((x) =>
       [-1, 1].map((z) => at(prism(pile, 0, h - thick), [x * w * 0.38, 0, z * d * 0.4])),
     );
-    return made(
+    return pieceFrom(
       tone,
       [
-        ...seen(tone, ...deck),
+        ...decoration(tone, ...deck),
         { solid: box([-w / 2, h - thick, -d / 2], [w / 2, h, d / 2]), tone: null },
         ...piles.map((solid) => ({ solid })),
       ],
@@ -196,11 +196,11 @@ const railing = (
     const bars = lines.map((k) =>
       box([-w / 2, h * k - half, -d / 4], [w / 2, h * k + half, d / 4]),
     );
-    return made(
+    return pieceFrom(
       tone,
       [
-        ...seen('timber', ...posts),
-        ...seen(tone, ...bars),
+        ...decoration('timber', ...posts),
+        ...decoration(tone, ...bars),
         { solid: standingBox([w, h, d]), tone: null },
       ],
       endSockets(w, 0, 'wall'),
@@ -249,9 +249,9 @@ const ladder: Family = {
       side,
     );
     const [near, far] = [-1, 1].map((z) => at(stringer, [0, 0, (z * (d + side)) / 2]));
-    return made(
+    return pieceFrom(
       tone,
-      [...bits, ...seen(tone, near, far)],
+      [...bits, ...decoration(tone, near, far)],
       [
         { at: [-w / 2, 0, 0], heading: 180, kind: 'rim' },
         { at: [w / 2, h, 0], heading: 0, kind: 'rim' },
@@ -275,14 +275,14 @@ const crate: Family = {
     const bands = [-1, 1].flatMap((side) => [
       box([side < 0 ? -w / 2 : w / 2 - t, 0, -d / 2], [side < 0 ? -w / 2 + t : w / 2, h, d / 2]),
     ]);
-    return made(
+    return pieceFrom(
       tone,
       [
-        ...seen(
+        ...decoration(
           tone,
           box([-w / 2 + t, t / 3, -d / 2 + t / 3], [w / 2 - t, h - t / 3, d / 2 - t / 3]),
         ),
-        ...seen(tone, ...bands),
+        ...decoration(tone, ...bands),
         { solid: standingBox(size), tone: null },
       ],
       rimSockets(size),
@@ -302,7 +302,7 @@ const cask: Family = {
   build: ({ size: [w, h, d], tone }) => {
     const ring = (k: number) =>
       regularOutline(10, 0.5).map(([x, z]): Vec2 => [x * w * k, z * d * k]);
-    return made(tone, [
+    return pieceFrom(tone, [
       {
         solid: stack([
           { outline: ring(0.82), y: 0 },
@@ -332,7 +332,7 @@ const mast: Family = {
   build: ({ size: [w, h, d], tone, number }) => {
     const arm = number('arm');
     const r = Math.min(w / 2, d / 2, h / 4);
-    return made(tone, [
+    return pieceFrom(tone, [
       { solid: prism(regularOutline(8, r), 0, h - r) },
       { solid: facetedBall([0, h - r, 0], r), tone: 'shell', role: null },
       ...(arm > 0.05

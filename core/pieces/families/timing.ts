@@ -1,7 +1,7 @@
 import type { Vec3 } from '../../geometry';
 import type { Ease } from '../../motion';
 import type { ChoiceParam, NumberParam, OwnMotion, Spec } from '../family';
-import { oneOf } from '../make';
+import { oneOf } from '../parts';
 
 export const phase: NumberParam = {
   key: 'phase',

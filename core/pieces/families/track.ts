@@ -13,13 +13,13 @@ import type { Family, PieceGeometry, Socket, Spec, Tone } from '../family';
 import {
   degrees,
   evenly,
-  made,
+  pieceFrom,
   metres,
   oneOf,
   ringOutlines,
   roundOutline,
-  type Bit,
-} from '../make';
+  type PartSpec,
+} from '../parts';
 
 /** Thickness of a track's bed; its top is what is run on. */
 export const BED = 0.3;
@@ -34,7 +34,7 @@ const side = oneOf('side', 'Turns', { left: 'Left', right: 'Right' });
 const rise = metres('rise', 'Rises by', 0, -40, 40);
 
 /** The bed and kerbs of a way of given width at each frame. */
-function bedAlong(frames: readonly Frame[], wide: (i: number) => number, tone: Tone): Bit[] {
+function bedAlong(frames: readonly Frame[], wide: (i: number) => number, tone: Tone): PartSpec[] {
   const bed = (i: number): Section => {
     const half = wide(i) / 2;
     return [
@@ -56,7 +56,7 @@ function bedAlong(frames: readonly Frame[], wide: (i: number) => number, tone: T
         [a + (s > 0 ? 0.05 : 0), BED + KERB_UP],
       ];
     };
-  const bits = (solids: Polyhedron[], t: Tone): Bit[] =>
+  const bits = (solids: Polyhedron[], t: Tone): PartSpec[] =>
     solids.map((solid) => ({ solid, tone: t }));
   return [
     ...bits(sweepAlong(frames, bed), tone),
@@ -133,7 +133,7 @@ const length = (initial: number) => metres('length', 'Length', initial, 0.05, 10
 const straight = track('straight', 'Straight', 'line run', [length(4), rise], (spec) => {
   const [l, up, w] = [spec.number('length'), spec.number('rise'), spec.number('width')];
   const frames = upAndDown(l, (k) => up * k, 1);
-  return made(
+  return pieceFrom(
     spec.tone,
     bedAlong(frames, () => w, spec.tone),
     [BACK, end([l, up, 0], 0)],
@@ -167,7 +167,7 @@ const bend = track(
       spec.number('rise'),
     ];
     const frames = arc([0, 0, 0], 0, r, turn, { climb: up });
-    return made(
+    return pieceFrom(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
       [BACK, end(arcEnd(r, turn, up), turn)],
@@ -201,7 +201,7 @@ const banked = track(
     const climb = spec.number('rise');
     const bank = Math.min(spec.number('bank'), mostBank(r, turn, w));
     const frames = arc([0, 0, 0], 0, r, turn, { bank, climb });
-    return made(
+    return pieceFrom(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
       [BACK, end(arcEnd(r, turn, climb), turn)],
@@ -219,7 +219,7 @@ const chicane = track(
     const first = arc([0, 0, 0], 0, r, turn);
     const second = arc(arcEnd(r, turn), turn, r, -turn);
     const last = second[second.length - 1];
-    return made(
+    return pieceFrom(
       spec.tone,
       bedAlong([...first, ...second.slice(1)], () => w, spec.tone),
       [BACK, end(last.at, 0)],
@@ -238,7 +238,7 @@ const profiled = (
   track(id, label, words, [length(long), metres('height', 'Height', high, 0.05, 40)], (spec) => {
     const [l, up, w] = [spec.number('length'), spec.number('height'), spec.number('width')];
     const frames = upAndDown(l, (k) => up * height(k), 10);
-    return made(
+    return pieceFrom(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
       [entry(up * height(0)), end([l, up * height(1), 0], 0)],
@@ -279,13 +279,13 @@ const changing = (id: string, label: string, words: string, narrowing: boolean):
     const wide = spec.number('wide');
     const frames = upAndDown(l, () => 0, 8);
     const at = (i: number) => w + (wide - w) * eased(narrowing ? 1 - i / 8 : i / 8);
-    return made(spec.tone, bedAlong(frames, at, spec.tone), [BACK, end([l, 0, 0], 0)]);
+    return pieceFrom(spec.tone, bedAlong(frames, at, spec.tone), [BACK, end([l, 0, 0], 0)]);
   });
 const widening = changing('widening', 'Widening', 'wide broad open', false);
 const funnel = changing('funnel', 'Funnel', 'narrow narrowing squeeze', true);
 
 /** A way that widens to two ways, which part to the left and the right. */
-function forked(spec: Spec): { bits: Bit[]; ends: { at: Vec3; heading: number }[] } {
+function forked(spec: Spec): { bits: PartSpec[]; ends: { at: Vec3; heading: number }[] } {
   const [w, l, turn] = [spec.number('width'), spec.number('length'), spec.number('turn')];
   const radius = Math.max(spec.number('radius'), w / 2 + 0.1);
   const root = upAndDown(l, () => 0, 6);
@@ -306,7 +306,7 @@ const forkParams = [
 
 const split = track('split', 'Split', 'fork junction two ways choice y', forkParams, (spec) => {
   const { bits, ends } = forked(spec);
-  return made(spec.tone, bits, [BACK, ...ends.map(({ at, heading }) => end(at, heading))]);
+  return pieceFrom(spec.tone, bits, [BACK, ...ends.map(({ at, heading }) => end(at, heading))]);
 });
 
 const join = track('join', 'Join', 'merge junction two ways y', forkParams, (spec) => {
@@ -317,7 +317,7 @@ const join = track('join', 'Join', 'merge junction two ways y', forkParams, (spe
     ...bit,
     solid: { points: bit.solid.points.map(round), faces: bit.solid.faces },
   }));
-  return made(spec.tone, turned, [
+  return pieceFrom(spec.tone, turned, [
     { at: [0, BED, 0], heading: 0, kind: 'track' },
     ...ends.map(({ at, heading }) => end(round(at), heading + 180)),
   ]);
@@ -354,7 +354,7 @@ const crossing = track(
         [-w / 2, BED],
       ],
     );
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         ...arm([0, 0, 0], 0),
@@ -393,7 +393,7 @@ const loop = track(
       ),
       frameAt([2 * lead, 0, s * shift]),
     ];
-    return made(
+    return pieceFrom(
       spec.tone,
       bedAlong(frames, () => w, spec.tone),
       [BACK, end([2 * lead, 0, s * shift], 0)],
@@ -410,7 +410,7 @@ const buffer = track('buffer', 'Track end', 'stop barrier closed dead', [length(
     [w / 2, BED + 0.9],
     [-w / 2, BED + 0.9],
   ]);
-  return made(
+  return pieceFrom(
     spec.tone,
     [
       ...bedAlong(frames, () => w, spec.tone),
@@ -436,7 +436,7 @@ const cup: Family = {
     const sides = Math.max(6, Math.round((360 - 2 * open) / 22.5));
     const part = 1 - 0.4 / Math.max(1, Math.min(w, d) / 2);
     // It is entered from behind, where pieces before it end.
-    return made(
+    return pieceFrom(
       tone,
       [
         { solid: prism(roundOutline(w, d, 16), 0, floor) },

@@ -12,17 +12,17 @@ import {
   at,
   degrees,
   HAZARD_ALLOWANCE,
-  made,
+  pieceFrom,
   metres,
   oneOf,
-  seen,
+  decoration,
   seconds,
   turned,
-  type Bit,
-} from '../make';
+  type PartSpec,
+} from '../parts';
 import { phase, ease, counted, timedBy, roundBy, way } from './timing';
 
-const hurts = (solid: Polyhedron, shape: Polyhedron, moving = true): Bit => ({
+const hurts = (solid: Polyhedron, shape: Polyhedron, moving = true): PartSpec => ({
   solid,
   tone: 'thorn',
   role: 'hazard',
@@ -54,11 +54,11 @@ export const arm: Family = {
       box([-0.09 + inset, tip + 0.8, -0.09 + inset], [0.09 - inset, height, 0.09 - inset]);
     const head = (inset: number) =>
       prism(cutRectangle(0.7 - 2 * inset, 0.7 - 2 * inset, 0.16), tip + inset, tip + 0.85 - inset);
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         { solid: box([-0.16, 0, -1], [0.16, height + 0.3, -0.68]) },
-        ...seen('slate', box([-0.12, height - 0.12, -1], [0.12, height + 0.12, 0.2])),
+        ...decoration('slate', box([-0.12, height - 0.12, -1], [0.12, height + 0.12, 0.2])),
         { ...hurts(rod(0), rod(HAZARD_ALLOWANCE / 2)), tone: spec.tone },
         hurts(head(0), head(HAZARD_ALLOWANCE)),
       ],
@@ -107,7 +107,7 @@ export const roller: Family = {
       const stud = loft(regularOutline(4, 0.09), r * 0.8, regularOutline(4, 0.01), r * 1.2);
       return at(turned(stud, [0, 0, 60 * (n % 6) + 15 * (Math.floor(n / 6) % 4)]), [0, r * 1.2, z]);
     });
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         {
@@ -144,7 +144,7 @@ export const saw: Family = {
     const plates = [0, 15, 30, 45, 60, 75].map((angle) =>
       at(turned(at(drum(r, 0.1, 4, 0), [0, 0, 0]), [0, 0, angle]), [0, r * 0.6, 0]),
     );
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         ...plates.map((solid, i) => ({
@@ -159,7 +159,7 @@ export const saw: Family = {
           role: 'hazard',
           moving: true,
         },
-        ...seen('slate', drum(r * 0.22, 0.3, 8, r * 0.6)),
+        ...decoration('slate', drum(r * 0.22, 0.3, 8, r * 0.6)),
       ],
       [],
       roundBy(spec, [0, 0, 1], [0, r * 0.6, 0]),
@@ -187,7 +187,7 @@ export const barrel: Family = {
     const r = spec.number('radius');
     const solid = drum(r, 2.4 * r, 12, r);
     const band = (z: number) => at(drum(r * 1.03, 0.12 * r, 12, r), [0, 0, z]);
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         {
@@ -233,7 +233,7 @@ export const whirl: Family = {
     ];
     const bar = (t: number, end: number): Polyhedron =>
       box([0.25, height - t, -t], [end, height + t, t]);
-    return made(
+    return pieceFrom(
       spec.tone,
       [
         { solid: prism(regularOutline(8, 0.28), 0, height + 0.35) },

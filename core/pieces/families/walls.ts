@@ -4,13 +4,13 @@ import {
   columns,
   endSockets,
   evenly,
-  grown,
-  made,
+  hashNoise,
+  pieceFrom,
   metres,
   ringOutlines,
-  seen,
+  decoration,
   standingBox,
-} from '../make';
+} from '../parts';
 
 const panelled = (
   id: string,
@@ -29,7 +29,7 @@ const panelled = (
   sizable: true,
   params,
   build: ({ size: [w, h, d], tone, number }) =>
-    made(
+    pieceFrom(
       tone,
       solids(w, h, d, number).map((solid) => ({ solid })),
       endSockets(w, 0, 'wall'),
@@ -100,7 +100,7 @@ const cracked: Family = {
   build: ({ size: [w, h, d], tone }) => {
     // A jagged split from top to bottom; both halves touch, so nothing gets through.
     const ys = evenly(0, h, 5);
-    const crack = (y: number) => w * 0.14 * (grown(y / h, 4) - 0.5);
+    const crack = (y: number) => w * 0.14 * (hashNoise(y / h, 4) - 0.5);
     const halves = ys.slice(1).flatMap((top, i) => {
       const low = ys[i];
       const [a, b] = [crack(low), crack(top)];
@@ -119,9 +119,9 @@ const cracked: Family = {
       ];
       return [extrude(left, d), extrude(right, d)];
     });
-    return made(
+    return pieceFrom(
       tone,
-      [...seen(tone, ...halves), { solid: standingBox([w, h, d]), tone: null }],
+      [...decoration(tone, ...halves), { solid: standingBox([w, h, d]), tone: null }],
       endSockets(w, 0, 'wall'),
     );
   },
@@ -135,7 +135,7 @@ const broken = panelled(
   [],
   (w, h, d) => {
     const xs = evenly(-w / 2, w / 2, Math.max(3, Math.min(16, Math.round(w / 0.5))));
-    const top = (x: number) => h * (0.35 + 0.65 * grown(x / w, 2));
+    const top = (x: number) => h * (0.35 + 0.65 * hashNoise(x / w, 2));
     return columns(xs, () => 0, top).map((profile) => extrude(profile, d));
   },
 );
@@ -173,7 +173,7 @@ const roofed = (
   size: [4, 1.6, 4],
   sizable: true,
   params: [],
-  build: ({ size: [w, h, d], tone }) => made(tone, [{ solid: solid(w, h, d) }]),
+  build: ({ size: [w, h, d], tone }) => pieceFrom(tone, [{ solid: solid(w, h, d) }]),
 });
 
 const rect = (w: number, d: number): Vec2[] => [
@@ -234,7 +234,7 @@ const passage = (
   params,
   build: ({ size: [w, h, d], tone, number }) => {
     const t = Math.min(number('wall'), h / 4, d / 4);
-    return made(
+    return pieceFrom(
       tone,
       outlines(h, d, t).map((section) => ({ solid: alongX(section, w) })),
       endSockets(w, t, 'rim'),
@@ -338,7 +338,7 @@ const tower: Family = {
     const band = Math.min(0.3, h / 6);
     const grow = (k: number) => outline.map(([x, z]): Vec2 => [x * k, z * k]);
     const role: Role = 'solid';
-    return made(
+    return pieceFrom(
       tone,
       [
         { solid: prism(grow(0.97), 0, h - band), role },

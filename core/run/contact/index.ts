@@ -1,6 +1,14 @@
 // What touches what: casts against the world, what is there, and standing clear.
-export { isAway, isOpen } from './presence';
-export { nearBox } from './near';
-export { gapTo, isBefore, isElsewhere, poseOf, sweepCollider, trace, traceBody } from './trace';
-export { meetings } from './sense';
-export { beginningOf, putAt, respawn, standClear } from './put';
+export { isDisabled, isOpen } from './presence';
+export { queryBox } from './near';
+export {
+  signedDistance,
+  isBefore,
+  outsideCurrentBounds,
+  poseOf,
+  castAgainst,
+  castRunner,
+  castCapsule,
+} from './cast';
+export { sensorHits } from './sense';
+export { beginningOf, teleport, respawn, standClear } from './teleport';

@@ -3,8 +3,8 @@ import type { RunState } from '../state';
 
 /** Whether a lock is open: what it bars may be passed. */
 export function isOpen(world: World, s: RunState, index: number): boolean {
-  const lock = world.locks[index];
-  const since = s.locks[index];
+  const lock = world.gates[index];
+  const since = s.gates[index];
   if (lock.kind === 'gives') {
     return since >= 0 && s.tick - since >= lock.hold && s.tick - since < lock.back;
   }
@@ -15,5 +15,5 @@ export function isOpen(world: World, s: RunState, index: number): boolean {
 }
 
 /** Whether a collider is away at the state's tick: hidden, broken, given way or open. */
-export const isAway = (world: World, s: RunState, c: Collider): boolean =>
+export const isDisabled = (world: World, s: RunState, c: Collider): boolean =>
   s.away[c.piece] === 1 || (c.lock >= 0 && c.role === 'solid' && isOpen(world, s, c.lock));

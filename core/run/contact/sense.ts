@@ -1,23 +1,30 @@
 import { newTouch } from '../../collision';
 import { rotate } from '../../geometry';
 import { applyPose, STILL } from '../../motion';
-import { carriedAlong, type Collider, liftOf, type Mouth, poseMover, type World } from '../world';
-import type { Path, RunState } from '../state';
-import { isAway } from './presence';
-import { nearBox } from './near';
-import { gapTo, isElsewhere, poseOf, sweepCollider } from './trace';
+import {
+  carriedAlong,
+  type Collider,
+  centreHeight,
+  type Mouth,
+  poseMover,
+  type World,
+} from '../world';
+import type { Trajectory, RunState } from '../state';
+import { isDisabled } from './presence';
+import { queryBox } from './near';
+import { signedDistance, outsideCurrentBounds, poseOf, castAgainst } from './cast';
 
 /** A sensor met within a tick, the part of the tick's way after which, and whether it is still within. */
 export interface Meeting {
   readonly collider: Collider;
-  readonly part: number;
+  readonly timeOfImpact: number;
 }
 
 const touch = newTouch();
 const NONE: readonly Meeting[] = [];
 
 /** The sensors and hazards the runner's body met along a tick's way, in the order it met them. */
-export function meetings(world: World, s: RunState, path: Path): readonly Meeting[] {
+export function sensorHits(world: World, s: RunState, path: Trajectory): readonly Meeting[] {
   const { points, count } = path;
   const body = world.bodies[s.size];
   const end = 3 * count;
@@ -38,24 +45,26 @@ export function meetings(world: World, s: RunState, path: Path): readonly Meetin
   const r = body.radius;
   x0 -= r;
   x1 += r;
-  y1 += 2 * liftOf(body);
+  y1 += 2 * centreHeight(body);
   z0 -= r;
   z1 += r;
-  const { sensors } = nearBox(world, x0, y0, z0, x1, y1, z1);
+  const { sensors } = queryBox(world, x0, y0, z0, x1, y1, z1);
   let found: Meeting[] | null = null;
   const { list, boxes } = sensors;
   for (let i = 0, b = 0; i < list.length; i++, b += 6) {
     if (x1 < boxes[b] || x0 > boxes[b + 3] || y1 < boxes[b + 1] || y0 > boxes[b + 4]) continue;
     if (z1 < boxes[b + 2] || z0 > boxes[b + 5]) continue;
     const c = list[i];
-    if (c.strays && isElsewhere(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
-    if (isAway(world, s, c)) continue;
+    if (c.isDynamic && outsideCurrentBounds(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
+    if (isDisabled(world, s, c)) continue;
     const part = meets(world, s, c, path);
     if (part >= 0 && c.mouth && isBelow(world, s, c, c.mouth)) continue;
-    if (part >= 0) (found ??= []).push({ collider: c, part });
+    if (part >= 0) (found ??= []).push({ collider: c, timeOfImpact: part });
   }
   if (!found) return NONE;
-  return found.sort((a, b) => a.part - b.part || a.collider.index - b.collider.index);
+  return found.sort(
+    (a, b) => a.timeOfImpact - b.timeOfImpact || a.collider.index - b.collider.index,
+  );
 }
 
 /** Whether the runner is wholly below the ground out of which a collider comes, and so is not met by it. */
@@ -66,12 +75,12 @@ function isBelow(world: World, s: RunState, { mover }: Collider, { at, up }: Mou
   const pose = carrier < 0 ? STILL : poseMover(world.movers, s, carrier).pose;
   const [px, py, pz] = applyPose(pose, at);
   const [nx, ny, nz] = rotate(pose.turn, up);
-  const middle = nx * (s.x - px) + ny * (s.y + liftOf(body) - py) + nz * (s.z - pz);
+  const middle = nx * (s.x - px) + ny * (s.y + centreHeight(body) - py) + nz * (s.z - pz);
   return middle + body.half * Math.abs(ny) + body.radius <= 0;
 }
 
 /** The part of the way after which the body meets a collider, or -1. */
-function meets(world: World, s: RunState, c: Collider, path: Path): number {
+function meets(world: World, s: RunState, c: Collider, path: Trajectory): number {
   const { points, count } = path;
   const body = world.bodies[s.size];
   const last = 3 * count;
@@ -85,7 +94,7 @@ function meets(world: World, s: RunState, c: Collider, path: Path): number {
     touch.t = 1;
     if (
       dx * dx + dy * dy + dz * dz > 0 &&
-      sweepCollider(world, s, body, c, x, y, z, dx, dy, dz, touch)
+      castAgainst(world, s, body, c, x, y, z, dx, dy, dz, touch)
     ) {
       return touch.t;
     }
@@ -97,14 +106,15 @@ function meets(world: World, s: RunState, c: Collider, path: Path): number {
       const dz = points[i + 5] - points[i + 2];
       touch.t = 1;
       if (
-        sweepCollider(world, s, body, c, points[i], points[i + 1], points[i + 2], dx, dy, dz, touch)
+        castAgainst(world, s, body, c, points[i], points[i + 1], points[i + 2], dx, dy, dz, touch)
       ) {
         return (leg + touch.t) / count;
       }
     }
   }
   // Already within, moving out or not at all.
-  return gapTo(world, s, body, c, points[last], points[last + 1], points[last + 2]).distance < 0
+  return signedDistance(world, s, body, c, points[last], points[last + 1], points[last + 2])
+    .distance < 0
     ? 1
     : -1;
 }

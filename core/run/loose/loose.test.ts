@@ -56,12 +56,12 @@ test('what is loose falls, lands on what is below and stacks', () => {
   const [lower, upper] = [foot(trial), foot(trial, 1)];
   expect(lower[1]).toBeCloseTo(0, 2);
   expect(upper[1]).toBeCloseTo(1, 1);
-  const { bodies, drives } = trial.state;
-  const now = [...drives];
+  const { bodies, dynamicPoses } = trial.state;
+  const now = [...dynamicPoses];
   trial.go(undefined, 60);
   expect(bodies).not.toBeNull();
   // At rest to the last bit.
-  expect([...trial.state.drives]).toEqual(now);
+  expect([...trial.state.dynamicPoses]).toEqual(now);
 });
 
 test('it falls as anything falls', () => {
@@ -137,7 +137,7 @@ test('a state that is copied goes on as the other does, bit for bit', () => {
   );
   const trial = new Trial(course).go(right, 40);
   const other = cloneState(trial.state);
-  const numbers = (s: RunState) => poseHash(Float64Array.from([s.x, s.y, s.z, ...s.drives]));
+  const numbers = (s: RunState) => poseHash(Float64Array.from([s.x, s.y, s.z, ...s.dynamicPoses]));
   for (let i = 0; i < 200; i++) {
     trial.go(right);
     tick(trial.world, other, right, () => {});

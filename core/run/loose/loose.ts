@@ -2,17 +2,17 @@ import type { World as Space } from '@dimforge/rapier3d-compat';
 import {
   type Collider,
   type Contact,
-  liftOf,
+  centreHeight,
   LOOSE_SIZE,
   poseMover,
-  type Rounded,
+  type Capsule,
   type World,
 } from '../world';
 import { type LooseSimulation, type RunState, tideOf } from '../state';
-import { gapTo, isAway } from '../contact';
+import { signedDistance, isDisabled } from '../contact';
 import { physicsNow } from './physics';
 import { rotationOf } from './solid';
-import { layOut, prepare, type Handles } from './space';
+import { createPhysicsWorld, configureStep, type Handles } from './space';
 
 // What comes of each step goes into the state's numbers: the runner meets loose pieces as it meets movers,
 // and pushes them by what an impact between two masses gives.
@@ -44,7 +44,7 @@ export class LooseBodies implements LooseSimulation {
 
   /** The bodies of a course as it stands at the state's tick. */
   static of(world: World, s: RunState): LooseBodies {
-    const { space, handles } = layOut(world, s);
+    const { space, handles } = createPhysicsWorld(world, s);
     return new LooseBodies(space, null, handles, [], s.size);
   }
 
@@ -83,7 +83,7 @@ export class LooseBodies implements LooseSimulation {
     }
     for (const { collider, handle } of handles.fleeting) {
       const shape = space.getCollider(handle);
-      if (shape.isEnabled() === isAway(world, s, collider)) {
+      if (shape.isEnabled() === isDisabled(world, s, collider)) {
         shape.setEnabled(!shape.isEnabled());
       }
     }
@@ -105,7 +105,7 @@ export class LooseBodies implements LooseSimulation {
   private ready(): Space {
     if (!this.space) {
       this.space = physicsNow().World.restoreSnapshot(this.snapshot!);
-      prepare(this.space);
+      configureStep(this.space);
       forgotten.register(this, this.space, this);
     }
     this.snapshot = null;
@@ -121,7 +121,7 @@ export class LooseBodies implements LooseSimulation {
       shape.setRadius(form.radius);
       shape.setHalfHeight(form.half);
     }
-    body.setTranslation({ x: s.x, y: s.y + liftOf(form), z: s.z }, true);
+    body.setTranslation({ x: s.x, y: s.y + centreHeight(form), z: s.z }, true);
     body.setLinvel({ x: s.vx, y: s.vy, z: s.vz }, true);
   }
 
@@ -134,8 +134,8 @@ export class LooseBodies implements LooseSimulation {
       if (!body.isEnabled()) return;
       const { x, y, z } = body.worldCom();
       for (const c of pushers) {
-        if (isAway(world, s, c)) continue;
-        if (gapTo(world, s, middle(world), c, x, y - MIDDLE, z).distance >= 0) continue;
+        if (isDisabled(world, s, c)) continue;
+        if (signedDistance(world, s, middle(world), c, x, y - MIDDLE, z).distance >= 0) continue;
         const { along, force, top } = c.field as Extract<Collider['field'], { kind: 'push' }>;
         const v = body.linvel();
         const speed = v.x * along[0] + v.y * along[1] + v.z * along[2];
@@ -148,19 +148,19 @@ export class LooseBodies implements LooseSimulation {
   }
 
   private read(space: Space, world: World, s: RunState): void {
-    const { drives } = s;
+    const { dynamicPoses } = s;
     const tide = tideOf(s);
     world.loose.forEach(({ at, drive, piece }, i) => {
-      drives.copyWithin(drive + 7, drive, drive + 7);
+      dynamicPoses.copyWithin(drive + 7, drive, drive + 7);
       const body = space.getRigidBody(this.handles.loose[i]);
       if (!body.isEnabled()) return;
       const t = body.translation();
       const q = body.rotation();
       // Told from where the library had it at first, which is off by what its shorter numbers lose.
-      drives[drive] = t.x - Math.fround(at[0]);
-      drives[drive + 1] = t.y - Math.fround(at[1]);
-      drives[drive + 2] = t.z - Math.fround(at[2]);
-      drives.set([q.x, q.y, q.z, q.w], drive + 3);
+      dynamicPoses[drive] = t.x - Math.fround(at[0]);
+      dynamicPoses[drive + 1] = t.y - Math.fround(at[1]);
+      dynamicPoses[drive + 2] = t.z - Math.fround(at[2]);
+      dynamicPoses.set([q.x, q.y, q.z, q.w], drive + 3);
       if (body.worldCom().y < tide - SUNK) s.away[piece] = 1;
     });
   }
@@ -177,7 +177,7 @@ export class LooseBodies implements LooseSimulation {
     const form = world.bodies[s.size];
     const at = {
       x: s.x - nx * form.radius,
-      y: s.y + liftOf(form) - ny * form.radius - (ny > 0.3 ? form.half : 0),
+      y: s.y + centreHeight(form) - ny * form.radius - (ny > 0.3 ? form.half : 0),
       z: s.z - nz * form.radius,
     };
     const b = this.ready().getRigidBody(this.handles.loose[body]).velocityAtPoint(at);
@@ -196,7 +196,7 @@ export class LooseBodies implements LooseSimulation {
 
 /** Half the size of what stands for the middle of a body, m. */
 const MIDDLE = 0.01;
-const middle = ({ bodies }: World): Rounded => ({ index: bodies.length, radius: MIDDLE, half: 0 });
+const middle = ({ bodies }: World): Capsule => ({ index: bodies.length, radius: MIDDLE, half: 0 });
 
 const pushersByWorld = new WeakMap<World, readonly Collider[]>();
 function pushersOf(world: World): readonly Collider[] {

@@ -1,9 +1,9 @@
 import type { World as Space } from '@dimforge/rapier3d-compat';
 import type { Vec3 } from '../../geometry';
 import { densityOf, turnOf } from '../../pieces';
-import { type Collider, DT, liftOf, poseMover, type World } from '../world';
+import { type Collider, DT, centreHeight, poseMover, type World } from '../world';
 import type { RunState } from '../state';
-import { isAway } from '../contact';
+import { isDisabled } from '../contact';
 import { physicsNow } from './physics';
 import { rotationOf, solidOf, unitedForm } from './solid';
 
@@ -32,10 +32,10 @@ export interface Handles {
 }
 
 /** Lays out a course as it stands at the state's tick. */
-export function layOut(world: World, s: RunState): { space: Space; handles: Handles } {
+export function createPhysicsWorld(world: World, s: RunState): { space: Space; handles: Handles } {
   const { RigidBodyDesc, World: NewSpace } = physicsNow();
   const space = new NewSpace({ x: 0, y: -world.gravity, z: 0 });
-  prepare(space);
+  configureStep(space);
   const flat = world.lane !== null;
   const loose = world.loose.map(({ at }) => {
     const desc = RigidBodyDesc.dynamic()
@@ -59,7 +59,7 @@ export function layOut(world: World, s: RunState): { space: Space; handles: Hand
     return space.getRigidBody(handle);
   };
   const fleeting: { collider: Collider; handle: number }[] = [];
-  const mayGo = goers(world);
+  const mayGo = toggleablePieces(world);
   for (const { collider, form, density } of solidsOf(world, bodyOf)) {
     const { mover, piece, surface } = collider;
     const body = bodyOf.get(mover);
@@ -72,7 +72,7 @@ export function layOut(world: World, s: RunState): { space: Space; handles: Hand
     const made = space.createCollider(desc, holder);
     if (collider.lock < 0 && !mayGo.has(piece)) continue;
     fleeting.push({ collider, handle: made.handle });
-    if (isAway(world, s, collider)) made.setEnabled(false);
+    if (isDisabled(world, s, collider)) made.setEnabled(false);
   }
   return {
     space,
@@ -122,7 +122,7 @@ function solidsOf(world: World, loose: ReadonlyMap<number, number>): Solid[] {
 function addRunner(space: Space, world: World, s: RunState): number {
   const { RigidBodyDesc, ColliderDesc } = physicsNow();
   const { radius, half } = world.bodies[s.size];
-  const lift = liftOf(world.bodies[s.size]);
+  const lift = centreHeight(world.bodies[s.size]);
   const body = space.createRigidBody(
     RigidBodyDesc.dynamic()
       .setTranslation(s.x, s.y + lift, s.z)
@@ -138,14 +138,14 @@ function addRunner(space: Space, world: World, s: RunState): number {
 }
 
 /** Sets what a snapshot does not keep. */
-export function prepare(space: Space): void {
+export function configureStep(space: Space): void {
   space.timestep = DT;
   // There are no soft bodies, and looking for new ones walks every collider each step.
   (space as unknown as { mapNewSoftBodies: () => void }).mapNewSoftBodies = () => {};
 }
 
 /** Pieces that may come or go in a run. */
-function goers({ pieces, links }: World): Set<number> {
+function toggleablePieces({ pieces, links }: World): Set<number> {
   const places = new Map(pieces.map(({ id }, i) => [id, i]));
   const gone = new Set<number>();
   pieces.forEach(({ absent, breaks, loose }, i) => {

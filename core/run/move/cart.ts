@@ -1,5 +1,12 @@
 import { type Cart, DT, type World } from '../world';
-import { F, FULL_PAD, type Input, type Path, type RunState, type Say } from '../state';
+import {
+  FieldIndex,
+  FULL_PAD,
+  type Input,
+  type Trajectory,
+  type RunState,
+  type EmitEvent,
+} from '../state';
 import { headingOf, pushed } from './hopper';
 import { AIR_TICKS, fall, pull, roll, settle } from './rolling';
 
@@ -24,8 +31,8 @@ export function tickCart(
   s: RunState,
   cart: Cart,
   input: Input,
-  path: Path,
-  say: Say,
+  path: Trajectory,
+  say: EmitEvent,
 ): void {
   // A stroke's steps are finer than a pad's: no input turns or drives more than fully.
   const steer = within(input.x / FULL_PAD);
@@ -39,8 +46,9 @@ export function tickCart(
   const rz = fx * s.gy - fy * s.gx;
   if (grounded && s.ground >= 0) {
     const surface = world.colliders[s.ground].surface;
-    const top = cart.topSpeed * (surface?.pace ?? 1) * s.field[F.pace];
-    const grip = cart.grip * (surface?.grip ?? 1) * s.field[F.grip] * (input.jump ? DRIFTING : 1);
+    const top = cart.topSpeed * (surface?.pace ?? 1) * s.field[FieldIndex.pace];
+    const grip =
+      cart.grip * (surface?.grip ?? 1) * s.field[FieldIndex.grip] * (input.jump ? DRIFTING : 1);
     let ahead = s.vx * fx + s.vy * fy + s.vz * fz;
     let aside = s.vx * rx + s.vy * ry + s.vz * rz;
     pull(s, pulled);

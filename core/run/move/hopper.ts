@@ -1,6 +1,13 @@
 import { cosDeg, sinDeg } from '../../geometry';
 import { DT, type Hopper, SECONDS_TO_TOP_SPEED, type World } from '../world';
-import { F, FULL_PAD, type Input, type Path, type RunState, type Say } from '../state';
+import {
+  FieldIndex,
+  FULL_PAD,
+  type Input,
+  type Trajectory,
+  type RunState,
+  type EmitEvent,
+} from '../state';
 import { fly, leaveGround, walk } from './move';
 
 /** Falling speed of a hopper that holds on to a wall, m/s. */
@@ -14,8 +21,8 @@ export function tickHopper(
   s: RunState,
   hopper: Hopper,
   input: Input,
-  path: Path,
-  say: Say,
+  path: Trajectory,
+  say: EmitEvent,
 ): void {
   steer(world, s, hopper, input);
   jump(world, s, hopper, input, say);
@@ -48,13 +55,13 @@ function steer(world: World, s: RunState, hopper: Hopper, input: Input): void {
     pz /= push;
   }
   const surface = s.ground >= 0 ? world.colliders[s.ground].surface : undefined;
-  const topSpeed = hopper.topSpeed * (surface?.pace ?? 1) * s.field[F.pace];
+  const topSpeed = hopper.topSpeed * (surface?.pace ?? 1) * s.field[FieldIndex.pace];
   // Wind takes one along on the ground by as much as it would move one in the time to full speed.
   const wind = s.ground >= 0 ? SECONDS_TO_TOP_SPEED : 0;
-  const ax = px * topSpeed + s.field[F.pushX] * wind - s.vx;
-  const az = pz * topSpeed + (world.lane === null ? s.field[F.pushZ] * wind : 0) - s.vz;
+  const ax = px * topSpeed + s.field[FieldIndex.pushX] * wind - s.vx;
+  const az = pz * topSpeed + (world.lane === null ? s.field[FieldIndex.pushZ] * wind : 0) - s.vz;
   const change = Math.sqrt(ax * ax + az * az);
-  const grip = (surface?.grip ?? 1) * s.field[F.grip];
+  const grip = (surface?.grip ?? 1) * s.field[FieldIndex.grip];
   const most = (s.ground >= 0 ? hopper.acceleration * grip : hopper.airAcceleration) * DT;
   const part = change <= most ? 1 : most / change;
   // A boost is kept until the pad pulls against it.
@@ -72,20 +79,27 @@ const BOOST_FADE = 0.12;
 /** What regions do to the speed: they push, and speed up to a limit of their own. */
 export function pushed(world: World, s: RunState): void {
   const { field } = s;
-  const [px, py, pz] = [field[F.pushX], field[F.pushY], field[F.pushZ]];
+  const [px, py, pz] = [field[FieldIndex.pushX], field[FieldIndex.pushY], field[FieldIndex.pushZ]];
   if (px !== 0 || py !== 0 || pz !== 0) {
     // Enough lift takes the runner off the ground.
-    if (s.ground >= 0 && py + field[F.gravityY] > 0) leaveGround(world, s);
+    if (s.ground >= 0 && py + field[FieldIndex.gravityY] > 0) leaveGround(world, s);
     if (s.ground < 0 || world.runner.kind !== 'hopper') {
       s.vx += px * DT;
       s.vy += py * DT;
       if (world.lane === null) s.vz += pz * DT;
     }
   }
-  if (field[F.boost] > 0) {
-    const [bx, by, bz] = [field[F.boostX], field[F.boostY], field[F.boostZ]];
+  if (field[FieldIndex.boost] > 0) {
+    const [bx, by, bz] = [
+      field[FieldIndex.boostX],
+      field[FieldIndex.boostY],
+      field[FieldIndex.boostZ],
+    ];
     const along = s.vx * bx + s.vy * by + s.vz * bz;
-    const more = Math.min(field[F.boost] * DT, Math.max(0, field[F.boostTop] - along));
+    const more = Math.min(
+      field[FieldIndex.boost] * DT,
+      Math.max(0, field[FieldIndex.boostTop] - along),
+    );
     s.vx += bx * more;
     if (s.ground < 0) s.vy += by * more;
     if (world.lane === null) s.vz += bz * more;
@@ -96,12 +110,12 @@ export function pushed(world: World, s: RunState): void {
 const onWall = (s: RunState, input: Input): boolean =>
   s.tick - s.wallTick <= 2 && input.x * s.wallX + input.z * s.wallZ < 0;
 
-function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: Say): void {
+function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: EmitEvent): void {
   const pressed = input.jump && !s.jumpHeld;
   if (pressed) s.buffer = hopper.bufferTicks;
   else if (s.buffer > 0) s.buffer--;
   s.jumpHeld = input.jump;
-  const g = Math.max(0, -s.field[F.gravityY]);
+  const g = Math.max(0, -s.field[FieldIndex.gravityY]);
   const speed = Math.sqrt(2 * (g > 0 ? g : world.gravity) * hopper.jumpHeight);
   const ground = s.ground >= 0 || s.coyote > 0;
   const wall = !ground && hopper.wallJump && s.tick - s.wallTick <= WALL_TICKS;

@@ -7,8 +7,8 @@ import {
   poseMover,
   type World,
 } from '../world';
-import { addLeg, F, type Path, type RunState, SKIN } from '../state';
-import { trace } from '../contact';
+import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
+import { castRunner } from '../contact';
 
 /** Most surfaces a tick may slide along. */
 const MOST_SLIDES = 5;
@@ -24,7 +24,7 @@ const probe = newContact();
  * Traces a displacement and moves the foot as far as it goes, keeping the skin's clearance.
  * @returns the part of the displacement that was made; 1 when nothing was touched
  */
-export function advance(
+export function moveUntilHit(
   world: World,
   s: RunState,
   dx: number,
@@ -33,7 +33,7 @@ export function advance(
   out: Contact,
   skip = -1,
 ): number {
-  if (!trace(world, s, s.x, s.y, s.z, dx, dy, dz, out, skip)) {
+  if (!castRunner(world, s, s.x, s.y, s.z, dx, dy, dz, out, skip)) {
     s.x += dx;
     s.y += dy;
     s.z += dz;
@@ -46,7 +46,7 @@ export function advance(
   s.x += dx * t;
   s.y += dy * t;
   s.z += dz * t;
-  flatten(world, out);
+  projectToLane(world, out);
   return t;
 }
 
@@ -66,7 +66,7 @@ function touch(world: World, s: RunState, { collider, nx, ny, nz }: Contact): vo
 }
 
 /** On a side-on stage only what a normal says within the lane's plane counts. */
-function flatten(world: World, out: Contact): void {
+function projectToLane(world: World, out: Contact): void {
   if (world.lane === null || out.nz === 0) return;
   const l = Math.sqrt(out.nx * out.nx + out.ny * out.ny);
   if (l < NOTHING) return;
@@ -79,7 +79,7 @@ function flatten(world: World, out: Contact): void {
  * How much of its speed against what it touched the runner loses to it, m/s, when that is loose and so
  * gives way; it is pushed. Nothing of what stands firm.
  */
-export function speedLost(
+export function exchangeMomentum(
   world: World,
   s: RunState,
   touched: Contact,
@@ -96,21 +96,21 @@ export function speedLost(
 }
 
 /** Moves the foot by a displacement until something is in the way; what is left is dropped. */
-export function shove(
+export function push(
   world: World,
   s: RunState,
   dx: number,
   dy: number,
   dz: number,
   skip: number,
-  path: Path,
+  path: Trajectory,
 ): void {
-  advance(world, s, dx, dy, dz, contact, skip);
-  addLeg(path, s.x, s.y, s.z);
+  moveUntilHit(world, s, dx, dy, dz, contact, skip);
+  addSegment(path, s.x, s.y, s.z);
 }
 
 /** A tick on the ground: along it, up steps, against walls, and held to it downhill. */
-export function walk(world: World, s: RunState, hopper: Hopper, path: Path): void {
+export function walk(world: World, s: RunState, hopper: Hopper, path: Trajectory): void {
   let dx = s.vx * DT;
   let dz = s.vz * DT;
   let gx = s.gx;
@@ -119,8 +119,8 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Path): voi
   let stepped = false;
   for (let i = 0; i < MOST_SLIDES && dx * dx + dz * dz > NOTHING * NOTHING; i++) {
     const dy = -(gx * dx + gz * dz) / gy;
-    const made = advance(world, s, dx, dy, dz, contact);
-    addLeg(path, s.x, s.y, s.z);
+    const made = moveUntilHit(world, s, dx, dy, dz, contact);
+    addSegment(path, s.x, s.y, s.z);
     if (made === 1) break;
     dx *= 1 - made;
     dz *= 1 - made;
@@ -133,7 +133,7 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Path): voi
     }
     const { nx, nz } = contact;
     if (stepUp(world, s, hopper, dx, dz)) {
-      addLeg(path, s.x, s.y, s.z);
+      addSegment(path, s.x, s.y, s.z);
       stepped = true;
       break;
     }
@@ -147,7 +147,7 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Path): voi
     dz -= uz * Math.min(0, into);
     const speed = ux * s.vx + uz * s.vz;
     if (speed < 0) {
-      const stopped = Math.min(-speed, speedLost(world, s, contact, 0) ?? -speed);
+      const stopped = Math.min(-speed, exchangeMomentum(world, s, contact, 0) ?? -speed);
       s.vx += ux * stopped;
       s.vz += uz * stopped;
     }
@@ -167,11 +167,11 @@ function stepUp(world: World, s: RunState, hopper: Hopper, dx: number, dz: numbe
     s.z = z;
     return false;
   };
-  advance(world, s, 0, hopper.stepHeight, 0, probe);
+  moveUntilHit(world, s, 0, hopper.stepHeight, 0, probe);
   const up = s.y - y;
-  const made = advance(world, s, dx, 0, dz, probe);
+  const made = moveUntilHit(world, s, dx, 0, dz, probe);
   if (up < NOTHING || made * made * (dx * dx + dz * dz) < 1e-10) return restore();
-  const made2 = advance(world, s, 0, -up - SKIN, 0, probe);
+  const made2 = moveUntilHit(world, s, 0, -up - SKIN, 0, probe);
   if (made2 === 1 || Math.max(probe.top, probe.ny) < hopper.walkable) return restore();
   const contactY = s.y + world.bodies[s.size].radius * (1 - probe.ny);
   // The skin lifts the body by up to its own thickness over the edge.
@@ -185,11 +185,11 @@ function holdToGround(
   s: RunState,
   hopper: Hopper,
   stepped: boolean,
-  path: Path,
+  path: Trajectory,
 ): void {
   const reach = hopper.stepHeight + 2 * SKIN;
   const y = s.y;
-  const hit = advance(world, s, 0, -reach, 0, contact) < 1;
+  const hit = moveUntilHit(world, s, 0, -reach, 0, contact) < 1;
   const firm = contact.ny >= hopper.walkable;
   if (hit && (firm || (stepped && contact.top >= hopper.walkable))) {
     s.ground = contact.collider;
@@ -197,7 +197,7 @@ function holdToGround(
     s.gy = firm ? contact.ny : 1;
     s.gz = firm ? contact.nz : 0;
     if (firm) s.baseY = s.y + world.bodies[s.size].radius * (1 - contact.ny);
-    addLeg(path, s.x, s.y, s.z);
+    addSegment(path, s.x, s.y, s.z);
     return;
   }
   s.y = y;
@@ -231,8 +231,12 @@ export function speedOf(world: World, s: RunState, collider: number): Float64Arr
 }
 
 /** A tick in the air. Returns the downward speed of a landing in m/s, or -1 when still in the air. */
-export function fly(world: World, s: RunState, hopper: Hopper, path: Path): number {
-  const [gx, gy, gz] = [s.field[F.gravityX], s.field[F.gravityY], s.field[F.gravityZ]];
+export function fly(world: World, s: RunState, hopper: Hopper, path: Trajectory): number {
+  const [gx, gy, gz] = [
+    s.field[FieldIndex.gravityX],
+    s.field[FieldIndex.gravityY],
+    s.field[FieldIndex.gravityZ],
+  ];
   let dx = (s.vx + 0.5 * gx * DT) * DT;
   let dy = (s.vy + 0.5 * gy * DT) * DT;
   let dz = (s.vz + 0.5 * gz * DT) * DT;
@@ -241,8 +245,8 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Path): numb
   s.vz += gz * DT;
   let landed = -1;
   for (let i = 0; i < MOST_SLIDES && dx * dx + dy * dy + dz * dz > NOTHING * NOTHING; i++) {
-    const made = advance(world, s, dx, dy, dz, contact);
-    addLeg(path, s.x, s.y, s.z);
+    const made = moveUntilHit(world, s, dx, dy, dz, contact);
+    addSegment(path, s.x, s.y, s.z);
     if (made === 1) break;
     const rest = 1 - made;
     dx *= rest;
@@ -251,7 +255,7 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Path): numb
     const { nx, ny, nz } = contact;
     if (ny >= hopper.walkable && s.vy <= 0) {
       landed = Math.max(landed, -s.vy);
-      speedLost(world, s, contact, 0);
+      exchangeMomentum(world, s, contact, 0);
       touchDown(world, s);
       dy = -(nx * dx + nz * dz) / ny;
       continue;
@@ -269,7 +273,7 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Path): numb
     }
     const closing = nx * s.vx + ny * s.vy + nz * s.vz;
     if (closing < 0) {
-      const stopped = Math.min(-closing, speedLost(world, s, contact, 0) ?? -closing);
+      const stopped = Math.min(-closing, exchangeMomentum(world, s, contact, 0) ?? -closing);
       s.vx += nx * stopped;
       s.vy += ny * stopped;
       s.vz += nz * stopped;

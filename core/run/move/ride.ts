@@ -1,9 +1,23 @@
 import { newTouch } from '../../collision';
 import type { Pose } from '../../motion';
-import { carriedAlong, type Collider, liftOf, type Mover, poseMover, type World } from '../world';
-import { type Path, type RunState, SKIN } from '../state';
-import { gapTo, isAway, isBefore, isElsewhere, nearBox, sweepCollider } from '../contact';
-import { shove } from './move';
+import {
+  carriedAlong,
+  type Collider,
+  centreHeight,
+  type Mover,
+  poseMover,
+  type World,
+} from '../world';
+import { type Trajectory, type RunState, SKIN } from '../state';
+import {
+  signedDistance,
+  isDisabled,
+  isBefore,
+  outsideCurrentBounds,
+  queryBox,
+  castAgainst,
+} from '../contact';
+import { push } from './move';
 
 /** Overlap left after being pushed that counts as crushed, m. */
 const CRUSH = 0.03;
@@ -13,13 +27,13 @@ const LEAST_REACH = 0.04;
 const TOUCHING = SKIN - 1e-6;
 
 /** Carries the runner along with the mover it stands on, without slip. */
-export function carry(world: World, s: RunState, path: Path): void {
+export function moveWithPlatform(world: World, s: RunState, path: Trajectory): void {
   const c = world.colliders[s.ground];
   if (!c || c.mover < 0) return;
   const m = poseMover(world.movers, s, c.mover);
   if (m.pose === m.before) return;
   const moved = carriedAlong(m, s.x, s.y, s.z);
-  shove(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
+  push(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
 }
 
 /** Part of its radius by which a mover may go past a body within a tick and still be met where it stands. */
@@ -47,7 +61,7 @@ function carriedTo(before: Pose, pose: Pose, { x, y, z }: RunState): void {
  * is thin and quick would else be found on its other side. Seen from the mover, the runner comes from where
  * it would be had it been carried.
  */
-function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Path): boolean {
+function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Trajectory): boolean {
   if (m.pose === m.before || m.loose || s.ground === c.index) return false;
   const body = world.bodies[s.size];
   const { before, pose } = m;
@@ -66,10 +80,10 @@ function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Path)
   if (dx * dx + dy * dy + dz * dz < least * least) return false;
   met.t = 1;
   const { x, y, z: depth } = carried;
-  if (!sweepCollider(world, s, body, c, x, y, depth, dx, dy, dz, met)) return false;
+  if (!castAgainst(world, s, body, c, x, y, depth, dx, dy, dz, met)) return false;
   const back = 1 - met.t;
   const z = world.lane === null ? -dz * back : 0;
-  shove(world, s, -dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny, z, c.index, path);
+  push(world, s, -dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny, z, c.index, path);
   return true;
 }
 
@@ -85,11 +99,11 @@ function stopAgainst(s: RunState, c: Collider, nx: number, ny: number, nz: numbe
  * Lets movers push the runner out of their way.
  * @returns the index of the mover that crushed it against something, or -1
  */
-export function pushedBy(world: World, s: RunState, path: Path): number {
+export function resolvePushers(world: World, s: RunState, path: Trajectory): number {
   const body = world.bodies[s.size];
   const { radius } = body;
-  const top = 2 * liftOf(body);
-  const { movers, solids } = nearBox(
+  const top = 2 * centreHeight(body);
+  const { movers, solids } = queryBox(
     world,
     s.x - radius,
     s.y,
@@ -107,8 +121,8 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     s.z + radius < boxes[b + 2] ||
     s.z - radius > boxes[b + 5];
   const strayed = (c: Collider) =>
-    c.strays &&
-    isElsewhere(
+    c.isDynamic &&
+    outsideCurrentBounds(
       world,
       s,
       c,
@@ -123,7 +137,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     if (outside(movers.boxes, 6 * i)) continue;
     const c = movers.list[i];
     if (strayed(c)) continue;
-    if (isAway(world, s, c)) continue;
+    if (isDisabled(world, s, c)) continue;
     const m = poseMover(world.movers, s, c.mover);
     // One-way faces push only who was before them.
     if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
@@ -132,7 +146,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
       pusher = c.index;
       continue;
     }
-    const gap = gapTo(world, s, body, c, s.x, s.y, s.z);
+    const gap = signedDistance(world, s, body, c, s.x, s.y, s.z);
     if (gap.distance >= TOUCHING) continue;
     let { nx, ny, nz } = gap;
     const out = SKIN - gap.distance;
@@ -145,7 +159,7 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
     nx /= reach;
     ny /= reach;
     nz /= reach;
-    shove(world, s, nx * out, ny * out, nz * out, c.index, path);
+    push(world, s, nx * out, ny * out, nz * out, c.index, path);
     stopAgainst(s, c, nx, ny, nz);
     pusher = c.index;
   }
@@ -153,8 +167,8 @@ export function pushedBy(world: World, s: RunState, path: Path): number {
   for (let i = 0; i < solids.list.length; i++) {
     if (outside(solids.boxes, 6 * i)) continue;
     const c = solids.list[i];
-    if (isAway(world, s, c) || c.oneWay || strayed(c)) continue;
-    if (gapTo(world, s, body, c, s.x, s.y, s.z).distance < -CRUSH) return pusher;
+    if (isDisabled(world, s, c) || c.oneWay || strayed(c)) continue;
+    if (signedDistance(world, s, body, c, s.x, s.y, s.z).distance < -CRUSH) return pusher;
   }
   return -1;
 }

@@ -1,5 +1,13 @@
 import { DT, type Flick, type Roller, type World } from '../world';
-import { F, FULL_AIM, FULL_PAD, type Input, type Path, type RunState, type Say } from '../state';
+import {
+  FieldIndex,
+  FULL_AIM,
+  FULL_PAD,
+  type Input,
+  type Trajectory,
+  type RunState,
+  type EmitEvent,
+} from '../state';
 import { headingOf, pushed } from './hopper';
 import { AIR_TICKS, alongOf, fall, pull, roll, settle, slow } from './rolling';
 
@@ -18,13 +26,13 @@ export function tickRoller(
   s: RunState,
   roller: Roller,
   input: Input,
-  path: Path,
-  say: Say,
+  path: Trajectory,
+  say: EmitEvent,
 ): void {
   const grounded = s.ground >= 0;
   const surface = grounded ? world.colliders[s.ground].surface : undefined;
-  const grip = roller.grip * (surface?.grip ?? 1) * s.field[F.grip];
-  const top = roller.topSpeed * (surface?.pace ?? 1) * s.field[F.pace];
+  const grip = roller.grip * (surface?.grip ?? 1) * s.field[FieldIndex.grip];
+  const top = roller.topSpeed * (surface?.pace ?? 1) * s.field[FieldIndex.pace];
   let px = input.x / FULL_PAD;
   let pz = world.lane === null ? input.z / FULL_PAD : 0;
   const length = Math.sqrt(px * px + pz * pz);
@@ -84,12 +92,12 @@ export function tickFlick(
   s: RunState,
   flick: Flick,
   input: Input,
-  path: Path,
-  say: Say,
+  path: Trajectory,
+  say: EmitEvent,
 ): void {
   const grounded = s.ground >= 0;
   const surface = grounded ? world.colliders[s.ground].surface : undefined;
-  const friction = flick.friction * (surface?.grip ?? 1) * s.field[F.grip];
+  const friction = flick.friction * (surface?.grip ?? 1) * s.field[FieldIndex.grip];
   const struck = input.jump && !s.jumpHeld;
   s.jumpHeld = input.jump;
   if (grounded) {

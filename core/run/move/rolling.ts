@@ -1,7 +1,7 @@
 import { DT, newContact, type World } from '../world';
-import { addLeg, F, type Path, type RunState, SKIN } from '../state';
-import { trace } from '../contact';
-import { advance, speedLost, speedOf } from './move';
+import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
+import { castRunner } from '../contact';
+import { moveUntilHit, exchangeMomentum, speedOf } from './move';
 
 // How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back
 // from what they run into.
@@ -37,7 +37,13 @@ const TURN = 0.9;
  * for a sphere
  * @returns the greatest speed at which it met anything head on, m/s
  */
-export function roll(world: World, s: RunState, bounce: number, lip: number, path: Path): number {
+export function roll(
+  world: World,
+  s: RunState,
+  bounce: number,
+  lip: number,
+  path: Trajectory,
+): number {
   let rest = DT;
   let hardest = 0;
   let impulse = 0;
@@ -50,15 +56,15 @@ export function roll(world: World, s: RunState, bounce: number, lip: number, pat
   if (s.ground >= 0) frame = s.ground;
   s.air++;
   for (let i = 0; i < MOST_SLIDES && rest > 1e-9; i++) {
-    const made = advance(world, s, s.vx * rest, s.vy * rest, s.vz * rest, contact);
+    const made = moveUntilHit(world, s, s.vx * rest, s.vy * rest, s.vz * rest, contact);
     // What it rolls on is looked at first; from then on it is in the air unless it touches something.
     if (i === 0) s.ground = -1;
-    addLeg(path, s.x, s.y, s.z);
+    addSegment(path, s.x, s.y, s.z);
     if (made === 1) break;
     rest *= 1 - made;
     const { nx, ny, nz, collider } = contact;
     if (lip > 0 && rolling && contact.edge && rideOver(world, s, lip)) {
-      addLeg(path, s.x, s.y, s.z);
+      addSegment(path, s.x, s.y, s.z);
       continue;
     }
     const [was, ground] = [frame, s.ground];
@@ -70,7 +76,7 @@ export function roll(world: World, s: RunState, bounce: number, lip: number, pat
     if (into < 0) {
       const back = -into > LEAST_BOUNCE ? bounce : 0;
       // What gives way leaves it some of its speed, for the ticks to come.
-      const lost = speedLost(world, s, contact, back);
+      const lost = exchangeMomentum(world, s, contact, back);
       const kept = lost === null ? 0 : Math.min(0, lost + (1 + back) * into);
       keptX += kept * nx;
       keptY += kept * ny;
@@ -130,7 +136,7 @@ function isOfCurve(world: World, s: RunState): boolean {
   if (speed < LEAST_BOUNCE) return false;
   const k = -BACK / speed;
   return (
-    trace(world, s, s.x, s.y, s.z, s.vx * k, 0, s.vz * k, facet, collider) &&
+    castRunner(world, s, s.x, s.y, s.z, s.vx * k, 0, s.vz * k, facet, collider) &&
     nx * facet.nx + ny * facet.ny + nz * facet.nz > TURN
   );
 }
@@ -145,7 +151,7 @@ function rideOver(world: World, s: RunState, lip: number): boolean {
   const height = world.bodies[s.size].radius * (1 - across);
   if (height > lip) return false;
   const up = height + SKIN;
-  if (advance(world, s, gx * up, gy * up, gz * up, lifted) === 1) return true;
+  if (moveUntilHit(world, s, gx * up, gy * up, gz * up, lifted) === 1) return true;
   s.x = x;
   s.y = y;
   s.z = z;
@@ -172,7 +178,11 @@ const GRAVITY_SINK = 0.25;
 
 /** The pull of gravity along what is rolled on and into it, m/s². `out` gets x, y, z along it, and into. */
 export function pull(s: RunState, out: Float64Array): Float64Array {
-  const [x, y, z] = [s.field[F.gravityX], s.field[F.gravityY], s.field[F.gravityZ]];
+  const [x, y, z] = [
+    s.field[FieldIndex.gravityX],
+    s.field[FieldIndex.gravityY],
+    s.field[FieldIndex.gravityZ],
+  ];
   const into = x * s.gx + y * s.gy + z * s.gz;
   out[0] = x - into * s.gx;
   out[1] = y - into * s.gy;
@@ -187,9 +197,9 @@ export const alongOf = (pulled: Float64Array): number =>
 
 /** Gravity for a tick in the air. */
 export function fall(s: RunState, fallSpeed: number): void {
-  s.vx += s.field[F.gravityX] * DT;
-  s.vy = Math.max(-fallSpeed, s.vy + s.field[F.gravityY] * DT);
-  s.vz += s.field[F.gravityZ] * DT;
+  s.vx += s.field[FieldIndex.gravityX] * DT;
+  s.vy = Math.max(-fallSpeed, s.vy + s.field[FieldIndex.gravityY] * DT);
+  s.vz += s.field[FieldIndex.gravityZ] * DT;
 }
 
 /** Presses it on to the ground by what pulls it there, so that the next tick touches it again. */

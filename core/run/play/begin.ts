@@ -1,7 +1,14 @@
-import { FOR_GOOD, layLoose, type World } from '../world';
-import { COPY_SIZE, FIELD_SIZE, LINK_SIZE, nothingTouched, type RunState, SKIN } from '../state';
+import { FOREVER, layLoose, type World } from '../world';
+import {
+  PROJECTILE_SIZE,
+  FIELD_SIZE,
+  LINK_SIZE,
+  nothingTouched,
+  type RunState,
+  SKIN,
+} from '../state';
 import { standClear } from '../contact';
-import { restField, startDrives } from '../rules';
+import { resetField, startDrives } from '../rules';
 
 const NEVER = -1_000_000;
 
@@ -10,7 +17,7 @@ const NEVER = -1_000_000;
  * @param seed what all chance in the run comes from
  * @param start which start of several it begins each leg at, from 0
  */
-export function startState(world: World, seed = 0, start = 0): RunState {
+export function initialState(world: World, seed = 0, start = 0): RunState {
   const spot = world.starts[0][start % world.starts[0].length];
   const s: RunState = {
     tick: 0,
@@ -61,7 +68,7 @@ export function startState(world: World, seed = 0, start = 0): RunState {
     held: 0,
     heldTick: NEVER,
     offGoal: false,
-    locks: new Int32Array(world.locks.length).fill(-1),
+    gates: new Int32Array(world.gates.length).fill(-1),
     away: Uint8Array.from(world.pieces, ({ absent }) => (absent ? 1 : 0)),
     touched: new Int32Array(world.pieces.length).fill(NEVER),
     watched: [],
@@ -69,9 +76,9 @@ export function startState(world: World, seed = 0, start = 0): RunState {
     hits: new Int16Array(world.breaking ? world.pieces.length : 0),
     moverFrom: Int32Array.from(world.movers, ({ wake }) => (wake ? -1 : 0)),
     moverAt: new Int32Array(world.movers.length).fill(-1),
-    drives: new Float64Array(world.drives),
-    throws: new Int32Array(world.throwers.length),
-    copies: new Float64Array(COPY_SIZE * world.copies).fill(-1),
+    dynamicPoses: new Float64Array(world.dynamicPoseSize),
+    throws: new Int32Array(world.emitters.length),
+    projectiles: new Float64Array(PROJECTILE_SIZE * world.maxProjectiles).fill(-1),
     field: new Float64Array(FIELD_SIZE),
     gravityBy: 1,
     gravityUntil: 0,
@@ -81,7 +88,7 @@ export function startState(world: World, seed = 0, start = 0): RunState {
     stillUntil: 0,
     slowUntil: 0,
     links: new Int32Array(LINK_SIZE * world.links.length),
-    due: FOR_GOOD,
+    due: FOREVER,
     tideFrom: world.tide,
     tideTo: world.tide,
     tideTick: 0,
@@ -94,13 +101,13 @@ export function startState(world: World, seed = 0, start = 0): RunState {
     seed,
     finish: -1,
     over: false,
-    kept: null,
+    snapshot: null,
     touching: nothingTouched(),
   };
   for (let i = 0; i < world.links.length; i++) s.links[i * LINK_SIZE + 2] = -1;
-  restField(world, s);
+  resetField(world, s);
   startDrives(world, s);
-  layLoose(world.movers, s.drives);
+  layLoose(world.movers, s.dynamicPoses);
   standClear(world, s);
   return s;
 }

@@ -3,8 +3,8 @@ import type { Vec3 } from '../../geometry';
 import { checkpointNumber, legOf } from '../../pieces';
 import { legMarks, nearestOf, spotAt, type World } from '../world';
 import type { RunState } from '../state';
-import { putAt } from '../contact';
-import { startState } from './begin';
+import { teleport } from '../contact';
+import { initialState } from './begin';
 
 /**
  * A run begun part of the way: in the leg that passes the place nearest, with the checkpoints passed that
@@ -25,7 +25,7 @@ export function beginAt(
   const spot = spotAt([at[0], at[1], world.lane ?? at[2]], headingTo(at, next, world.lane));
   const starts = world.starts.map((of, i) => (i === leg ? [spot] : of));
   const here: World = { ...world, starts };
-  const state = startState(here, seed);
+  const state = initialState(here, seed);
   if (world.legs > 0) state.leg = Math.min(leg, world.legs - 1);
   // The line's first mark is the start; a checkpoint before the place has been passed.
   const passed = lines[leg].slice(1, nearest[leg].after + 1);
@@ -44,7 +44,7 @@ export function beginAt(
     i === last ? { ...one, ...spot, restores: false } : one,
   );
   const begun = { ...here, checkpoints };
-  putAt(begun, state, spot);
+  teleport(begun, state, spot);
   state.rest = 0;
   return { world: begun, state };
 }

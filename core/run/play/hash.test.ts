@@ -1,7 +1,7 @@
 import { layPieces, type PieceInHand } from '../../assemble';
 import { emptyCourse, type Course, type Link } from '../../course';
 import { FAMILIES } from '../../pieces';
-import { buildWorld, courseHash, loadPhysics, NO_INPUT, startState, tick } from '..';
+import { buildWorld, courseHash, loadPhysics, NO_INPUT, initialState, tick } from '..';
 
 /** Paths of all single values in a document. */
 function leavesOf(value: unknown, path: string[] = []): string[][] {
@@ -160,7 +160,7 @@ const rich = (): Course => {
 function readBy(course: Course): Set<string> {
   const read = new Set<string>();
   const world = buildWorld(recorded(structuredClone(course), read));
-  const state = startState(world, 3);
+  const state = initialState(world, 3);
   const input = { x: 9, z: -3, jump: false };
   for (let i = 0; i < 600; i++) tick(world, state, i % 90 < 60 ? input : NO_INPUT, () => {});
   return read;

@@ -1,8 +1,8 @@
 import { markOf } from '../../pieces';
 import { newContact, type World } from '../world';
 import type { RunState } from '../state';
-import { isOpen, trace } from '../contact';
-import { isThere } from '../rules';
+import { isOpen, castRunner } from '../contact';
+import { isPickupPresent } from '../rules';
 
 const below = newContact();
 
@@ -10,12 +10,12 @@ const below = newContact();
  * Ids of the pieces that are not to be seen: pickups gathered, slabs that gave way, gates that stand open,
  * and what is hidden or broken.
  */
-export function goneFrom(world: World, s: RunState): Set<string> {
+export function hiddenPieces(world: World, s: RunState): Set<string> {
   const gone = new Set<string>();
   world.pickups.forEach((piece, i) => {
-    if (!isThere(world, s, i)) gone.add(world.pieces[piece].id);
+    if (!isPickupPresent(world, s, i)) gone.add(world.pieces[piece].id);
   });
-  world.pieceLocks.forEach((lock, piece) => {
+  world.pieceGates.forEach((lock, piece) => {
     // A goal stands there, shut or open.
     if (lock >= 0 && markOf(world.pieces[piece]) !== 'goal' && isOpen(world, s, lock)) {
       gone.add(world.pieces[piece].id);
@@ -30,7 +30,7 @@ export function goneFrom(world: World, s: RunState): Set<string> {
 const DEEP = 30;
 
 /** Height of what lies below the runner's foot, or -Infinity over open water; for its shadow. */
-export function floorBelow(world: World, s: RunState): number {
-  if (!trace(world, s, s.x, s.y + 0.01, s.z, 0, -DEEP, 0, below)) return -Infinity;
+export function groundHeight(world: World, s: RunState): number {
+  if (!castRunner(world, s, s.x, s.y + 0.01, s.z, 0, -DEEP, 0, below)) return -Infinity;
   return s.y + 0.01 - DEEP * below.t;
 }

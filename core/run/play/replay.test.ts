@@ -5,7 +5,7 @@ import {
   Recorder,
   replay,
   ReplayRefused,
-  startState,
+  initialState,
   tick,
   buildWorld,
   poseHash,
@@ -32,7 +32,7 @@ const inputs = fc.array(
 
 function record(stretches: [number, number, boolean][]) {
   const world = buildWorld(course);
-  const state = startState(world);
+  const state = initialState(world);
   const recorder = new Recorder();
   const path = [state.x, state.y, state.z];
   for (const [ticks, x, jump] of stretches) {

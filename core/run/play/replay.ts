@@ -3,7 +3,7 @@ import { buildWorld, type World } from '../world';
 import type { RunEvent, RunState } from '../state';
 import type { Run } from './record';
 import { roundsOf, splitsOf, type Split } from './splits';
-import { startState } from './begin';
+import { initialState } from './begin';
 import { playInputs, ticksOfRun } from './verify';
 
 /** What a replayed run turned out to be. */
@@ -40,7 +40,7 @@ export interface RunResult {
  */
 export function replay(course: Course, run: Run, world: World = buildWorld(course)): RunResult {
   const total = ticksOfRun(course, run);
-  const state = startState(world, run.seed, run.start);
+  const state = initialState(world, run.seed, run.start);
   const events: RunEvent[] = [];
   const path = new Float64Array(3 * (total + 1));
   path.set([state.x, state.y, state.z]);
@@ -82,7 +82,7 @@ export function summarise(
     legs: legsOf(world, state),
     events,
     path,
-    poses: poseHash(path, state.drives),
+    poses: poseHash(path, state.dynamicPoses),
   };
 }
 

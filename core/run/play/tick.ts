@@ -2,32 +2,40 @@ import { DT, type World } from '../world';
 import {
   beginPath,
   type Emit,
-  F,
+  FieldIndex,
   type Input,
   newPath,
   NO_INPUT,
-  type Path,
+  type Trajectory,
   type RunState,
-  type Say,
-  sayer,
+  type EmitEvent,
+  eventEmitter,
   tideOf,
 } from '../state';
-import { gapTo, meetings, respawn } from '../contact';
+import { signedDistance, sensorHits, respawn } from '../contact';
 import { LooseBodies } from '../loose';
-import { carry, leaveGround, pushedBy, tickCart, tickFlick, tickHopper, tickRoller } from '../move';
+import {
+  moveWithPlatform,
+  leaveGround,
+  resolvePushers,
+  tickCart,
+  tickFlick,
+  tickHopper,
+  tickRoller,
+} from '../move';
 import {
   actOnLinks,
   breakPiece,
-  drive,
-  feelRegion,
-  forget,
-  type Happened,
+  stepFollowers,
+  applyRegion,
+  clearEvents,
+  type TickEvents,
   hurt,
-  meet,
+  onSensor,
   nothingHappened,
-  restField,
-  standOn,
-  throwCopies,
+  resetField,
+  triggerCrumble,
+  stepProjectiles,
   wakeMovers,
   wakeTouched,
   watchPiece,
@@ -46,7 +54,7 @@ const ANEW = 12;
  */
 export function tick(world: World, s: RunState, input: Input, emit: Emit): void {
   if (s.finish >= 0 || s.over) return;
-  const say = sayer(world, s, emit);
+  const say = eventEmitter(world, s, emit);
   if (s.tick === 0) emit({ kind: 'start', tick: 0, time: 0, x: s.x, y: s.y, z: s.z });
   s.tick++;
   step(world, s, input, say);
@@ -57,30 +65,30 @@ export function tick(world: World, s: RunState, input: Input, emit: Emit): void 
 }
 
 /** What a tick does, up to whatever ends it early. */
-function step(world: World, s: RunState, input: Input, say: Say): void {
+function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
   const told = s.rest > 0 || s.tick < s.stillUntil ? NO_INPUT : input;
   if (s.rest > 0) s.rest--;
   const { links } = world;
   const { touching } = s;
   touching.count = 0;
   // What nobody waits for is not noted.
-  const watched = links.length > 0 || world.breaking || world.wakers.length > 0;
-  const happened = watched ? forget(heard) : null;
+  const watched = links.length > 0 || world.breaking || world.triggeredMovers.length > 0;
+  const happened = watched ? clearEvents(heard) : null;
 
-  if (world.wakers.length > 0) wakeMovers(world, s);
-  if (world.followers.length > 0) drive(world, s);
+  if (world.triggeredMovers.length > 0) wakeMovers(world, s);
+  if (world.runnerDriven.length > 0) stepFollowers(world, s);
   if (s.size !== 0 && s.tick > s.sizeUntil) s.size = 0;
   if (world.loose.length > 0) (s.bodies ??= LooseBodies.of(world, s)).step(world, s);
 
   beginPath(path, s.x, s.y, s.z);
-  if (s.ground >= 0) carry(world, s, path);
-  const crusher = world.movers.length > 0 ? pushedBy(world, s, path) : -1;
+  if (s.ground >= 0) moveWithPlatform(world, s, path);
+  const crusher = world.movers.length > 0 ? resolvePushers(world, s, path) : -1;
   if (crusher >= 0) {
     say('crush', 1, world.colliders[crusher].piece);
     respawn(world, s, say);
     return;
   }
-  const thrown = world.throwers.length > 0 ? throwCopies(world, s) : null;
+  const thrown = world.emitters.length > 0 ? stepProjectiles(world, s) : null;
 
   move(world, s, told, path, say);
   if (isLost(s, path)) {
@@ -110,7 +118,7 @@ function step(world: World, s: RunState, input: Input, say: Say): void {
 const MOST_SPEED = 1000;
 
 /** Whether the runner is nowhere any more, or was taken along faster than any course can: no run goes on so. */
-function isLost({ x, y, z, vx, vy, vz }: RunState, { points }: Path): boolean {
+function isLost({ x, y, z, vx, vy, vz }: RunState, { points }: Trajectory): boolean {
   const dx = x - points[0];
   const dy = y - points[1];
   const dz = z - points[2];
@@ -121,7 +129,7 @@ function isLost({ x, y, z, vx, vy, vz }: RunState, { points }: Path): boolean {
 }
 
 /** Ends the attempt where the tick found the runner. */
-function lose(s: RunState, { points }: Path, say: Say): void {
+function lose(s: RunState, { points }: Trajectory, say: EmitEvent): void {
   [s.x, s.y, s.z] = points;
   s.vx = 0;
   s.vy = 0;
@@ -135,7 +143,7 @@ const LOST = 4000;
 const beyond = (s: RunState): boolean =>
   !(Math.abs(s.x) < LOST && Math.abs(s.z) < LOST && s.y < LOST);
 
-function move(world: World, s: RunState, input: Input, way: Path, say: Say): void {
+function move(world: World, s: RunState, input: Input, way: Trajectory, say: EmitEvent): void {
   const { runner } = world;
   switch (runner.kind) {
     case 'hopper':
@@ -150,9 +158,12 @@ function move(world: World, s: RunState, input: Input, way: Path, say: Say): voi
 }
 
 /** What the ground does: it may give way, or throw the runner up. */
-function feel(world: World, s: RunState, say: Say): void {
-  standOn(world, s);
-  const bounce = Math.max(world.colliders[s.ground].surface?.bounce ?? 0, s.field[F.bounce]);
+function feel(world: World, s: RunState, say: EmitEvent): void {
+  triggerCrumble(world, s);
+  const bounce = Math.max(
+    world.colliders[s.ground].surface?.bounce ?? 0,
+    s.field[FieldIndex.bounce],
+  );
   if (bounce === 0) return;
   leaveGround(world, s);
   s.vy = bounce;
@@ -166,24 +177,24 @@ function feel(world: World, s: RunState, say: Say): void {
 function sense(
   world: World,
   s: RunState,
-  way: Path,
-  happened: Happened | null,
-  say: Say,
+  way: Trajectory,
+  happened: TickEvents | null,
+  say: EmitEvent,
 ): 'ended' | 'hurt' | 'fall' | null {
   if (s.portal >= 0 && s.tick - s.portalTick > 1) s.portal = -1;
-  restField(world, s);
+  resetField(world, s);
   let done: 'hurt' | 'fall' | null = null;
-  for (const { collider, part } of meetings(world, s, way)) {
+  for (const { collider, timeOfImpact } of sensorHits(world, s, way)) {
     const { piece, role } = collider;
     if (happened) noteTouch(world, s, piece, happened);
     if (role === 'region') {
       const body = world.bodies[s.size];
-      if (gapTo(world, s, body, collider, s.x, s.y, s.z).distance >= 0) continue;
-      done = feelRegion(world, s, collider) ?? done;
+      if (signedDistance(world, s, body, collider, s.x, s.y, s.z).distance >= 0) continue;
+      done = applyRegion(world, s, collider) ?? done;
       continue;
     }
     const reached = s.checkpoint;
-    if (meet(world, s, collider, part, say)) return 'ended';
+    if (onSensor(world, s, collider, timeOfImpact, say)) return 'ended';
     if (happened) {
       if (role === 'pickup') happened.gathered = true;
       if (role === 'checkpoint' && s.checkpoint !== reached) happened.checkpoints.push(piece);
@@ -192,14 +203,14 @@ function sense(
   return done;
 }
 
-function noteTouch(world: World, s: RunState, piece: number, happened: Happened): void {
-  if (world.heeded[piece]) watchPiece(s, piece);
+function noteTouch(world: World, s: RunState, piece: number, happened: TickEvents): void {
+  if (world.watchedByLinks[piece]) watchPiece(s, piece);
   if (s.tick - s.touched[piece] > ANEW) happened.touched.push(piece);
   s.touched[piece] = s.tick;
 }
 
 /** What follows from solids being touched: they break, wake, and give their cue. */
-function touched(world: World, s: RunState, happened: Happened, say: Say): void {
+function touched(world: World, s: RunState, happened: TickEvents, say: EmitEvent): void {
   const { count, pieces, speeds } = s.touching;
   for (let i = 0; i < count; i++) {
     const piece = pieces[i];
@@ -215,7 +226,7 @@ function touched(world: World, s: RunState, happened: Happened, say: Say): void 
       }
     }
   }
-  if (world.wakers.length > 0) {
+  if (world.triggeredMovers.length > 0) {
     for (const piece of happened.touched) wakeTouched(world, s, piece);
     for (let i = 0; i < count; i++) wakeTouched(world, s, pieces[i]);
   }

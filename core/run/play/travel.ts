@@ -3,7 +3,7 @@ import { distance, type Vec3 } from '../../geometry';
 import { applyPose, periodOf, type Pose } from '../../motion';
 import { pieceBounds } from '../../pieces';
 import { moversOf } from '../world';
-import { Playing } from './lively';
+import { MotionPreview } from './motionPreview';
 
 /** Where a piece's moving part is at even times along its longest motion, the end left out. */
 export interface Along {
@@ -23,7 +23,7 @@ export function posesAlong(course: Course, piece: Piece, steps: number): Along |
   const periods = moversOf(one, one.pieces).list.flatMap(({ motions }) => motions.map(periodOf));
   if (periods.length === 0) return null;
   const period = Math.max(...periods);
-  const playing = new Playing(one);
+  const playing = new MotionPreview(one);
   const poses = Array.from({ length: steps }, (_step, i) => {
     playing.to((period * 120 * i) / steps);
     return playing.posing(piece.id).part;

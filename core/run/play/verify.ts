@@ -3,7 +3,7 @@ import { buildWorld, type World } from '../world';
 import type { Emit, RunState } from '../state';
 import { CORE_VERSION, MAX_RUN_TICKS, type Run } from './record';
 import { courseHash } from './hash';
-import { startState } from './begin';
+import { initialState } from './begin';
 import type { Score } from './rank';
 import { tick } from './tick';
 
@@ -70,7 +70,7 @@ const ASKED_EVERY = 16;
 export function verifyRun(course: Course, run: Run, mayGoOn: () => boolean): Score | null {
   ticksOfRun(course, run);
   const world = buildWorld(course);
-  const state = startState(world, run.seed, run.start);
+  const state = initialState(world, run.seed, run.start);
   const nothing = () => {};
   playInputs(world, state, run, nothing, ({ tick }) => {
     if (tick % ASKED_EVERY === 0 && !mayGoOn()) {

@@ -1,5 +1,5 @@
 import type { World } from '../world';
-import { keepThings, type RunState, type Say } from '../state';
+import { saveCheckpoint, type RunState, type EmitEvent } from '../state';
 
 /** Ticks between two words about a shut goal or a checkpoint out of turn. */
 export const SHUT_REST = 120;
@@ -10,7 +10,7 @@ export function reachCheckpoint(
   s: RunState,
   piece: number,
   part: number,
-  say: Say,
+  say: EmitEvent,
 ): void {
   const place = world.checkpointAt[piece];
   const { number, restores } = world.checkpoints[place];
@@ -26,7 +26,7 @@ export function reachCheckpoint(
   }
   s.checkpoint = place;
   s.passed[place] = 1;
-  if (restores) keepThings(s);
+  if (restores) saveCheckpoint(s);
   say('checkpoint', part, piece);
 }
 

@@ -1,25 +1,25 @@
 import type { Effect } from '../../course';
-import { DT, FOR_GOOD, type LinkIndex, spotAt, type World } from '../world';
-import { type RunState, type Say, tideOf } from '../state';
-import { putAt, respawn } from '../contact';
-import { startMover, stopMover } from './drive';
-import type { Happened } from './happened';
-import { isThere } from './meet';
+import { DT, FOREVER, type LinkIndex, spotAt, type World } from '../world';
+import { type RunState, type EmitEvent, tideOf } from '../state';
+import { teleport, respawn } from '../contact';
+import { startMover, stopMover } from './followers';
+import type { TickEvents } from './tickEvents';
+import { isPickupPresent } from './sensors';
 
 const until = (s: RunState, seconds: number | undefined): number =>
-  seconds ? s.tick + Math.round(seconds * 120) : FOR_GOOD;
+  seconds ? s.tick + Math.round(seconds * 120) : FOREVER;
 
 /**
  * Does what an effect says, to pieces by their places.
  * @returns whether the tick ends with it
  */
-export function takeEffect(
+export function applyEffect(
   world: World,
   s: RunState,
   { movers }: LinkIndex,
   { effect, pieces }: { readonly effect: Effect; readonly pieces: readonly number[] },
-  happened: Happened,
-  say: Say,
+  happened: TickEvents,
+  say: EmitEvent,
 ): boolean {
   const { kind, value = 1, seconds } = effect;
   switch (kind) {
@@ -35,8 +35,8 @@ export function takeEffect(
     case 'open':
     case 'shut':
       for (const piece of pieces) {
-        const lock = world.pieceLocks[piece];
-        if (lock >= 0) s.locks[lock] = kind === 'open' ? until(s, seconds) : -1;
+        const lock = world.pieceGates[piece];
+        if (lock >= 0) s.gates[lock] = kind === 'open' ? until(s, seconds) : -1;
         else if (kind === 'open') s.away[piece] = 1;
         else show(s, piece);
       }
@@ -54,7 +54,7 @@ export function takeEffect(
       const [to] = pieces;
       if (to === undefined) return false;
       const { at, turn } = world.pieces[to];
-      putAt(world, s, spotAt(at, turn?.[1] ?? 0));
+      teleport(world, s, spotAt(at, turn?.[1] ?? 0));
       s.rest = 0;
       return true;
     }
@@ -79,7 +79,7 @@ export function takeEffect(
       s.speedUntil = until(s, seconds);
       return false;
     case 'size':
-      s.size = world.sizeOf(value);
+      s.size = world.sizeIndex(value);
       s.sizeUntil = until(s, seconds);
       return false;
     case 'still':
@@ -123,13 +123,13 @@ export function breakPiece(
   world: World,
   s: RunState,
   piece: number,
-  happened: Happened,
-  say: Say,
+  happened: TickEvents,
+  say: EmitEvent,
 ): void {
   if (s.away[piece] === 1) return;
   s.away[piece] = 1;
   happened.broken.push(piece);
   say('break', 1, piece);
   const pickup = world.pickupAt[piece];
-  if (pickup >= 0 && isThere(world, s, pickup)) s.gathered[pickup] = s.tick + 1;
+  if (pickup >= 0 && isPickupPresent(world, s, pickup)) s.gathered[pickup] = s.tick + 1;
 }

@@ -1,24 +1,24 @@
-import { FOR_GOOD, type World } from '../world';
+import { FOREVER, type World } from '../world';
 import type { RunState } from '../state';
 
 /** Ticks a gate stays open when its switch lets it shut again. */
 const OPEN_FOR = 480;
 
 /** Sets off the lock of what is stood on, unless it is at work already. */
-export function standOn(world: World, s: RunState): void {
+export function triggerCrumble(world: World, s: RunState): void {
   const c = world.colliders[s.ground];
   if (c === undefined || c.lock < 0) return;
-  const lock = world.locks[c.lock];
+  const lock = world.gates[c.lock];
   if (lock.kind !== 'gives') return;
-  const since = s.locks[c.lock];
-  if (since < 0 || s.tick - since >= lock.back) s.locks[c.lock] = s.tick;
+  const since = s.gates[c.lock];
+  if (since < 0 || s.tick - since >= lock.back) s.gates[c.lock] = s.tick;
 }
 
 /** Opens the gates of a switch's number: for good, or for a few seconds. Returns whether one was shut. */
 export function openGates(world: World, s: RunState, piece: number): boolean {
   const told = world.switches.get(piece);
   if (!told) return false;
-  const until = told.shuts ? s.tick + OPEN_FOR : FOR_GOOD;
+  const until = told.shuts ? s.tick + OPEN_FOR : FOREVER;
   // However many switches of one number are stood on at once, its gates are opened once.
   const at = 2 * told.pair;
   if (s.pairs[at] === s.tick && s.pairs[at + 1] >= until) return false;
@@ -26,8 +26,8 @@ export function openGates(world: World, s: RunState, piece: number): boolean {
   s.pairs[at + 1] = until;
   let opened = false;
   for (const i of told.locks) {
-    opened ||= s.locks[i] <= s.tick;
-    s.locks[i] = Math.max(s.locks[i], until);
+    opened ||= s.gates[i] <= s.tick;
+    s.gates[i] = Math.max(s.gates[i], until);
   }
   return opened;
 }

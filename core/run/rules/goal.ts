@@ -1,7 +1,7 @@
 import { legOf } from '../../pieces';
 import { DT, type World } from '../world';
-import type { RunState, Say } from '../state';
-import { beginningOf, isOpen, putAt } from '../contact';
+import type { RunState, EmitEvent } from '../state';
+import { beginningOf, isOpen, teleport } from '../contact';
 import { missingCheckpoint, SHUT_REST } from './checkpoints';
 
 /** Acts on the goal being met, by the kind of the course. Returns whether the tick ends with it. */
@@ -10,7 +10,7 @@ export function meetGoal(
   s: RunState,
   part: number,
   piece: number,
-  say: Say,
+  say: EmitEvent,
 ): boolean {
   const { kind } = world;
   if (world.legs > 0 && legOf(world.pieces[piece]) !== s.leg + 1) return false;
@@ -43,7 +43,7 @@ export function meetGoal(
     endLeg(s);
     if (s.leg < world.legs) {
       say('leg', part, piece);
-      putAt(world, s, beginningOf(world, s));
+      teleport(world, s, beginningOf(world, s));
       return true;
     }
   }
@@ -54,8 +54,8 @@ export function meetGoal(
 
 /** Whether a goal does not count yet: locked, or with something of its leg left to gather or to pass. */
 function isShut(world: World, s: RunState, piece: number): boolean {
-  const place = world.pieceLocks[piece];
-  const lock = world.locks[place];
+  const place = world.pieceGates[piece];
+  const lock = world.gates[place];
   const locked = lock.kind === 'barred' && lock.opens !== 'always' && !isOpen(world, s, place);
   return (
     locked ||
@@ -84,7 +84,7 @@ function endLeg(s: RunState): void {
   s.legWorth = s.worth;
   s.held = 0;
   s.checkpoint = -1;
-  s.kept = null;
+  s.snapshot = null;
 }
 
 /** Notes whether the runner has been off the goal of a round that no checkpoint tells from the next. */

@@ -1,11 +1,11 @@
 // What being somewhere, touching something or a link brings about.
 export { missingPickups, watchRound } from './goal';
 export { missingCheckpoint } from './checkpoints';
-export { hurt, isThere, meet } from './meet';
-export { feelRegion, restField } from './field';
-export { standOn } from './gates';
-export { drive, startDrives, USUAL_RANGE, wakeMovers, wakeTouched } from './drive';
-export { copyPlace, copySpeed, throwCopies } from './thrower';
+export { hurt, isPickupPresent, onSensor } from './sensors';
+export { applyRegion, resetField } from './field';
+export { triggerCrumble } from './gates';
+export { stepFollowers, startDrives, USUAL_RANGE, wakeMovers, wakeTouched } from './followers';
+export { copyPlace, copySpeed, stepProjectiles } from './emitters';
 export { actOnLinks, dueAt, leave, watchPiece } from './link';
 export { breakPiece } from './effects';
-export { forget, type Happened, nothingHappened } from './happened';
+export { clearEvents, type TickEvents, nothingHappened } from './tickEvents';

@@ -1,7 +1,7 @@
-import { FOR_GOOD, type LinkIndex, type ReadyLink, type World } from '../world';
-import { chance, LINK_SIZE, type RunState, type Say } from '../state';
-import { takeEffect } from './effects';
-import type { Happened } from './happened';
+import { FOREVER, type LinkIndex, type ReadyLink, type World } from '../world';
+import { nextRandom, LINK_SIZE, type RunState, type EmitEvent } from '../state';
+import { applyEffect } from './effects';
+import type { TickEvents } from './tickEvents';
 
 /** Most links that act within one tick; what is due beyond that acts in the next. */
 const MOST_ACTS = 64;
@@ -19,10 +19,10 @@ interface Acting {
   readonly world: World;
   readonly s: RunState;
   readonly index: LinkIndex;
-  readonly happened: Happened;
-  readonly say: Say;
+  readonly happened: TickEvents;
+  readonly say: EmitEvent;
   /** The same, made at the first act, that tells no more than a few words. */
-  few: Say | null;
+  few: EmitEvent | null;
   /** Ids of the links that acted, in order. */
   readonly acted: string[];
   /** How many may have acted before the rest has to wait, or counts as a loop. */
@@ -38,7 +38,12 @@ const heard: number[] = [];
  * about is heard in the same tick; a loop of them ends the links' acting with a word that names them.
  * @returns whether the tick ends with what a link did
  */
-export function actOnLinks(world: World, s: RunState, happened: Happened, say: Say): boolean {
+export function actOnLinks(
+  world: World,
+  s: RunState,
+  happened: TickEvents,
+  say: EmitEvent,
+): boolean {
   const index = world.linkIndex;
   const due = s.tick >= s.due;
   hearFirst(world, s, index, happened);
@@ -74,7 +79,7 @@ export function actOnLinks(world: World, s: RunState, happened: Happened, say: S
 const MOST_NAMED = 8;
 
 /** Tells of no more than a few messages and sounds. */
-function fewWords(say: Say): Say {
+function fewWords(say: EmitEvent): EmitEvent {
   const told = { message: 0, sound: 0 };
   return (kind, part, piece, text) => {
     if ((kind === 'message' || kind === 'sound') && ++told[kind] > MOST_TOLD) return;
@@ -85,7 +90,7 @@ function fewWords(say: Say): Say {
 /** Has what is due act, as much as a tick may; the rest stays due. */
 function actOnDue(acting: Acting): void {
   const { s, index } = acting;
-  s.due = FOR_GOOD;
+  s.due = FOREVER;
   for (let i = 0; i < index.links.length; i++) {
     const due = s.links[i * LINK_SIZE + DUE];
     if (due < 0) continue;
@@ -102,7 +107,7 @@ function act(acting: Acting, i: number): void {
   s.links[i * LINK_SIZE + DUE] = -1;
   say('link', 1, -1, link.id);
   for (const effect of effects) {
-    if (takeEffect(world, s, index, effect, happened, say)) acting.ends = true;
+    if (applyEffect(world, s, index, effect, happened, say)) acting.ends = true;
   }
 }
 
@@ -112,7 +117,7 @@ function hear(links: readonly number[] | undefined): void {
 }
 
 /** Notes the links whose cue may have been given in this tick before any acted. */
-function hearFirst(world: World, s: RunState, index: LinkIndex, happened: Happened): void {
+function hearFirst(world: World, s: RunState, index: LinkIndex, happened: TickEvents): void {
   const { touched, broken, checkpoints, gathered } = happened;
   const { clock, links } = index;
   // Setting a length costs more than looking at it.
@@ -156,7 +161,7 @@ function follow(acting: Acting, heard: readonly number[], first: boolean): void 
     s.links[i * LINK_SIZE + ACTED]++;
     s.links[i * LINK_SIZE + LAST] = s.tick;
     const { chance: odds } = ready.link;
-    if (odds !== undefined && chance(s) >= odds) continue;
+    if (odds !== undefined && nextRandom(s) >= odds) continue;
     // Of very many at once the rest wait for the next tick.
     const delay = ready.delay > 0 || acted.length < acting.most ? ready.delay : 1;
     if (delay > 0) dueAt(s, i, s.tick + delay);

@@ -1,6 +1,6 @@
 import { cosDeg, sinDeg } from '../../geometry';
 import type { World } from '../world';
-import { chance, type RunState, SKIN } from '../state';
+import { nextRandom, type RunState, SKIN } from '../state';
 import { standClear } from '../contact';
 
 /**
@@ -69,7 +69,7 @@ function exitByChance(world: World, s: RunState, own: number): number {
     for (const i of exits) s.mouths[i] = 0;
     open = exits;
   }
-  const to = open[Math.floor(chance(s) * open.length)];
+  const to = open[Math.floor(nextRandom(s) * open.length)];
   s.mouths[to] = 1;
   return to;
 }

@@ -5,7 +5,7 @@ export interface Chance {
 }
 
 /** The next number from 0 to just under 1 (mulberry32 by Ettinger, 2017). Changes the seed. */
-export function chance(s: Chance): number {
+export function nextRandom(s: Chance): number {
   s.seed = (s.seed + 0x6d2b79f5) | 0;
   let t = Math.imul(s.seed ^ (s.seed >>> 15), 1 | s.seed);
   t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;

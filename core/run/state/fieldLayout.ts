@@ -1,5 +1,5 @@
 /** What the regions about the runner do to it, as places in RunState.field. */
-export const F = {
+export const FieldIndex = {
   /** Change of speed, m/s². */
   pushX: 0,
   pushY: 1,

@@ -1,23 +1,23 @@
 // All that changes while a run goes on, and what is told of it.
 export {
   cloneState,
-  COPY_SIZE,
+  PROJECTILE_SIZE,
   FULL_AIM,
   FULL_PAD,
   type Input,
-  keepThings,
+  saveCheckpoint,
   LINK_SIZE,
   type LooseSimulation,
   NO_INPUT,
   nothingTouched,
   padSteps,
-  restoreThings,
+  restoreCheckpoint,
   type RunState,
   SKIN,
   tideOf,
 } from './state';
 export type { Emit, RunEvent } from './event';
-export { type Say, sayer } from './tell';
-export { chance } from './chance';
-export { addLeg, beginPath, newPath, type Path } from './path';
-export { F, FIELD_SIZE } from './fieldLayout';
+export { type EmitEvent, eventEmitter } from './eventEmitter';
+export { nextRandom } from './chance';
+export { addSegment, beginPath, newPath, type Trajectory } from './trajectory';
+export { FieldIndex, FIELD_SIZE } from './fieldLayout';

@@ -121,7 +121,7 @@ export interface RunState {
   /** Whether the runner has been off the goal since it last counted; see World.roundOff. */
   offGoal: boolean;
   /** For each of World.locks the tick that set it off, or until which it is open; -1 for never. */
-  locks: Int32Array;
+  gates: Int32Array;
   /** For each piece: whether it is away; the tick it was last touched; how often it was. */
   away: Uint8Array;
   touched: Int32Array;
@@ -133,7 +133,7 @@ export interface RunState {
   /** See Clocks. */
   moverFrom: Int32Array;
   moverAt: Int32Array;
-  drives: Float64Array;
+  dynamicPoses: Float64Array;
   /** The bodies of what is loose, once the run has begun. */
   bodies: LooseSimulation | null;
   /** What was touched within the tick: pieces, and the closing speed of each, m/s. */
@@ -144,7 +144,7 @@ export interface RunState {
    * Of each copy that may be thrown: the tick it was, or -1; its lowest point when its step began and when
    * it will end; speed and ground.
    */
-  copies: Float64Array;
+  projectiles: Float64Array;
   /** What the regions and links do to the runner now; see field. */
   field: Float64Array;
   /** Links' changes: times the usual gravity and speed, and the ticks until which they hold. */
@@ -177,20 +177,20 @@ export interface RunState {
   finish: number;
   over: boolean;
   /** How things were when the last checkpoint that restores them was reached. */
-  kept: Kept | null;
+  snapshot: CheckpointSnapshot | null;
 }
 
 /** What a checkpoint may restore. */
-export type Kept = Pick<
+export type CheckpointSnapshot = Pick<
   RunState,
-  'tick' | 'locks' | 'away' | 'hits' | 'moverFrom' | 'moverAt' | 'links' | 'bodies'
+  'tick' | 'gates' | 'away' | 'hits' | 'moverFrom' | 'moverAt' | 'links' | 'bodies'
 > & { readonly drives: Float64Array | null };
 
 /** Clearance kept from every surface, m. */
 export const SKIN = 1e-3;
 /** Numbers kept of each link and each copy. */
 export const LINK_SIZE = 5;
-export const COPY_SIZE = 11;
+export const PROJECTILE_SIZE = 11;
 
 /** A copy that shares nothing with the state that could change. */
 export const cloneState = (s: RunState): RunState => ({
@@ -198,7 +198,7 @@ export const cloneState = (s: RunState): RunState => ({
   passed: s.passed.slice(),
   gathered: s.gathered.slice(),
   legs: s.legs.slice(),
-  locks: s.locks.slice(),
+  gates: s.gates.slice(),
   away: s.away.slice(),
   touched: s.touched.slice(),
   hits: s.hits.slice(),
@@ -206,10 +206,10 @@ export const cloneState = (s: RunState): RunState => ({
   pairs: s.pairs.slice(),
   moverFrom: s.moverFrom.slice(),
   moverAt: s.moverAt.slice(),
-  drives: s.drives.slice(),
+  dynamicPoses: s.dynamicPoses.slice(),
   bodies: s.bodies?.copy() ?? null,
   throws: s.throws.slice(),
-  copies: s.copies.slice(),
+  projectiles: s.projectiles.slice(),
   field: s.field.slice(),
   links: s.links.slice(),
   mouths: s.mouths.slice(),
@@ -218,10 +218,10 @@ export const cloneState = (s: RunState): RunState => ({
 });
 
 /** Keeps how things are, for the checkpoint just reached. */
-export const keepThings = (s: RunState): void => {
-  s.kept = {
+export const saveCheckpoint = (s: RunState): void => {
+  s.snapshot = {
     tick: s.tick,
-    locks: s.locks.slice(),
+    gates: s.gates.slice(),
     away: s.away.slice(),
     hits: s.hits.slice(),
     moverFrom: s.moverFrom.slice(),
@@ -229,30 +229,30 @@ export const keepThings = (s: RunState): void => {
     links: s.links.slice(),
     // Only what is loose is taken back; what chases or drifts goes on.
     bodies: s.bodies?.copy() ?? null,
-    drives: s.bodies ? s.drives.slice() : null,
+    drives: s.bodies ? s.dynamicPoses.slice() : null,
   };
 };
 
 /** Has things as they were when they were kept; what was under way goes on from there. */
-export function restoreThings(s: RunState): void {
-  const { kept } = s;
-  if (!kept) return;
-  const since = s.tick - kept.tick;
+export function restoreCheckpoint(s: RunState): void {
+  const { snapshot } = s;
+  if (!snapshot) return;
+  const since = s.tick - snapshot.tick;
   const later = (tick: number) => (tick < 0 ? tick : Math.min(0x7fffffff, tick + since));
-  s.locks.set(kept.locks.map(later));
-  s.away.set(kept.away);
-  s.hits.set(kept.hits);
-  s.moverFrom.set(kept.moverFrom.map(later));
-  s.moverAt.set(kept.moverAt);
+  s.gates.set(snapshot.gates.map(later));
+  s.away.set(snapshot.away);
+  s.hits.set(snapshot.hits);
+  s.moverFrom.set(snapshot.moverFrom.map(later));
+  s.moverAt.set(snapshot.moverAt);
   s.due = s.tick;
-  if (kept.bodies && kept.drives) {
-    s.bodies = kept.bodies.copy();
+  if (snapshot.bodies && snapshot.drives) {
+    s.bodies = snapshot.bodies.copy();
     // A list of its own: poses are kept by which list they came from.
-    s.drives = s.drives.slice();
-    s.bodies.takeBack(s.drives, kept.drives);
+    s.dynamicPoses = s.dynamicPoses.slice();
+    s.bodies.takeBack(s.dynamicPoses, snapshot.drives);
   }
   s.links.set(
-    kept.links.map((v, i) => (i % LINK_SIZE === 1 || i % LINK_SIZE === 2 ? later(v) : v)),
+    snapshot.links.map((v, i) => (i % LINK_SIZE === 1 || i % LINK_SIZE === 2 ? later(v) : v)),
   );
 }
 

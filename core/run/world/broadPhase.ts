@@ -1,5 +1,5 @@
 import type { Collider } from './collider';
-import type { Grid } from './grid';
+import type { SpatialHash } from './spatialHash';
 
 /** Colliders with the boxes about every place they may take: six numbers each, low before high. */
 export interface Boxed {
@@ -8,7 +8,7 @@ export interface Boxed {
 }
 
 /** The colliders that may touch something about a place. */
-export interface Near {
+export interface BroadPhaseCell {
   /** The cell it is kept for, by its place along each axis. */
   readonly i: number;
   readonly j: number;
@@ -28,24 +28,24 @@ const SLOTS = 4096;
  * The neighbourhoods of a course, gathered once for each cell that anything comes to: they depend on the
  * course alone, so that any number of runs in it share them.
  */
-export class Neighbourhoods {
-  private readonly cells = new Map<number, Near>();
+export class BroadPhase {
+  private readonly cells = new Map<number, BroadPhaseCell>();
   // The cells asked for last, by a hash of their places: asking a map with keys this large is slow.
-  private readonly slots: (Near | null)[] = new Array(SLOTS).fill(null);
+  private readonly slots: (BroadPhaseCell | null)[] = new Array(SLOTS).fill(null);
 
   /**
    * @param over how far neighbourhoods reach beyond their cells over the map, m, and `up` upwards and down:
    * half the box about a tick of what moves here. What needs more is looked for each time.
    */
   constructor(
-    private readonly grid: Grid,
+    private readonly grid: SpatialHash,
     private readonly colliders: readonly Collider[],
     private readonly over: number,
     private readonly up: number,
   ) {}
 
   /** The colliders that may touch something within the box. */
-  at(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): Near {
+  at(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): BroadPhaseCell {
     const { over, up } = this;
     if (x1 - x0 > 2 * over || y1 - y0 > 2 * up || z1 - z0 > 2 * over) {
       return this.gather(NaN, NaN, NaN, x0, y0, z0, x1, y1, z1);
@@ -61,7 +61,7 @@ export class Neighbourhoods {
   }
 
   /** The neighbourhood of a cell, gathered the first time. */
-  private kept(i: number, j: number, k: number): Near {
+  private kept(i: number, j: number, k: number): BroadPhaseCell {
     const key = ((i + SPAN / 2) * SPAN + j + SPAN / 2) * SPAN + k + SPAN / 2;
     let near = this.cells.get(key);
     if (!near) {
@@ -92,7 +92,7 @@ export class Neighbourhoods {
     x1: number,
     y1: number,
     z1: number,
-  ): Near {
+  ): BroadPhaseCell {
     const solids: Collider[] = [];
     const sensors: Collider[] = [];
     for (const index of this.grid.near(x0, y0, z0, x1, y1, z1)) {

@@ -24,17 +24,17 @@ import {
   turnOf,
   type Shape,
 } from '../../pieces';
-import { MARGIN, type Collider, type Hurt, type Mouth, type OneWay } from './collider';
-import { Bodies, formBounds, liftOf, type Rounded } from './form';
-import { Grid } from './grid';
+import { BROADPHASE_MARGIN, type Collider, type Hurt, type Mouth, type OneWay } from './collider';
+import { InflatedShapes, formBounds, centreHeight, type Capsule } from './capsule';
+import { SpatialHash } from './spatialHash';
 import { legsNear } from './legs';
 import { indexLinks } from './linkIndex';
-import { lockOf, switchesOf, type Lock } from './gate';
+import { lockOf, switchesOf, type Gate } from './gate';
 import { moversOf, reachOf, reachOut } from './mover';
-import { Neighbourhoods } from './broadPhase';
+import { BroadPhase } from './broadPhase';
 import { portalsOf } from './portals';
 import { runnerOf } from './runner';
-import { throwingOf, type Throwing } from './throwing';
+import { throwingOf, type ProjectileEmitter } from './emitter';
 import { tideLine } from './tide';
 import {
   DEFAULT_GRAVITY,
@@ -43,7 +43,7 @@ import {
   NotRunnable,
   spotAt,
   type Checkpoint,
-  type Spot,
+  type SpawnPoint,
   type World,
 } from './world';
 
@@ -67,8 +67,8 @@ export function buildWorld(course: Course): World {
   const checkpoints: Checkpoint[] = [];
   const pickups: number[] = [];
   const portals: number[] = [];
-  const locks: Lock[] = [];
-  const pieceLocks = new Int32Array(pieces.length).fill(-1);
+  const gates: Gate[] = [];
+  const pieceGates = new Int32Array(pieces.length).fill(-1);
   const parts = new Set<number>();
   pieces.forEach((piece, index) => {
     const shapes = contactShapes(course, piece);
@@ -76,9 +76,9 @@ export function buildWorld(course: Course): World {
     const place = toWorld(piece);
     // A gate that is the goal besides is kept shut by what bars it.
     const ends = shapes.some(({ role }) => role === 'goal');
-    if (ends) pieceLocks[index] = locks.push(lockOf(piece, 'barred')) - 1;
+    if (ends) pieceGates[index] = gates.push(lockOf(piece, 'barred')) - 1;
     for (const shape of shapes) {
-      if (shape.lock) pieceLocks[index] = locks.push(lockOf(piece, shape.lock)) - 1;
+      if (shape.lock) pieceGates[index] = gates.push(lockOf(piece, shape.lock)) - 1;
       const form = placedForm(shape, place);
       const mover =
         shape.moving && movers.part[index] >= 0 ? movers.part[index] : movers.whole[index];
@@ -95,12 +95,12 @@ export function buildWorld(course: Course): World {
         hurt: hurtOf(piece),
         oneWay: piece.oneWay && shape.role === 'solid' ? oneWayOf(piece, form) : null,
         mouth: shape.moving ? mouthOf(piece, place, turn) : null,
-        lock: pieceLocks[index],
+        lock: pieceGates[index],
         mover,
-        strays: mover >= 0 && movers.list[mover].loose,
-        low: mapVec3((i) => low[i] - MARGIN),
-        high: mapVec3((i) => high[i] + MARGIN),
-        bodies: new Bodies(form),
+        isDynamic: mover >= 0 && movers.list[mover].loose,
+        low: mapVec3((i) => low[i] - BROADPHASE_MARGIN),
+        high: mapVec3((i) => high[i] + BROADPHASE_MARGIN),
+        bodies: new InflatedShapes(form),
       });
     }
     if (markOf(piece) === 'checkpoint') {
@@ -116,8 +116,8 @@ export function buildWorld(course: Course): World {
     if (shapes.some(({ role }) => role === 'portal')) portals.push(index);
   });
 
-  for (const { form, mover, strays } of colliders) {
-    if (strays) reachOut(movers.list[mover], formBounds(form), MARGIN);
+  for (const { form, mover, isDynamic } of colliders) {
+    if (isDynamic) reachOut(movers.list[mover], formBounds(form), BROADPHASE_MARGIN);
   }
 
   const runner = runnerOf(course.runner);
@@ -125,39 +125,39 @@ export function buildWorld(course: Course): World {
   for (const { effects } of links) {
     for (const { kind, value } of effects) if (kind === 'size' && value) parts.add(value);
   }
-  const heeded = new Uint8Array(pieces.length);
+  const watchedByLinks = new Uint8Array(pieces.length);
   const byId = new Map(pieces.map(({ id }, i) => [id, i]));
   for (const { cue } of links) {
     if (cue.kind !== 'left' && cue.kind !== 'stood') continue;
-    for (const id of cue.pieces ?? []) heeded[byId.get(id) ?? -1] = 1;
+    for (const id of cue.pieces ?? []) watchedByLinks[byId.get(id) ?? -1] = 1;
   }
   const sizes = [...parts].sort((a, b) => a - b).slice(0, MOST_SIZES);
-  const bodies = [1, ...sizes].map((part, index): Rounded => ({
+  const bodies = [1, ...sizes].map((part, index): Capsule => ({
     index,
     radius: runner.body.radius * part,
     half: runner.body.half * part,
   }));
 
-  const throwers: Throwing[] = [];
-  let copies = 0;
+  const emitters: ProjectileEmitter[] = [];
+  let maxProjectiles = 0;
   pieces.forEach((piece, index) => {
     if (!piece.thrower) return;
     const [w, h] = specOf(familyOf(piece.family), piece).size;
     const extents = { up: h * 0.75, ahead: w / 2 + piece.thrower.size / 2 };
     const clock = movers.whole[index];
     const places = {
-      ...{ piece: index, index: throwers.length, first: copies, clock },
+      ...{ piece: index, index: emitters.length, first: maxProjectiles, clock },
       body: bodies.length,
     };
-    throwers.push(throwingOf(course, piece, places, extents));
-    copies += piece.thrower.most ?? USUAL_COPIES;
+    emitters.push(throwingOf(course, piece, places, extents));
+    maxProjectiles += piece.thrower.most ?? USUAL_COPIES;
   });
 
-  const moved = [...bodies, ...throwers.map(({ body }) => body)];
+  const moved = [...bodies, ...emitters.map(({ body }) => body)];
   const over = Math.max(...moved.map(({ radius }) => radius)) + STEP_ROOM;
-  const up = Math.max(...moved.map(liftOf)) + STEP_ROOM;
+  const up = Math.max(...moved.map(centreHeight)) + STEP_ROOM;
 
-  const switches = switchesOf(pieces, locks);
+  const switches = switchesOf(pieces, gates);
   const legs = course.legs ? Math.min(course.legs.length, starts.length) : 0;
   const goals = colliders
     .filter(({ role }) => role === 'goal')
@@ -193,20 +193,20 @@ export function buildWorld(course: Course): World {
     switches,
     pairs: new Set([...switches.values()].map(({ pair }) => pair)).size,
     placeOf: byId,
-    locks,
-    pieceLocks,
+    gates: gates,
+    pieceGates: pieceGates,
     movers: movers.list,
     pieceMovers: movers.whole,
     partMovers: movers.part,
-    drives: movers.drives,
-    followers: movers.list.filter(({ driven }) => driven && driven.kind !== 'drift'),
-    wakers: movers.list.filter(({ wake }) => wake),
+    dynamicPoseSize: movers.drives,
+    runnerDriven: movers.list.filter(({ driven }) => driven && driven.kind !== 'drift'),
+    triggeredMovers: movers.list.filter(({ wake }) => wake),
     loose: movers.list.filter(({ loose }) => loose),
-    throwers,
-    copies,
+    emitters: emitters,
+    maxProjectiles: maxProjectiles,
     links,
     linkIndex: indexLinks(links, byId, movers.list),
-    heeded,
+    watchedByLinks: watchedByLinks,
     breaking: pieces.some(({ breaks }) => breaks),
     beat: { seconds: 60 / (course.tempo?.beats ?? 120), offset: course.tempo?.offset ?? 0 },
     kind: course.kind,
@@ -218,8 +218,8 @@ export function buildWorld(course: Course): World {
     limit: Math.round((course.limit ?? 0) * 120),
     tide: tideLine(course),
     lane,
-    sizeOf: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
-    near: new Neighbourhoods(new Grid(colliders), colliders, over, up),
+    sizeIndex: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
+    broadPhase: new BroadPhase(new SpatialHash(colliders), colliders, over, up),
   };
 }
 
@@ -274,7 +274,7 @@ function oneWayOf(piece: Piece, form: Shape['form']): OneWay {
 }
 
 /** Where a start or checkpoint has the runner stand: at its foot, or on top of any other piece. */
-function spotOf(piece: Piece, lane: number | null): Spot {
+function spotOf(piece: Piece, lane: number | null): SpawnPoint {
   const [x, foot, z] = piece.at;
   const y = piece.role === 'checkpoint' ? pieceBounds(piece).high[1] : foot;
   return spotAt([x, y, lane ?? z], piece.turn?.[1] ?? 0);
@@ -285,7 +285,7 @@ function spotsOf(
   beginnings: readonly { readonly piece: Piece; readonly leg: number }[],
   one: boolean,
   lane: number | null,
-): Spot[][] {
+): SpawnPoint[][] {
   const legs = [...new Set(beginnings.map(({ leg }) => leg))];
   return legs.map((wanted) => {
     const all = beginnings.filter(({ leg }) => leg === wanted);

@@ -2,7 +2,7 @@ import type { HurtKind } from '../../course';
 import type { Vec3 } from '../../geometry';
 import { applyPose, undoPose, type Pose } from '../../motion';
 import type { Field, Role, Shape, Surface } from '../../pieces';
-import type { Bodies } from './form';
+import type { InflatedShapes } from './capsule';
 
 /** What being hurt by something does. */
 export interface Hurt {
@@ -27,7 +27,7 @@ export interface Mouth {
 }
 
 /** Room left about every collider's box, for touches at a skin's distance, m. */
-export const MARGIN = 0.02;
+export const BROADPHASE_MARGIN = 0.02;
 
 /** One convex shape of a piece, ready to be run against. */
 export interface Collider {
@@ -49,11 +49,11 @@ export interface Collider {
   /** What carries it, as a place in World.movers, or -1. */
   readonly mover: number;
   /** Whether it goes with something loose, and so may come to be anywhere. */
-  readonly strays: boolean;
+  readonly isDynamic: boolean;
   /** The box about every place it may take, at any time, with MARGIN about it. */
   readonly low: Vec3;
   readonly high: Vec3;
-  readonly bodies: Bodies;
+  readonly bodies: InflatedShapes;
 }
 
 /** Where a point has got to that was fixed to something at the tick before. */

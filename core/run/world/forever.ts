@@ -1,2 +1,2 @@
 /** A tick that never comes: until then is for good. */
-export const FOR_GOOD = 0x7fffffff;
+export const FOREVER = 0x7fffffff;

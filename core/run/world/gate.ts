@@ -6,7 +6,7 @@ import { familyOf, specOf } from '../../pieces';
  * first stood on and is back later; or what opens by a switch of its number, by what was gathered, or by
  * a link.
  */
-export type Lock =
+export type Gate =
   | { readonly kind: 'gives'; readonly hold: number; readonly back: number }
   | {
       readonly kind: 'barred';
@@ -16,7 +16,7 @@ export type Lock =
     };
 
 /** The lock of a piece's shapes that have one. */
-export function lockOf(piece: Piece, kind: Lock['kind']): Lock {
+export function lockOf(piece: Piece, kind: Gate['kind']): Gate {
   const { number, choice } = specOf(familyOf(piece.family), piece);
   return kind === 'gives'
     ? {
@@ -44,7 +44,7 @@ export interface Switch {
 /** The switches of a course by their pieces; gates are looked up by number once. */
 export function switchesOf(
   pieces: readonly Piece[],
-  locks: readonly Lock[],
+  locks: readonly Gate[],
 ): ReadonlyMap<number, Switch> {
   const byPair = new Map<number, number[]>();
   locks.forEach((lock, i) => {

@@ -14,9 +14,9 @@ export {
   SLOPE_LIMIT,
   STEP_HEIGHT,
 } from './runner';
-export { formBounds, liftOf, type Rounded, seenAtRest } from './form';
-export { carriedAlong, type Collider, MARGIN, type Mouth } from './collider';
-export type { Near } from './broadPhase';
+export { formBounds, centreHeight, type Capsule, fitsRestFrame } from './capsule';
+export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
+export type { BroadPhaseCell } from './broadPhase';
 export {
   CHASE_REACH,
   type Clocks,
@@ -27,7 +27,7 @@ export {
   moverTick,
   poseMover,
 } from './mover';
-export type { Throwing } from './throwing';
+export type { ProjectileEmitter } from './emitter';
 export { tideLine } from './tide';
 export { legMarks, nearestOf } from './legs';
 export type { LinkIndex, ReadyLink } from './linkIndex';
@@ -37,9 +37,9 @@ export {
   DEFAULT_HOLD,
   DEFAULT_LAPS,
   NotRunnable,
-  type Spot,
+  type SpawnPoint,
   spotAt,
   type World,
 } from './world';
 export { buildWorld } from './buildWorld';
-export { FOR_GOOD } from './forever';
+export { FOREVER } from './forever';

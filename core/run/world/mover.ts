@@ -20,7 +20,7 @@ import {
   poseOf,
   samplePoses,
   STILL,
-  toldMotion,
+  parseMotion,
   type Driven,
   type Motion,
   type Pose,
@@ -75,7 +75,7 @@ export interface Clocks {
   /** The tick of its own at which each is held, or -1 while it runs. */
   readonly moverAt: Int32Array;
   /** Of each driven mover six numbers, now and at the tick before; of each loose one LOOSE_SIZE. */
-  readonly drives: Float64Array;
+  readonly dynamicPoses: Float64Array;
 }
 
 /** Numbers kept of a loose mover: its shift and its turn as a quaternion, now and at the tick before. */
@@ -158,7 +158,7 @@ export function moversOf(course: Course, pieces: readonly Piece[]): Movers {
     const motions = told.flatMap((motion) =>
       isDriven(motion)
         ? []
-        : [placeMotion(inTempo(toldMotion(motion), course.tempo), turn, piece.at)],
+        : [placeMotion(inTempo(parseMotion(motion), course.tempo), turn, piece.at)],
     );
     whole[i] = motions.length > 0 || driven ? addMover(i, motions, parent, driven) : parent;
     const own = localGeometry(piece).motion;
@@ -209,7 +209,7 @@ export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mov
     cached.last === last &&
     cached.over === over &&
     cached.overBefore === overBefore &&
-    (m.drive < 0 || sameDrive(cached.drive, s.drives, m.drive))
+    (m.drive < 0 || sameDrive(cached.drive, s.dynamicPoses, m.drive))
   ) {
     return m;
   }
@@ -222,7 +222,7 @@ export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mov
   cached.last = last;
   cached.over = over;
   cached.overBefore = overBefore;
-  if (m.drive >= 0) cached.drive = Array.from(s.drives.subarray(m.drive, m.drive + 6));
+  if (m.drive >= 0) cached.drive = Array.from(s.dynamicPoses.subarray(m.drive, m.drive + 6));
   return m;
 }
 
@@ -239,7 +239,7 @@ function poseThen(m: Mover, s: Clocks, own: number, over: Pose, back: 0 | 3): Po
 
 function drivenPose(m: Mover, s: Clocks, own: number, back: 0 | 3): Pose {
   const i = m.drive + back;
-  const [x, y, z] = [s.drives[i], s.drives[i + 1], s.drives[i + 2]];
+  const [x, y, z] = [s.dynamicPoses[i], s.dynamicPoses[i + 1], s.dynamicPoses[i + 2]];
   const { driven } = m;
   if (driven!.kind === 'drift') {
     // Its speed is drawn once, when the run begins.
@@ -253,7 +253,7 @@ function drivenPose(m: Mover, s: Clocks, own: number, back: 0 | 3): Pose {
   return poseInWorld(poseOf(scale(arrive.from, part), scale(turn, part), 1), m.turn, m.at);
 }
 
-function poseLoose(m: Mover, { drives, tick }: Clocks): Mover {
+function poseLoose(m: Mover, { dynamicPoses: drives, tick }: Clocks): Mover {
   const { cached, drive } = m;
   // It is asked for often within a tick, in which it stays where it is.
   if (cached.of === drives && cached.now === tick) return m;

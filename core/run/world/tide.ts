@@ -1,7 +1,7 @@
 import type { Course, Piece } from '../../course';
 import { mapPoints } from '../../geometry';
 import { contactShapes, localGeometry, markOf, toWorld } from '../../pieces';
-import { formBounds } from './form';
+import { formBounds } from './capsule';
 import { moversOf, sinkOf } from './mover';
 
 /** How far below the lowest ground the tide stands when the maker says nothing, m. */

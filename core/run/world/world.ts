@@ -1,24 +1,24 @@
 import type { CourseKind, Link, Piece } from '../../course';
 import { cosDeg, sinDeg, type Vec3 } from '../../geometry';
-import type { Neighbourhoods } from './broadPhase';
+import type { BroadPhase } from './broadPhase';
 import type { Collider } from './collider';
-import type { Rounded } from './form';
-import type { Lock, Switch } from './gate';
+import type { Capsule } from './capsule';
+import type { Gate, Switch } from './gate';
 import type { LinkIndex } from './linkIndex';
 import type { Mover } from './mover';
 import type { Portal } from './portals';
 import type { Runner } from './runner';
-import type { Throwing } from './throwing';
+import type { ProjectileEmitter } from './emitter';
 
 /** Where a run begins or goes on: the foot's place, the heading in degrees about y, and the way ahead. */
-export interface Spot {
+export interface SpawnPoint {
   readonly at: Vec3;
   readonly heading: number;
   readonly ahead: Vec3;
 }
 
 /** A checkpoint: its piece's number in the course's order and where a run goes on from it. */
-export interface Checkpoint extends Spot {
+export interface Checkpoint extends SpawnPoint {
   readonly piece: number;
   readonly number: number;
   /** The leg it belongs to, from 0. */
@@ -37,11 +37,11 @@ export interface World {
   readonly colliders: readonly Collider[];
   readonly runner: Runner;
   /** The runner's body, as large as usual first, then in each other size. */
-  readonly bodies: readonly Rounded[];
+  readonly bodies: readonly Capsule[];
   /** Downward acceleration, m/s². */
   readonly gravity: number;
   /** Where each leg begins: its only start, or those of which a run takes one. */
-  readonly starts: readonly (readonly Spot[])[];
+  readonly starts: readonly (readonly SpawnPoint[])[];
   readonly legs: number;
   readonly checkpoints: readonly Checkpoint[];
   /** For each piece its place in `checkpoints`, or -1. */
@@ -63,29 +63,29 @@ export interface World {
   readonly pairs: number;
   /** Places of pieces by their ids. */
   readonly placeOf: ReadonlyMap<string, number>;
-  readonly locks: readonly Lock[];
+  readonly gates: readonly Gate[];
   /** For each piece its lock, or -1. */
-  readonly pieceLocks: Int32Array;
+  readonly pieceGates: Int32Array;
   readonly movers: readonly Mover[];
   /** For each piece what carries all of it, or -1. */
   readonly pieceMovers: Int32Array;
   /** For each piece what carries its moving part, or -1. */
   readonly partMovers: Int32Array;
   /** Numbers that driven movers keep. */
-  readonly drives: number;
+  readonly dynamicPoseSize: number;
   /** Movers that follow the runner, and those that sleep. */
-  readonly followers: readonly Mover[];
-  readonly wakers: readonly Mover[];
+  readonly runnerDriven: readonly Mover[];
+  readonly triggeredMovers: readonly Mover[];
   /** Movers of what is loose. */
   readonly loose: readonly Mover[];
-  readonly throwers: readonly Throwing[];
+  readonly emitters: readonly ProjectileEmitter[];
   /** Copies there may be at once. */
-  readonly copies: number;
+  readonly maxProjectiles: number;
   readonly links: readonly Link[];
   /** The links, each to be found by what gives its cue. */
   readonly linkIndex: LinkIndex;
   /** For each piece whether a link waits for it to be left or stood in. */
-  readonly heeded: Uint8Array;
+  readonly watchedByLinks: Uint8Array;
   /** Whether anything breaks. */
   readonly breaking: boolean;
   /** Seconds of a beat and to the first. */
@@ -104,8 +104,8 @@ export interface World {
   /** The depth (z) the runner keeps to, or null where it may go anywhere. */
   readonly lane: number | null;
   /** Place in `bodies` of a size. */
-  readonly sizeOf: (part: number) => number;
-  readonly near: Neighbourhoods;
+  readonly sizeIndex: (part: number) => number;
+  readonly broadPhase: BroadPhase;
 }
 
 /** Times round and seconds within the goal when the maker says nothing. */
@@ -124,7 +124,7 @@ export class NotRunnable extends Error {
 }
 
 /** A place to begin at. */
-export const spotAt = (at: Vec3, heading = 0): Spot => ({
+export const spotAt = (at: Vec3, heading = 0): SpawnPoint => ({
   at,
   heading,
   ahead: [cosDeg(heading), 0, -sinDeg(heading)],

@@ -2,9 +2,9 @@ import { memo, type ComponentProps } from 'react';
 import { chosenOf } from '@/core/assemble';
 import { ScrollView, View } from 'react-native';
 import { familyOf } from '@/core/pieces';
-import { Card, IconButton, PiecePicture, numberText, Words, type IconName } from '../../parts';
+import { Card, IconButton, PiecePicture, numberText, Text, type IconName } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing, useShown } from '../../state/shown';
+import { useEditing, usePanelSnapshot } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
 import { hintFor } from '../keys';
@@ -22,12 +22,12 @@ export function ChoiceCard({ onTune }: { onTune: () => void }) {
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
         <PiecePicture piece={piece} size={40} />
         <View style={{ flex: 1, minWidth: 0 }}>
-          <Words as="strong" numberOfLines={1} testID="choice-name">
+          <Text as="strong" numberOfLines={1} testID="choice-name">
             {many ? `${choice.size} pieces` : (piece.name ?? familyOf(piece.family).label)}
-          </Words>
-          <Words as="smallFigures" tint="slate" numberOfLines={1} testID="choice-place">
+          </Text>
+          <Text as="smallFigures" tint="slate" numberOfLines={1} testID="choice-place">
             {piece.at.map((v) => numberText(Math.round(v * 100) / 100)).join('  ')}
-          </Words>
+          </Text>
         </View>
         <IconButton icon="sliders" label="Tune" labelled onPress={onTune} />
         <IconButton icon="x" label="Let go" hint="Esc" onPress={buildCommands.done} />
@@ -69,7 +69,7 @@ export const ChoiceActions = memo(function ChoiceActions() {
     'dragCopies',
     'set',
   );
-  const grouped = useShown((s) => chosenOf(s.course, s.choice).some(({ group }) => group));
+  const grouped = usePanelSnapshot((s) => chosenOf(s.course, s.choice).some(({ group }) => group));
   const { move, turn, duplicate, remove } = buildCommands;
   const { open } = useOpen.getState();
   return (

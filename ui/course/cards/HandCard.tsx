@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { familyOf } from '@/core/pieces';
-import { Button, Card, Chip, IconButton, shortNumber, Words } from '../../parts';
+import { Button, Card, Chip, IconButton, shortNumber, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
@@ -34,9 +34,9 @@ export function HandCard() {
     <Card style={{ padding: SPACE.xs, paddingLeft: SPACE.m, gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <View style={{ flex: 1, minWidth: 0 }}>
-          <Words as="strong" testID="hand-name">
+          <Text as="strong" testID="hand-name">
             {familyOf(inHand.family).label} in hand
-          </Words>
+          </Text>
           <Landing />
         </View>
         <IconButton icon="rotate-ccw" label="Turn" hint={hintFor('turn')} onPress={() => turn(1)} />
@@ -102,9 +102,9 @@ function More() {
         accessibilityLabel="Turns about"
         style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, flexWrap: 'wrap' }}
       >
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           Turns about
-        </Words>
+        </Text>
         {TURNS.map(({ axis, label }) => (
           <Chip
             key={axis}
@@ -120,9 +120,9 @@ function More() {
         <View style={{ flexDirection: 'row', gap: SPACE.xs }}>
           {SIZES.map(({ label, less, more }, axis) => (
             <View key={label} style={{ flex: 1, alignItems: 'center' }}>
-              <Words as="small" tint="slate">
+              <Text as="small" tint="slate">
                 {label} {shortNumber((inHand.size ?? size)[axis])}
-              </Words>
+              </Text>
               <View style={{ flexDirection: 'row' }}>
                 <IconButton
                   icon="minus"
@@ -152,15 +152,15 @@ function Landing() {
   if (!inHand) return null;
   if (ghost?.refused) {
     return (
-      <Words as="small" tint="rust">
+      <Text as="small" tint="rust">
         {ghost.refused}
-      </Words>
+      </Text>
     );
   }
   const { sizable, size } = familyOf(inHand.family);
   const turn = ghost?.piece.turn?.[1];
   return (
-    <Words as="smallFigures" tint="slate">
+    <Text as="smallFigures" tint="slate">
       {[
         sizable ? (inHand.size ?? size).map(shortNumber).join(' × ') : 'Tap to lay',
         turn ? `${shortNumber(Math.round(turn * 100) / 100)}°` : '',
@@ -168,6 +168,6 @@ function Landing() {
       ]
         .filter(Boolean)
         .join('  ')}
-    </Words>
+    </Text>
   );
 }

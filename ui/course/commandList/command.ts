@@ -15,7 +15,7 @@ export interface Command {
 }
 
 /** What the screen does for commands that go somewhere; set while a course is open. */
-export const going: { to: (phase: Phase) => void; help: () => void; runHere: () => void } = {
+export const navigation: { to: (phase: Phase) => void; help: () => void; runHere: () => void } = {
   to: () => {},
   help: () => {},
   runHere: () => {},
@@ -28,7 +28,7 @@ export const lay = () => useLay.getState();
 export const view = () => useView.getState();
 
 export const tool = (id: LayTool) => () => {
-  going.to('lay');
+  navigation.to('lay');
   takeTool(id);
 };
 

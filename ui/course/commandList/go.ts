@@ -1,6 +1,6 @@
 import { PHASES } from '../../parts';
 import { useOpen } from '../openStore';
-import { going, type Command, course } from './command';
+import { navigation, type Command, course } from './command';
 
 /** Where one goes. */
 export const GO: readonly Command[] = [
@@ -9,14 +9,14 @@ export const GO: readonly Command[] = [
     label: `${phase[0].toUpperCase()}${phase.slice(1)}`,
     group: 'Go',
     keys: `${i + 1}`,
-    run: () => going.to(phase),
+    run: () => navigation.to(phase),
   })),
   {
     id: 'go.here',
     label: 'Run from here',
     group: 'Go',
     keys: 'Shift+4',
-    run: () => going.runHere(),
+    run: () => navigation.runHere(),
   },
   { id: 'undo', label: 'Undo', group: 'Go', keys: 'Ctrl+Z', run: () => course().undo() },
   { id: 'redo', label: 'Redo', group: 'Go', keys: 'Ctrl+Y', run: () => course().redo() },
@@ -27,5 +27,11 @@ export const GO: readonly Command[] = [
     keys: 'Ctrl+K',
     run: () => useOpen.getState().open('finder'),
   },
-  { id: 'help', label: 'All keys and touches', group: 'Go', keys: '?', run: () => going.help() },
+  {
+    id: 'help',
+    label: 'All keys and touches',
+    group: 'Go',
+    keys: '?',
+    run: () => navigation.help(),
+  },
 ];

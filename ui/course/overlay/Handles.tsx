@@ -2,7 +2,7 @@ import { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { chosenOf } from '@/core/assemble';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useMarked, useShown } from '../../state/shown';
+import { useLiveOrSnapshot, usePanelSnapshot } from '../../state/panelSnapshot';
 import { useLayOf } from '../layStore';
 import { handlesOf, type Handle } from '../tools/handles';
 import { useTune } from '../tune/tuneStore';
@@ -14,7 +14,7 @@ const AXIS_NAMES = ['x', 'y', 'z'];
 export function Handles() {
   const inHand = useCourse((s) => s.inHand);
   const { tool, held } = useLayOf('tool', 'held');
-  const carrying = useShown((s) => s.carrying);
+  const carrying = usePanelSnapshot((s) => s.carrying);
   const drawing = useTune((s) => s.drawingPath || s.posing !== null);
   if (inHand || drawing || tool !== 'pieces' || (carrying && !held)) return null;
   return <Knobs only={carrying ? held : null} />;
@@ -22,7 +22,7 @@ export function Handles() {
 
 function Knobs({ only }: { only: Pick<Handle, 'axis' | 'side' | 'edge'> | null }) {
   const view = useView();
-  const chosen = useMarked((s) => chosenOf(s.course, s.choice));
+  const chosen = useLiveOrSnapshot((s) => chosenOf(s.course, s.choice));
   const { handles: mode, ownAxes } = useLayOf('handles', 'ownAxes');
   const all = handlesOf(chosen, mode, ownAxes, view).filter(
     ({ axis, side, edge }) =>

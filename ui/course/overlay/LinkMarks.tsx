@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Circle, G, Path } from 'react-native-svg';
 import type { Link } from '@/core/course';
 import { pieceBounds } from '@/core/pieces';
-import { useMarked } from '../../state/shown';
+import { useLiveOrSnapshot } from '../../state/panelSnapshot';
 import { DAY } from '../../theme';
 import { useFirings } from '../tune/dry';
 import { useTune } from '../tune/tuneStore';
@@ -10,15 +10,15 @@ import type { Pixel, See } from './marks';
 
 /** Links as thin curves from what gives the cue to what it is done to, with a dot at that end. */
 export function LinkMarks({ see }: { see: See }) {
-  const links = useMarked((s) => s.course.links);
+  const links = useLiveOrSnapshot((s) => s.course.links);
   return links && <LinkCurves links={links} see={see} />;
 }
 
 function LinkCurves({ links, see }: { links: readonly Link[]; see: See }) {
   const { lit } = useFirings();
   const open = useTune((s) => s.link);
-  const choice = useMarked((s) => s.choice);
-  const all = useMarked((s) => s.course.pieces);
+  const choice = useLiveOrSnapshot((s) => s.choice);
+  const all = useLiveOrSnapshot((s) => s.course.pieces);
   const byId = useMemo(() => {
     const named = new Set(
       links.flatMap(({ cue, effects }) => [

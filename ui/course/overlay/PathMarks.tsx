@@ -3,7 +3,7 @@ import { Circle, G, Path, Text as SvgText } from 'react-native-svg';
 import { pathOf, pathPlaces } from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
 import { add, rotate, type Vec3 } from '@/core/geometry';
-import { toWay, wayAt } from '@/core/motion';
+import { compilePath, pointOnPath } from '@/core/motion';
 import { turnOf } from '@/core/pieces';
 import { numberText } from '../../parts';
 import { DAY } from '../../theme';
@@ -24,13 +24,13 @@ export function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs
   const { pathPoint, drawingPath } = useTuneOf('pathPoint', 'drawingPath');
   const index = pathOf(piece);
   const way = useMemo(
-    () => (index < 0 ? null : toWay(piece.motion![index] as PathMotion)),
+    () => (index < 0 ? null : compilePath(piece.motion![index] as PathMotion)),
     [piece, index],
   );
   if (!way) return null;
   const turn = turnOf(piece);
   const at = (seconds: number): Vec3 =>
-    add(rotate(turn, wayAt({ ...way, phase: 0 }, seconds)), piece.at);
+    add(rotate(turn, pointOnPath({ ...way, phase: 0 }, seconds)), piece.at);
   const along = Array.from({ length: STEPS + 1 }, (_, i) => see(at((way.time * i) / STEPS)));
   const every = Math.max(DOT_EVERY, way.time / MOST_DOTS);
   const dots = Array.from({ length: Math.floor(way.time / every) }, (_, i) =>

@@ -2,8 +2,8 @@ import { G, Rect, Text as SvgText } from 'react-native-svg';
 import { chosenOf } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
-import { useMarked } from '../../state/shown';
-import { useToldOf } from '../../state/told';
+import { useLiveOrSnapshot } from '../../state/panelSnapshot';
+import { useDebouncedOf } from '../../state/debouncedCourse';
 import { DAY } from '../../theme';
 import { feltMark } from '../tools/pickTool';
 import type { See } from './marks';
@@ -12,12 +12,12 @@ const feltPieces = ({ pieces }: Course) => pieces.filter((piece) => feltMark(pie
 
 /** What is only felt, named at its middle. */
 export function RegionMarks({ see }: { see: See }) {
-  const felt = useToldOf(feltPieces);
+  const felt = useDebouncedOf(feltPieces);
   return felt.length > 0 && <FeltMarks felt={felt} see={see} />;
 }
 
 function FeltMarks({ felt, see }: { felt: readonly Piece[]; see: See }) {
-  const chosen = useMarked((s) => chosenOf(s.course, s.choice));
+  const chosen = useLiveOrSnapshot((s) => chosenOf(s.course, s.choice));
   // One that is being dragged is where the hand has it.
   const pieces = felt.map((piece) => chosen.find(({ id }) => id === piece.id) ?? piece);
   return (

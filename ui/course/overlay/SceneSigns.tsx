@@ -5,10 +5,10 @@ import type { Finding } from '@/core/check';
 import type { Course, Piece } from '@/core/course';
 import { middle, type Vec3 } from '@/core/geometry';
 import { familyOf, pieceBounds } from '@/core/pieces';
-import { beatMarks, unroll } from '@/core/route';
+import { beatMarks, elevationProfile } from '@/core/route';
 import { useCourse } from '../../state/courseStore';
-import { useMarked } from '../../state/shown';
-import { useTold, useToldOf } from '../../state/told';
+import { useLiveOrSnapshot } from '../../state/panelSnapshot';
+import { useDebouncedCourse, useDebouncedOf } from '../../state/debouncedCourse';
 import { DAY } from '../../theme';
 import { useFindings } from '../useFindings';
 import { useMeantWay } from '../useMeantWay';
@@ -39,7 +39,7 @@ const openTrackEnds = (course: Course): readonly Vec3[] =>
 
 /** Open ends of track, each to be touched for what fits there. */
 function OpenEnds({ see }: { see: See }) {
-  const ends = useToldOf(openTrackEnds);
+  const ends = useDebouncedOf(openTrackEnds);
   const busy = useCourse((s) => s.inHand !== null && familyOf(s.inHand.family).group !== 'track');
   if (busy) return null;
   return (
@@ -66,7 +66,7 @@ function OpenEnds({ see }: { see: See }) {
 
 /** Which way boosts and winds push, one-way faces let through and paths lead. */
 function Directions({ see }: { see: See }) {
-  const arrows = useToldOf(arrowsOf);
+  const arrows = useDebouncedOf(arrowsOf);
   return (
     <>
       {arrows.slice(0, MOST).map(({ piece, from, to }, i) => {
@@ -103,8 +103,8 @@ const portalsOf = ({ pieces }: Course): readonly Piece[] =>
 
 /** A line from each portal to those of its number; stronger where one of them is chosen. */
 function PortalLines({ see }: { see: See }) {
-  const portals = useToldOf(portalsOf);
-  const chosen = useMarked((s) => chosenOf(s.course, s.choice));
+  const portals = useDebouncedOf(portalsOf);
+  const chosen = useLiveOrSnapshot((s) => chosenOf(s.course, s.choice));
   const pair = (piece: Piece) => Number(piece.params?.pair ?? 1);
   const centre = (piece: Piece) => see(middle(pieceBounds(piece)));
   return (
@@ -134,7 +134,7 @@ function PortalLines({ see }: { see: See }) {
 
 /** Where the beats of a course with a tempo fall along its way. */
 function BeatSigns({ see }: { see: See }) {
-  const course = useTold();
+  const course = useDebouncedCourse();
   return course.tempo ? <Beats course={course} see={see} /> : null;
 }
 
@@ -143,7 +143,7 @@ function Beats({ course, see }: { course: Course; see: See }) {
   // Found once for a course, not at every turn of the view.
   const beats = useMemo(() => {
     if (meant.way.length < 2) return [];
-    const { stations, length } = unroll(course, meant.way);
+    const { stations, length } = elevationProfile(course, meant.way);
     return beatMarks(course, length).map(({ along, bar }) => {
       const { at } = stations[Math.min(stations.length - 1, Math.round(along / 0.5))];
       return { along, bar, at: [at[0], at[1] + 0.1, at[2]] as Vec3 };
@@ -173,7 +173,7 @@ function Beats({ course, see }: { course: Course; see: See }) {
 
 /** What the check found, at its place: an error's sign has corners, a notice's is round. */
 function FindingSigns({ see }: { see: See }) {
-  const findings = useFindings(useTold());
+  const findings = useFindings(useDebouncedCourse());
   return (
     <>
       {findings

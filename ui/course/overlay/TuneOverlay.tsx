@@ -4,7 +4,7 @@ import Svg, { G, Rect, Text as SvgText } from 'react-native-svg';
 import { chosenOf } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { pixelOf, useView } from '../../scene';
-import { useMarked } from '../../state/shown';
+import { useLiveOrSnapshot } from '../../state/panelSnapshot';
 import { DAY } from '../../theme';
 import { useTuneOf } from '../tune/tuneStore';
 import { CameraFrame } from './CameraFrame';
@@ -37,7 +37,7 @@ export function TuneOverlay() {
 const hasMarks = ({ motion, wake, thrower }: Piece) => Boolean(motion ?? wake ?? thrower);
 
 function ChosenMarks({ see }: { see: See }) {
-  const chosen = useMarked((s) => chosenOf(s.course, s.choice));
+  const chosen = useLiveOrSnapshot((s) => chosenOf(s.course, s.choice));
   const { tab, drawingPath, onion } = useTuneOf('tab', 'drawingPath', 'onion');
   return (
     <>

@@ -5,7 +5,7 @@ import { emptyCourse, type Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useHand } from '../../device/hand';
+import { useDragState } from '../../device/dragState';
 import { takeTool, useLay } from '../layStore';
 import { TOOLS } from '../tools';
 import { useTune } from '../tune/tuneStore';
@@ -34,7 +34,7 @@ const yard = layPieces(emptyCourse('Yard', 'free'), [
 beforeEach(() => {
   useView.getState().resize(1000, 800);
   useView.getState().look({ mode: 'free', yaw: 10, pitch: 50, distance: 40, target: [3, 0, 0] });
-  useHand.setState({ dragging: false });
+  useDragState.setState({ dragging: false });
   open(yard);
   takeTool('pieces');
 });
@@ -55,12 +55,12 @@ describe('marks of laying', () => {
     const tool = TOOLS.pieces();
     act(() => {
       tool.begin!(...pixel([5.3, 1, 0.8]), { kind: 'touch', adds: false });
-      useHand.setState({ dragging: true });
+      useDragState.setState({ dragging: true });
       tool.drag!(...pixel([3.3, 1, 2.8]));
     });
     expect(words()).toEqual(['x −2 · z 2 m']);
     act(() => {
-      useHand.setState({ dragging: false });
+      useDragState.setState({ dragging: false });
       tool.drop!();
     });
     expect(words()).toEqual(['x', 'y', 'z']);
@@ -71,7 +71,7 @@ describe('marks of laying', () => {
     const [{ props: at }] = circles();
     act(() => {
       tool.begin!(at.cx, at.cy, { kind: 'touch', adds: false });
-      useHand.setState({ dragging: true });
+      useDragState.setState({ dragging: true });
       tool.drag!(at.cx + 90, at.cy);
     });
     expect(words()).toEqual(['x', expect.stringMatching(/^\d+(\.5)? m$/)]);
@@ -102,7 +102,7 @@ describe('marks of tuning', () => {
     const before = screen.UNSAFE_getByType(SvgText).props.x;
     act(() => state().choose(['p4']));
     act(() => {
-      useHand.setState({ dragging: true });
+      useDragState.setState({ dragging: true });
       state().edit((course) => ({
         ...course,
         pieces: course.pieces.map((p) => (p.id === 'p4' ? { ...p, at: [6, 0, 3] } : p)),

@@ -3,12 +3,12 @@ import { View } from 'react-native';
 import { chainOf, sketchLines, stretchWish, type Fit, type FitWish } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { Button, Card, Choices, metres, Stepper, Words } from '../../parts';
+import { Button, Card, Choices, metres, Stepper, Text } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE, useColours } from '../../theme';
-import { beginFit, type Work } from '@/workers/fit';
+import { beginFit, type CancellableJob } from '@/workers/fit';
 import { useLay } from '../layStore';
 import {
   dropFit,
@@ -35,7 +35,7 @@ export function FitPanel() {
   // Undone or deleted by other means, it is no longer there to be dropped.
   const found = fitOf(course, id, state);
   const [error, setError] = useState<string | null>(null);
-  const work = useRef<Work<Fit> | null>(null);
+  const work = useRef<CancellableJob<Fit> | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
   const choice = useCourse((s) => s.choice);
   const point = useLay((s) => s.sketchPoint);
@@ -52,7 +52,7 @@ export function FitPanel() {
 
   const search = async (wish: () => FitWish, lay: (fit: Fit) => void) => {
     setError(null);
-    let job: Work<Fit> | null = null;
+    let job: CancellableJob<Fit> | null = null;
     try {
       job = beginFit(wish(), setPart);
       setPart(0);
@@ -79,7 +79,7 @@ export function FitPanel() {
     );
   return (
     <Card style={{ padding: SPACE.m, gap: SPACE.s, borderColor: colours.line }}>
-      <Words as="smallStrong">Fit track to the sketch</Words>
+      <Text as="smallStrong">Fit track to the sketch</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
         <Stepper
           label="Track width"
@@ -159,12 +159,12 @@ export function FitPanel() {
         <>
           {found && (
             <>
-              <Words as="small" testID="fit-result">
+              <Text as="small" testID="fit-result">
                 {found.stretch ? 'Laid anew: ' : ''}
                 {found.fit.pieces.length} pieces, {metres(found.fit.length)}
                 {found.fit.closed ? ', closed' : ''}. Greatest deviation{' '}
                 {found.fit.deviation.toFixed(2)} m.
-              </Words>
+              </Text>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
                 <Button
                   kind="main"
@@ -183,9 +183,9 @@ export function FitPanel() {
             </>
           )}
           {error && (
-            <Words as="small" tint="rust" accessibilityRole="alert">
+            <Text as="small" tint="rust" accessibilityRole="alert">
               {error}
-            </Words>
+            </Text>
           )}
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
             <Button

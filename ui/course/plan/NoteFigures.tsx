@@ -3,7 +3,7 @@ import { setNote } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, Field } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { useLayOf } from '../layStore';
 

@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { movePicture, setPictureShown, setSketchPicture, tidy } from '@/core/assemble';
+import { movePicture, setPictureShown, setSketchPicture, roundToStored } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
-import { Button, NumberField, Stepper, tell } from '../../parts';
+import { Button, NumberField, Stepper, showToast } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { planeNow } from '../landing';
 import { useLay, useLayOf } from '../layStore';
@@ -39,7 +39,7 @@ export function PictureFigures() {
         }),
       );
     } catch (problem) {
-      tell((problem as Error).message);
+      showToast((problem as Error).message);
     }
   };
   const still = { about: (picture?.at ?? [0, 0, 0]) as Vec3, by: [0, 0, 0] as Vec3 };
@@ -64,7 +64,7 @@ export function PictureFigures() {
             label="Width"
             unit="m"
             step={1}
-            value={tidy(picture.width)}
+            value={roundToStored(picture.width)}
             testID="picture-width"
             onChange={(width) =>
               edit(
@@ -118,7 +118,7 @@ export function PictureFigures() {
               try {
                 applyScale(length);
               } catch (problem) {
-                tell((problem as Error).message);
+                showToast((problem as Error).message);
               }
             }}
           />

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace } from '@/core/course';
 import { setKind } from '@/core/assemble';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
-import { Button, Choices, Field, KIND_WORDS, NumberField, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Button, Choices, Field, KIND_WORDS, NumberField, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { Expected } from '../Expected';
 import { SPACE } from '../../theme';
 import { useLay } from '../layStore';
@@ -53,9 +53,9 @@ export function PlanPanel() {
         options={KINDS}
         onChange={(kind) => reshape((before) => setKind(before, kind))}
       />
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {KIND_RULES[course.kind]}
-      </Words>
+      </Text>
       {course.kind === 'laps' && (
         <NumberField
           label="Rounds"
@@ -86,7 +86,7 @@ export function PlanPanel() {
       <SketchPanel />
       <RunnerOptions />
       <View>
-        <Words as="smallStrong">Targets</Words>
+        <Text as="smallStrong">Targets</Text>
         {TARGETS.map(({ key, label }) => (
           <NumberField
             key={key}

@@ -9,7 +9,7 @@ import {
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { Button, NumberField } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { useLayOf } from '../layStore';
 

@@ -8,8 +8,8 @@ import {
   RUNNER_PRESETS,
   SECONDS_TO_TOP_SPEED,
 } from '@/core/run';
-import { Chip, Choices, NumberField, RUNNER_WORDS, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Chip, Choices, NumberField, RUNNER_WORDS, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { reshape } from '../reshape';
 
@@ -75,9 +75,9 @@ export function RunnerOptions() {
         options={RUNNERS.map((value) => ({ value, label: RUNNER_WORDS[value].label }))}
         onChange={(value) => reshape((now) => chooseRunner(now, value))}
       />
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {RUNNER_WORDS[kind].hint}
-      </Words>
+      </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
         {RUNNER_PRESETS[kind].map((preset) => (
           <Chip

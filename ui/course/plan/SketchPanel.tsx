@@ -10,8 +10,8 @@ import {
   type SketchLine,
 } from '@/core/assemble';
 import type { Vec3 } from '@/core/geometry';
-import { Button, Chip, metres, Stepper, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Button, Chip, metres, Stepper, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { useLayOf } from '../layStore';
 import { FitPanel } from './FitPanel';
@@ -47,7 +47,7 @@ export function SketchPanel() {
   return (
     <View style={{ gap: SPACE.m }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
-        <Words as="strong">Sketch</Words>
+        <Text as="strong">Sketch</Text>
         {sketching && <Button kind="main" title="Done" onPress={endSketch} testID="sketch-done" />}
       </View>
       <View
@@ -63,13 +63,13 @@ export function SketchPanel() {
           <Chip role="tab" label="Scale" on={sketching === 'scale'} onPress={mode('scale')} />
         )}
       </View>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {hint(sketching, stroke.length, drawn, !!sketch?.picture)}
-      </Words>
+      </Text>
       {(sketching === 'draw' || sketching === 'points') && drawn.length > 0 && (
-        <Words as="small" testID="sketch-length">
+        <Text as="small" testID="sketch-length">
           {drawnWords(drawn)}
-        </Words>
+        </Text>
       )}
       {sketching === 'points' && <PointFigures />}
       {sketching === 'note' && <NoteFigures />}

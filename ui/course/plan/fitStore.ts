@@ -11,7 +11,7 @@ import {
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { distance, type Vec3 } from '@/core/geometry';
-import { tell } from '../../parts';
+import { showToast } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 
 interface FitState {
@@ -121,7 +121,7 @@ export function raceOnFit(): void {
   if (!found) return;
   edit((now) => raceOn(now, found.ids, found.fit.closed));
   keepFit();
-  tell(
+  showToast(
     found.fit.closed
       ? 'Start, goal and two checkpoints stand on the track; it is run in rounds.'
       : 'Start and goal stand at the ends of the track.',

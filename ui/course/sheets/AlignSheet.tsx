@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { alignPieces, spreadPieces, type Alignment, type Axis } from '@/core/assemble';
-import { Button, Sheet, Words } from '../../parts';
+import { Button, Sheet, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { Flow } from '../tune/Section';
@@ -19,7 +19,7 @@ export function AlignSheet({ onClose }: { onClose: () => void }) {
     <Sheet title="Line up and spread" open onClose={onClose}>
       {AXES.map(({ axis, label, sides }) => (
         <View key={axis} style={{ gap: SPACE.xs }}>
-          <Words as="smallStrong">{label}</Words>
+          <Text as="smallStrong">{label}</Text>
           <Flow>
             {(['low', 'middle', 'high'] as const).map((by) => (
               <Button

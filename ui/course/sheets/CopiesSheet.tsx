@@ -11,9 +11,9 @@ import {
 import type { Course } from '@/core/course';
 import { middle, sub, unionBounds, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
-import { Button, Choices, NumberField, Sheet, Words } from '../../parts';
+import { Button, Choices, NumberField, Sheet, Text } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { useLayOf } from '../layStore';
 
 type Way = 'steps' | 'row' | 'ring' | 'mirror';
@@ -156,9 +156,9 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
             />
             {field('length', 'Length', 'm', 1)}
             {field('spacing', 'About every', 'm', 0.25)}
-            <Words as="small" tint="slate">
+            <Text as="small" tint="slate">
               {rowOf} copies, {round(f.length / rowOf)} m apart.
-            </Words>
+            </Text>
           </>
         )}
         {way === 'ring' && (
@@ -196,9 +196,9 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
         )}
       </View>
       {error && (
-        <Words as="small" tint="rust" accessibilityRole="alert">
+        <Text as="small" tint="rust" accessibilityRole="alert">
           {error}
-        </Words>
+        </Text>
       )}
       <Button kind="main" title="Copy" icon="copy" onPress={copy} testID="copies-make" />
     </Sheet>

@@ -2,8 +2,8 @@ import Fuse from 'fuse.js';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { FAMILIES } from '@/core/pieces';
-import { Field, Row, Sheet, Words } from '../../parts';
-import { COMMANDS, going } from '../commandList';
+import { Field, ListItem, Sheet, Text } from '../../parts';
+import { COMMANDS, navigation } from '../commandList';
 import { hintFor } from '../keys';
 import { takeFamily } from '../tray/families';
 
@@ -32,7 +32,7 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
         label: `Take ${family.label.toLowerCase()}`,
         group: 'Pieces',
         run: () => {
-          going.to('lay');
+          navigation.to('lay');
           takeFamily(family);
         },
       })),
@@ -72,14 +72,14 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
       />
       <View>
         {found.slice(0, 14).map((entry) => (
-          <Row key={entry.key} onPress={() => run(entry)}>
-            <Words style={{ flex: 1 }}>{entry.label}</Words>
-            <Words as="small" tint="slate">
+          <ListItem key={entry.key} onPress={() => run(entry)}>
+            <Text style={{ flex: 1 }}>{entry.label}</Text>
+            <Text as="small" tint="slate">
               {entry.hint ?? entry.group}
-            </Words>
-          </Row>
+            </Text>
+          </ListItem>
         ))}
-        {found.length === 0 && <Words tint="slate">No command by that name.</Words>}
+        {found.length === 0 && <Text tint="slate">No command by that name.</Text>}
       </View>
     </Sheet>
   );

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { markPieces, namePieces } from '@/core/assemble';
 import type { Piece } from '@/core/course';
-import { Field, IconButton, Sheet, Words } from '../../parts';
+import { Field, IconButton, Sheet, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
 import { pieceName } from '../tune/words';
@@ -17,7 +17,7 @@ export function HiddenSheet({ onClose }: { onClose: () => void }) {
   return (
     <Sheet title="Hidden and locked" open onClose={onClose}>
       {layers.length + pieces.length === 0 && (
-        <Words tint="slate">Nothing is hidden or locked.</Words>
+        <Text tint="slate">Nothing is hidden or locked.</Text>
       )}
       {layers.map((layer) => (
         <Line
@@ -35,9 +35,9 @@ export function HiddenSheet({ onClose }: { onClose: () => void }) {
         <PieceLine key={piece.id} piece={piece} />
       ))}
       {pieces.length > MOST && (
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           And {pieces.length - MOST} more.
-        </Words>
+        </Text>
       )}
     </Sheet>
   );

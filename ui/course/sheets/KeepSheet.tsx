@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { chosenOf, toKit, type Kit } from '@/core/assemble';
 import { familyOf } from '@/core/pieces';
-import { Button, Field, KitPicture, Sheet, tell, Words } from '../../parts';
+import { Button, Field, KitPicture, Sheet, showToast, Text } from '../../parts';
 import { api } from '../../state/api';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { useKitChange } from '../../state/queries';
 
 /** Keeps the choice in the kit under a name. */
@@ -29,9 +29,9 @@ export function KeepSheet({ onClose }: { onClose: () => void }) {
       )}
       <Field label="Name" value={name} maxLength={60} onChangeText={setName} testID="kit-name" />
       {(made.error ?? keep.error) && (
-        <Words as="small" tint="rust" accessibilityRole="alert">
+        <Text as="small" tint="rust" accessibilityRole="alert">
           {made.error ?? keep.error?.message}
-        </Words>
+        </Text>
       )}
       <Button
         kind="main"
@@ -41,7 +41,7 @@ export function KeepSheet({ onClose }: { onClose: () => void }) {
         onPress={() =>
           keep.mutate(made.kit!, {
             onSuccess: () => {
-              tell('It is in the kit, for any course.');
+              showToast('It is in the kit, for any course.');
               onClose();
             },
           })

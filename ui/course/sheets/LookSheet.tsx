@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Field, IconButton, Row, Sheet, tell, Words } from '../../parts';
+import { Button, Field, IconButton, ListItem, Sheet, showToast, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { MOST_NAMED, usePlaces } from '../../state/places';
 import { useSettings } from '../../device/settings';
 import { SPACE } from '../../theme';
-import { going, viewCommands } from '../commandList';
+import { navigation, viewCommands } from '../commandList';
 import { buildCommands, lookAtChoice } from '../commands';
 import { useLayOf } from '../layStore';
 import { goToPlace, placeNow } from '../opening';
@@ -37,10 +37,10 @@ export function LookSheet({ onClose }: { onClose: () => void }) {
         onChange={(on) => useSettings.getState().set({ muted: !on })}
       />
       <KeptViews onGo={onClose} />
-      <Words as="strong">More</Words>
+      <Text as="strong">More</Text>
       <Flow>
         <Button title="Find a command" icon="search" onPress={() => open('finder')} />
-        <Button title="All keys and touches" icon="help-circle" onPress={then(going.help)} />
+        <Button title="All keys and touches" icon="help-circle" onPress={then(navigation.help)} />
         <Button
           title="All pieces"
           icon="list"
@@ -64,25 +64,25 @@ function KeptViews({ onGo }: { onGo: () => void }) {
   const keep = () => {
     const kept = name.trim() || `View ${named.length + 1}`;
     if (!usePlaces.getState().name(id, kept, placeNow())) {
-      tell(`There are ${MOST_NAMED} views already. Forget one first.`);
+      showToast(`There are ${MOST_NAMED} views already. Forget one first.`);
       return;
     }
     setName('');
   };
   return (
     <View style={{ gap: SPACE.s }}>
-      <Words as="strong">Kept views</Words>
+      <Text as="strong">Kept views</Text>
       {named.map((view) => (
         <View key={view.name} style={{ flexDirection: 'row', alignItems: 'center' }}>
           <View style={{ flex: 1 }}>
-            <Row
+            <ListItem
               onPress={() => {
                 onGo();
                 goToPlace(view.place, 500);
               }}
             >
-              <Words>{view.name}</Words>
-            </Row>
+              <Text>{view.name}</Text>
+            </ListItem>
           </View>
           <IconButton
             icon="trash-2"

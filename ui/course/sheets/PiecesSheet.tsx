@@ -1,7 +1,7 @@
 import type { Piece } from '@/core/course';
-import { Chip, Sheet, Words } from '../../parts';
+import { Chip, Sheet, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { useLayOf } from '../layStore';
 import { PieceList } from '../PieceList';
 import { placeWords } from '../placeWords';
@@ -13,11 +13,11 @@ export function PiecesSheet({ onClose }: { onClose: () => void }) {
   const { adding, set } = useLayOf('adding', 'set');
   return (
     <Sheet title="All pieces" open onClose={onClose}>
-      <Words tint="slate" aria-live="polite">
+      <Text tint="slate" aria-live="polite">
         {choice.size === 0
           ? 'Choose pieces here, then move, turn or delete them by their keys.'
           : `${choice.size} of ${course.pieces.length} chosen.`}
-      </Words>
+      </Text>
       <Chip
         role="checkbox"
         label="Add to what is chosen"

@@ -3,9 +3,9 @@ import { Pressable, View } from 'react-native';
 import Svg, { Circle, Path, Polygon } from 'react-native-svg';
 import { unionBounds } from '@/core/geometry';
 import { familyOf, pieceBounds, planOutlines, TONES } from '@/core/pieces';
-import { Card, Words } from '../../parts';
+import { Card, Text } from '../../parts';
 import { useView } from '../../scene';
-import { useTold } from '../../state/told';
+import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE, useColours } from '../../theme';
 
 const SIDE = 176;
@@ -15,7 +15,7 @@ const MANY = 600;
 /** A small plan of the whole course: where one looks, and a touch to look elsewhere. */
 export function PlanMap() {
   const colours = useColours();
-  const { pieces } = useTold();
+  const { pieces } = useDebouncedCourse();
   const target = useView((s) => s.target);
   const yaw = useView((s) => s.yaw);
   const host = useRef<View>(null);
@@ -85,9 +85,9 @@ export function PlanMap() {
           <Circle cx={tx} cy={tz} r={5} fill={colours.moss} stroke={colours.card} strokeWidth={2} />
         </Svg>
       </Pressable>
-      <Words as="small" tint="slate" centred>
+      <Text as="small" tint="slate" centred>
         Touch to go there
-      </Words>
+      </Text>
     </Card>
   );
 }

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Switch } from '@rneui/themed';
 import { chosenOf, GRID_STEPS, TURN_STEPS } from '@/core/assemble';
-import { Button, Choices, NumberField, Sheet, Words } from '../../parts';
+import { Button, Choices, NumberField, Sheet, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, TARGET, useColours } from '../../theme';
 import { useLayOf } from '../layStore';
@@ -45,9 +45,9 @@ export function SnapSheet({ onClose }: { onClose: () => void }) {
   return (
     <Sheet title="Steps and snaps" open onClose={onClose}>
       <Toggle label="Snap" value={snapping} onChange={(value) => set({ snapping: value })} />
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         Hold Alt and nothing snaps while it is down.
-      </Words>
+      </Text>
       <Choices
         label="Grid, all axes"
         value={same ? String(steps[0]) : ''}
@@ -85,7 +85,7 @@ export function SnapSheet({ onClose }: { onClose: () => void }) {
         onChange={(value) => set({ turnStep: Number(value) })}
       />
       <View>
-        <Words as="smallStrong">Where the grid lies</Words>
+        <Text as="smallStrong">Where the grid lies</Text>
         {(['x', 'y', 'z'] as const).map((axis, i) => (
           <NumberField
             key={axis}
@@ -146,7 +146,7 @@ export function Toggle({
         gap: SPACE.m,
       }}
     >
-      <Words>{label}</Words>
+      <Text>{label}</Text>
       <Switch
         value={value}
         onValueChange={onChange}

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { chosenOf, swapPieces } from '@/core/assemble';
 import { FAMILIES, familyOf } from '@/core/pieces';
-import { Field, Sheet, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Field, Sheet, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { FamilyCard } from '../tray/FamilyCard';
 import { findFamilies } from '../tray/families';
@@ -38,7 +38,7 @@ export function SwapSheet({ onClose }: { onClose: () => void }) {
             }}
           />
         ))}
-        {families.length === 0 && <Words tint="slate">No piece by that name.</Words>}
+        {families.length === 0 && <Text tint="slate">No piece by that name.</Text>}
       </View>
     </Sheet>
   );

@@ -1,5 +1,5 @@
 import { layPiece } from '@/core/assemble';
-import { tell } from '../../parts';
+import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLay } from '../layStore';
@@ -37,12 +37,12 @@ export async function importModel(file: File): Promise<void> {
     );
     const { course, choose } = useCourse.getState();
     choose([course.pieces[course.pieces.length - 1].id]);
-    tell(
+    showToast(
       dropped > 0
         ? `${model.name} is in the course, made lighter by ${dropped} triangles.`
         : `${model.name} is in the course as scenery.`,
     );
   } catch (problem) {
-    tell((problem as Error).message);
+    showToast((problem as Error).message);
   }
 }

@@ -19,7 +19,10 @@ jest.mock('../../scene', () => ({
   ...jest.requireActual('../../scene/view'),
   ...jest.requireActual('../../scene/glide'),
 }));
-jest.mock('../../parts', () => ({ ...jest.requireActual<object>('../../parts'), tell: jest.fn() }));
+jest.mock('../../parts', () => ({
+  ...jest.requireActual<object>('../../parts'),
+  showToast: jest.fn(),
+}));
 jest.mock('expo-router', () => ({ router: { push: jest.fn() } }));
 
 const store = () => useCourse.getState();

@@ -8,10 +8,10 @@ import {
 } from '@/core/assemble';
 import { distance, type Vec2, type Vec3 } from '@/core/geometry';
 import { familyOf } from '@/core/pieces';
-import { tell } from '../../parts';
+import { showToast } from '../../parts';
 import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { attempt } from '../attempt';
+import { tryEdit } from '../tryEdit';
 import { useLay } from '../layStore';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
@@ -62,18 +62,18 @@ export function fillTool(): Tool {
       from = null;
       if (ring.length < 3) return;
       const change = fill === 'carve' ? carveArea : fillArea;
-      const done = attempt((course) => change(course, floor, floorLevel(), ring));
-      if (!done && fill === 'carve') tell('There is no floor of this level to carve.');
+      const done = tryEdit((course) => change(course, floor, floorLevel(), ring));
+      if (!done && fill === 'carve') showToast('There is no floor of this level to carve.');
     },
     tap: (x, y) => {
       const { fill, floor } = useLay.getState();
       const p = onLevel(x, y);
       if (!p) return;
-      if (fill === 'flood') attempt((c) => floodArea(c, floor, floorLevel(), [p[0], p[2]]));
+      if (fill === 'flood') tryEdit((c) => floodArea(c, floor, floorLevel(), [p[0], p[2]]));
       else {
         const at: Vec2 = [p[0], p[2]];
         const change = fill === 'carve' ? carveArea : fillArea;
-        attempt((c) => change(c, floor, floorLevel(), rectangle(floor, at, at)));
+        tryEdit((c) => change(c, floor, floorLevel(), rectangle(floor, at, at)));
       }
     },
   };
@@ -85,7 +85,7 @@ export function pickFloor(x: number, y: number): void {
   const under = pickChoosable(course, rayAt(useView.getState(), x, y));
   const piece = course.pieces.find(({ id }) => id === under?.id);
   if (!piece || familyOf(piece.family).group !== 'floors' || piece.outline) {
-    tell('There is no floor there to go on with.');
+    showToast('There is no floor there to go on with.');
     return;
   }
   const { id: _, twin: __, group: ___, name: ____, ...floor } = piece;

@@ -2,7 +2,7 @@ import { layPieces, MOST_COPIES, refusal, type PieceInHand } from '@/core/assemb
 import type { Course } from '@/core/course';
 import { add, middle, scale, sub, type Vec3 } from '@/core/geometry';
 import { familyOf, legOf, pieceBounds } from '@/core/pieces';
-import { shortNumber, tell } from '../../parts';
+import { shortNumber, showToast } from '../../parts';
 import { sound } from '../../music/sounds';
 import { keepInSight, pixelOf, useView, type Pointer, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
@@ -42,7 +42,7 @@ export function layAt(pointed: Vec3 | null): void {
   const { piece, refused, took } = landInHand(course, inHand, pointed);
   if (refused) {
     sound('refuse');
-    tell(`${refused}.`);
+    showToast(`${refused}.`);
     return;
   }
   willJoin(took === 'end');
@@ -50,7 +50,7 @@ export function layAt(pointed: Vec3 | null): void {
   useFirsts.getState().note('lay');
   const begun = useCourse.getState().course.pieces.at(-1);
   if (begun?.family === 'start' && legOf(begun) > 1) {
-    tell(`Leg ${legOf(begun)} begins here. It needs a lantern of its own.`);
+    showToast(`Leg ${legOf(begun)} begins here. It needs a lantern of its own.`);
   }
   // Another stays in hand; without a pointer to follow it waits beside the one just laid, and after a
   // join as well, where the next one will find the new open end.
@@ -136,7 +136,7 @@ export function handTool(): Tool {
   const layRow = (row: readonly PieceInHand[]) => {
     const { course, edit } = useCourse.getState();
     const free = row.filter((piece) => refusal(course, piece) === null);
-    if (free.length === 0) tell('Every place of the row is taken.');
+    if (free.length === 0) showToast('Every place of the row is taken.');
     else edit((now) => layPieces(now, free));
   };
 

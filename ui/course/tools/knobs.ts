@@ -46,8 +46,8 @@ export function besidePlace(x: number, y: number, like: Vec3): Vec3 | null {
 
 /** A place lifted by metres, to a height on the grid. */
 export function liftedBy([x, y, z]: Vec3, metres: number): Vec3 {
-  const { steps, snapping, letGo } = useLay.getState();
-  const step = (snapping && !letGo && steps[1]) || 0.01;
+  const { steps, snapping, snapSuspended } = useLay.getState();
+  const step = (snapping && !snapSuspended && steps[1]) || 0.01;
   return [x, Math.round((y + metres) / step) * step, z];
 }
 

@@ -14,7 +14,7 @@ import {
 import type { Course, Piece } from '@/core/course';
 import { add, distance, rotate, scale, type Vec3 } from '@/core/geometry';
 import { turnOf } from '@/core/pieces';
-import { numberText, tell } from '../../parts';
+import { numberText, showToast } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { planeNow, toGrid } from '../landing';
@@ -66,8 +66,8 @@ function onTop(piece: Piece, x: number, y: number): readonly [number, number] | 
   if (Math.abs(pace) < 1e-6) return null;
   const gap = [0, 1, 2].reduce((sum, i) => sum + (top[i] - ray.from[i]) * up[i], 0);
   const hit = add(ray.from, scale(ray.along, gap / pace));
-  const { steps, snapping, letGo } = useLay.getState();
-  return inPlane(piece, snapping && !letGo ? snapToGrid(hit, steps) : hit);
+  const { steps, snapping, snapSuspended } = useLay.getState();
+  return inPlane(piece, snapping && !snapSuspended ? snapToGrid(hit, steps) : hit);
 }
 
 /** Does an edit of an outline; what is refused is said, with its place marked in the scene. */
@@ -84,7 +84,7 @@ export function tryOutline(
   } catch (problem) {
     if (!(problem instanceof OutlineError)) throw problem;
     if (problem.at) set({ fault: { at: problem.at, words: problem.message } });
-    else tell(problem.message);
+    else showToast(problem.message);
   }
 }
 

@@ -7,7 +7,7 @@ import {
   pickChoosable,
 } from '@/core/assemble';
 import { add, scale } from '@/core/geometry';
-import { tell } from '../../parts';
+import { showToast } from '../../parts';
 import { rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { useLay } from '../layStore';
@@ -30,7 +30,7 @@ function brushAt(x: number, y: number): void {
     edit((now) => paintGround(now, at, brush, paint), 'brush');
   } catch (problem) {
     if (!(problem instanceof RangeError)) throw problem;
-    tell(problem.message);
+    showToast(problem.message);
   }
 }
 

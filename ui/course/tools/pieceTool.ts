@@ -2,7 +2,7 @@ import {
   chosenOf,
   movePieces,
   onWorkPlane,
-  passesBy,
+  rayHitsBounds,
   pickChoosable,
   snapToGrid,
   spinPieces,
@@ -21,7 +21,7 @@ import {
 } from '@/core/assemble';
 import type { Course, Piece } from '@/core/course';
 import { add, scale, sub, type Vec3 } from '@/core/geometry';
-import { numberText, tell } from '../../parts';
+import { numberText, showToast } from '../../parts';
 import { pixelOf, rayAt, useView, type Pointer, type Tool } from '../../scene';
 import { buildCommands } from '../commands';
 import { endMerge, useCourse } from '../../state/courseStore';
@@ -77,7 +77,7 @@ function touchCorner(x: number, y: number): void {
     x,
     y,
   );
-  if (!found) tell('There is no corner there. Touch nearer to one.');
+  if (!found) showToast('There is no corner there. Touch nearer to one.');
   else if (!own) set({ cornering: { own: found } });
   else {
     edit((before) => cornerOnto(before, choice, own, found));
@@ -127,7 +127,7 @@ export function pieceTool(): Tool {
       return { kind: 'handle', base: course, handle, from };
     }
     const along = ray(x, y);
-    if (!chosenOf(course, choice).some((piece) => passesBy(along, piece))) return null;
+    if (!chosenOf(course, choice).some((piece) => rayHitsBounds(along, piece))) return null;
     const under = pickChoosable(course, along);
     if (!under || !choice.has(under.id)) return null;
     const from = heldPlace(x, y, under.id);
@@ -211,7 +211,7 @@ export function pieceTool(): Tool {
     if (handle.mode === 'turn') {
       const angle = roundAxis(handle, ray(x, y));
       if (angle === null) return;
-      const on = useLay.getState().snapping && !useLay.getState().letGo;
+      const on = useLay.getState().snapping && !useLay.getState().snapSuspended;
       const step = on && turnStep > 0 ? turnStep : 1;
       const by = Math.round((((angle - from + 540) % 360) - 180) / step) * step;
       useLay.getState().set({ measure: { at: handle.at, words: `${numberText(by)}°` } });

@@ -6,7 +6,7 @@ import { useLay } from '../layStore';
 import { applyScale, sketchTool } from './sketchTool';
 
 jest.mock('../../scene', () => jest.requireActual('../../scene/view'));
-jest.mock('../../parts', () => ({ tell: jest.fn() }));
+jest.mock('../../parts', () => ({ showToast: jest.fn() }));
 
 const course = () => useCourse.getState().course;
 const lay = () => useLay.getState();

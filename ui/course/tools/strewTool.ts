@@ -4,8 +4,8 @@ import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLastRun } from '../../state/lastRun';
 import { useLay } from '../layStore';
-import { tell } from '../../parts';
-import { attempt } from '../attempt';
+import { showToast } from '../../parts';
+import { tryEdit } from '../tryEdit';
 import { meantWay } from '../useMeantWay';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
@@ -19,14 +19,14 @@ export function strewTool(): Tool {
     if (stroke.length === 0) return;
     const places = stroke.map(([x, , z]): Vec2 => [x, z]);
     if (strewing === 'area' && places.length < 3) {
-      tell('Draw round the area with one stroke.');
+      showToast('Draw round the area with one stroke.');
       return;
     }
     const region: MapRegion =
       strewing === 'area' ? { ring: places } : { stroke: places, reach: brush };
     const { course } = useCourse.getState();
     const way = useLastRun.getState().way ?? meantWay(course).way;
-    const done = attempt((c) =>
+    const done = tryEdit((c) =>
       strewing === 'erase'
         ? eraseScenery(c, region)
         : scatterPieces(c, region, level, scattering, way),

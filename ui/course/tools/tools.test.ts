@@ -17,7 +17,7 @@ jest.mock('../../scene', () => ({
 }));
 jest.mock('../../parts', () => ({
   ...jest.requireActual<object>('../../parts/format'),
-  tell: jest.fn(),
+  showToast: jest.fn(),
 }));
 
 const course = () => useCourse.getState().course;

@@ -16,15 +16,15 @@ import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 
 import { useLay } from '../layStore';
-import { attempt } from '../attempt';
+import { tryEdit } from '../tryEdit';
 
 /** The place on the plane a pixel points at, on the grid; walls are drawn over the map. */
 function placeAt(x: number, y: number): Vec3 | null {
   const ray = rayAt(useView.getState(), x, y);
-  const { level, steps, snapping, letGo } = useLay.getState();
+  const { level, steps, snapping, snapSuspended } = useLay.getState();
   const p = onWorkPlane(ray, { axis: 'y', value: level });
   if (!p) return null;
-  const [sx, , sz] = snapping && !letGo ? steps : [0, 0, 0];
+  const [sx, , sz] = snapping && !snapSuspended ? steps : [0, 0, 0];
   return snapToGrid(p, [sx, 0, sz]);
 }
 
@@ -49,7 +49,7 @@ export function wallTool(): Tool {
     const { choose, choice } = useCourse.getState();
     if (choice.size > 0) choose([]);
     const { wall, onGround } = useLay.getState();
-    attempt((course) => {
+    tryEdit((course) => {
       const drawn = drawWall(course, [a, b], wall);
       // The wall that the line made, or was added to.
       const made = drawn.pieces.find((piece, i) => piece !== course.pieces[i]);

@@ -8,8 +8,8 @@ import {
 } from '@/core/assemble';
 import { unionBounds, type Vec2 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
-import { Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { hintFor } from '../keys';
 import { ToolButton } from './ToolButton';
 
@@ -32,11 +32,11 @@ export function ChooseOptions() {
   };
   return (
     <>
-      <Words as="small" tint="slate" style={{ maxWidth: 150 }}>
+      <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
         {some
           ? `${choice.size} ${choice.size === 1 ? 'piece' : 'pieces'} chosen. Draw round more, or tap one.`
           : 'Draw round pieces with a finger, or tap them one by one.'}
-      </Words>
+      </Text>
       <ToolButton
         icon="maximize"
         label="All"

@@ -1,4 +1,4 @@
-import { Words } from '../../parts';
+import { Text } from '../../parts';
 import { buildCommands } from '../commands';
 import { ToolButton } from './ToolButton';
 
@@ -6,9 +6,9 @@ import { ToolButton } from './ToolButton';
 export function EraseOptions() {
   return (
     <>
-      <Words as="small" style={{ maxWidth: 200 }}>
+      <Text as="small" style={{ maxWidth: 200 }}>
         Touch a piece, or draw over several, to take them away.
-      </Words>
+      </Text>
       <ToolButton icon="trash-2" label="Chosen" onPress={buildCommands.remove} />
     </>
   );

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Family } from '@/core/pieces';
-import { PiecePicture, Words } from '../../parts';
+import { PiecePicture, Text } from '../../parts';
 import { RADIUS, useColours } from '../../theme';
 
 const pictures = new Map<string, { family: string }>();
@@ -77,13 +77,13 @@ export const FamilyCard = memo(function FamilyCard({
           />
         )}
       </View>
-      <Words
+      <Text
         as={on ? 'smallStrong' : 'small'}
         centred
         style={{ fontSize: 13, lineHeight: 15, minHeight: 30 }}
       >
         {family.label}
-      </Words>
+      </Text>
     </Pressable>
   );
 });

@@ -2,9 +2,9 @@ import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { readKit, type Kit } from '@/core/assemble';
 import type { KitListed } from '@/core/protocol';
-import { Button, DrawnPicture, Field, saveText, Sheet, tell, Words } from '../../parts';
+import { Button, DrawnPicture, Field, saveText, Sheet, showToast, Text } from '../../parts';
 import { api, pictureOf } from '../../state/api';
-import { useShown } from '../../state/shown';
+import { usePanelSnapshot } from '../../state/panelSnapshot';
 import { useKitChange, useKits } from '../../state/queries';
 import { RADIUS, SPACE, useColours } from '../../theme';
 import { useLay } from '../layStore';
@@ -17,7 +17,7 @@ import { ToolButton } from './ToolButton';
 export function KitOptions() {
   const colours = useColours();
   const { data: kits, error, isPending } = useKits();
-  const chosen = useShown((s) => s.choice.size);
+  const chosen = usePanelSnapshot((s) => s.choice.size);
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));
   const [taken, setTaken] = useState<string | null>(null);
   const [about, setAbout] = useState<KitListed | null>(null);
@@ -32,17 +32,17 @@ export function KitOptions() {
       takeKit((await api.kit(id)).kit);
       setTaken(id);
       useLay.getState().set({ stroke: [] });
-      tell(`Tap where ${name} goes.`);
+      showToast(`Tap where ${name} goes.`);
     } catch (problem) {
-      tell((problem as Error).message);
+      showToast((problem as Error).message);
     }
   };
   const read = async (file: File) => {
     try {
       await keep.mutateAsync(readKit(await file.text()));
-      tell('The assembly is in the kit.');
+      showToast('The assembly is in the kit.');
     } catch (problem) {
-      tell((problem as Error).message);
+      showToast((problem as Error).message);
     }
   };
   return (
@@ -79,12 +79,12 @@ export function KitOptions() {
           if (file) void importModel(file);
         }}
       />
-      {isPending && <Words tint="slate">Looking into the kit …</Words>}
-      {error && <Words tint="rust">{error.message}</Words>}
+      {isPending && <Text tint="slate">Looking into the kit …</Text>}
+      {error && <Text tint="rust">{error.message}</Text>}
       {kits?.length === 0 && (
-        <Words as="small" tint="slate" style={{ maxWidth: 140 }}>
+        <Text as="small" tint="slate" style={{ maxWidth: 140 }}>
           Choose pieces and keep them here, to lay them again in any course.
-        </Words>
+        </Text>
       )}
       {kits?.map((kit) => (
         <Pressable
@@ -105,10 +105,10 @@ export function KitOptions() {
           }}
         >
           <DrawnPicture uri={pictureOf.kit(kit)} of={kit.name} width={92} />
-          <Words as="small" numberOfLines={1}>
+          <Text as="small" numberOfLines={1}>
             {kit.name}
-          </Words>
-          <Words
+          </Text>
+          <Text
             as="small"
             tint="moss"
             accessibilityLabel={`More for ${kit.name}`}
@@ -116,7 +116,7 @@ export function KitOptions() {
             style={{ paddingVertical: 4 }}
           >
             More
-          </Words>
+          </Text>
         </Pressable>
       ))}
       {about && <KitSheet key={about.id} listed={about} onClose={() => setAbout(null)} />}
@@ -131,15 +131,15 @@ function KitSheet({ listed, onClose }: { listed: KitListed; onClose: () => void 
     api.changeKit(id, { ...(await api.kit(id)).kit, name: next }),
   );
   const remove = useKitChange(() => api.removeKit(id));
-  const fail = (problem: Error) => tell(problem.message);
+  const fail = (problem: Error) => showToast(problem.message);
   return (
     <Sheet title={listed.name} open onClose={onClose}>
       <View style={{ alignItems: 'center' }}>
         <DrawnPicture uri={pictureOf.kit(listed)} of={listed.name} width={280} />
       </View>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {pieces} {pieces === 1 ? 'piece' : 'pieces'}
-      </Words>
+      </Text>
       <Field label="Name" value={name} maxLength={60} onChangeText={setName} />
       <Button
         title="Rename"

@@ -8,8 +8,8 @@ import {
   putInLayer,
   removeLayer,
 } from '@/core/assemble';
-import { Field, IconButton, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Field, IconButton, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { RADIUS, SPACE, useColours } from '../../theme';
 import { ToolButton } from './ToolButton';
 
@@ -53,9 +53,9 @@ export function LayerOptions() {
         onPress={() => edit((before) => clearMarks(before, 'locked'))}
       />
       {!course.layers?.length && (
-        <Words as="small" tint="slate" style={{ maxWidth: 140, alignSelf: 'center' }}>
+        <Text as="small" tint="slate" style={{ maxWidth: 140, alignSelf: 'center' }}>
           Layers hold pieces, to hide or lock them together.
-        </Words>
+        </Text>
       )}
       {course.layers?.map(({ id, name, hidden, locked }) => (
         <View
@@ -87,12 +87,12 @@ export function LayerOptions() {
             </View>
           ) : (
             <View style={{ minWidth: 76, maxWidth: 120 }}>
-              <Words as="smallStrong" numberOfLines={1} onPress={() => setRenaming(id)}>
+              <Text as="smallStrong" numberOfLines={1} onPress={() => setRenaming(id)}>
                 {name || 'Layer'}
-              </Words>
-              <Words as="small" tint="slate">
+              </Text>
+              <Text as="small" tint="slate">
                 {count(id)} {count(id) === 1 ? 'piece' : 'pieces'}
-              </Words>
+              </Text>
             </View>
           )}
           <IconButton

@@ -9,9 +9,9 @@ import {
   roundCorner,
   splitEdge,
 } from '@/core/assemble';
-import { Stepper, Words } from '../../parts';
+import { Stepper, Text } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { useLayOf } from '../layStore';
 import { chosenPlatform, closeOutline, tryOutline } from '../tools/outlineTool';
 import { ToolButton } from './ToolButton';
@@ -37,9 +37,9 @@ export function OutlineOptions() {
           onPress={() => set({ stroke: stroke.slice(0, -1), fault: null })}
         />
         <ToolButton icon="x" label="Drop it" onPress={() => set({ stroke: [], fault: null })} />
-        <Words as="small" tint="slate" style={{ maxWidth: 150 }}>
+        <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
           {stroke.length} {stroke.length === 1 ? 'point' : 'points'}. Tap the first one to close.
-        </Words>
+        </Text>
       </>
     );
   }
@@ -47,9 +47,9 @@ export function OutlineOptions() {
     const depth = platform.size?.[1] ?? 0.6;
     return (
       <>
-        <Words as="small" tint="slate" style={{ maxWidth: 170 }}>
+        <Text as="small" tint="slate" style={{ maxWidth: 170 }}>
           Tap the corners of a platform one after another. Tap a platform to change it.
-        </Words>
+        </Text>
         <Stepper
           label="Depth"
           value={depth}
@@ -125,9 +125,9 @@ export function OutlineOptions() {
           )}
         </>
       ) : (
-        <Words as="small" tint="slate" style={{ maxWidth: 150 }}>
+        <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
           Drag a corner, or the dot on an edge for a new one. Tap a corner for more.
-        </Words>
+        </Text>
       )}
       <ToolButton
         icon="circle"

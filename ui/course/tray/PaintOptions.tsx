@@ -2,8 +2,8 @@ import { Pressable, View } from 'react-native';
 import { paintPieces, type Paint } from '@/core/assemble';
 import { MATERIALS, type Material } from '@/core/course';
 import { TONES } from '@/core/pieces';
-import { Stepper, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Stepper, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { RADIUS, TARGET, useColours } from '../../theme';
 import { useLayOf } from '../layStore';
 import { ToolButton } from './ToolButton';
@@ -127,7 +127,7 @@ function OwnColour({
         onChange={(event) => onChange(event.target.value.toUpperCase())}
         style={{ width: TARGET, height: TARGET, border: 0, padding: 0, background: 'none' }}
       />
-      <Words as="small">Any</Words>
+      <Text as="small">Any</Text>
     </View>
   );
 }
@@ -162,7 +162,7 @@ export function Swatch({
           borderColor: on ? colours.moss : colours.line,
         }}
       />
-      <Words as={on ? 'smallStrong' : 'small'}>{label}</Words>
+      <Text as={on ? 'smallStrong' : 'small'}>{label}</Text>
     </Pressable>
   );
 }

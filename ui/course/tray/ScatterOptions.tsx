@@ -1,7 +1,7 @@
 import { thinScenery } from '@/core/assemble';
 import { FAMILIES } from '@/core/pieces';
 import { Stepper } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { useLayOf } from '../layStore';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';

@@ -2,7 +2,7 @@ import type { Course, Sky } from '@/core/course';
 import { tideLine } from '@/core/run';
 import { Stepper } from '../../parts';
 import { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { useSettings } from '../../device/settings';
 import { Swatch } from './PaintOptions';
 import { ToolButton } from './ToolButton';

@@ -4,7 +4,7 @@ import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { Stepper } from '../../parts';
 import { useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { ToolButton } from './ToolButton';
 
 const KINDS: readonly {

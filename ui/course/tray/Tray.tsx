@@ -2,10 +2,10 @@ import { memo, useEffect, useMemo, useState, type PropsWithChildren } from 'reac
 import { Pressable, ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/assemble';
 import type { Family } from '@/core/pieces';
-import { Chip, Field, IconButton, tell, Words } from '../../parts';
+import { Chip, Field, IconButton, showToast, Text } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useToldOf } from '../../state/told';
+import { useDebouncedOf } from '../../state/debouncedCourse';
 import { SPACE, TARGET, useColours } from '../../theme';
 import { takeTool, useLay } from '../layStore';
 import { FamilyCard } from './FamilyCard';
@@ -72,7 +72,7 @@ interface ShelvesProps {
 }
 
 function Shelves({ shelf, onChoose, column }: ShelvesProps) {
-  const hasEnd = useToldOf((told) => endIndex(told).anyOpen());
+  const hasEnd = useDebouncedOf((told) => endIndex(told).anyOpen());
   const kind = useCourse((s) => s.course.kind);
   const runner = useCourse((s) => s.course.runner);
   const chip = (id: Shelf, label: string) => {
@@ -100,7 +100,7 @@ const Cards = memo(function Cards({
   const { favourites, favour } = useUsed();
   const keep = (family: Family) => {
     favour(family.id);
-    tell(
+    showToast(
       favourites.includes(family.id)
         ? `${family.label} is no favourite any more.`
         : `${family.label} is among the favourites.`,
@@ -119,9 +119,9 @@ const Cards = memo(function Cards({
         />
       ))}
       {families.length === 0 && (
-        <Words tint="slate" style={{ padding: SPACE.s }}>
+        <Text tint="slate" style={{ padding: SPACE.s }}>
           {none}
-        </Words>
+        </Text>
       )}
     </>
   );
@@ -314,7 +314,7 @@ function ShelfRow({ label, on, onPress }: { label: string; on: boolean; onPress:
         backgroundColor: on ? colours.mossSoft : undefined,
       })}
     >
-      <Words as={on ? 'smallStrong' : 'small'}>{label}</Words>
+      <Text as={on ? 'smallStrong' : 'small'}>{label}</Text>
     </Pressable>
   );
 }

@@ -1,8 +1,8 @@
 import { changePieces, movePost, postsOf, removePost, setPanel, settleWall } from '@/core/assemble';
 import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
-import { Stepper, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Stepper, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { useLayOf } from '../layStore';
 import { chosenWall } from '../tools/wallTool';
 import { ToolButton } from './ToolButton';
@@ -90,11 +90,11 @@ export function WallOptions() {
         </>
       ) : (
         stroke.length === 0 && (
-          <Words as="small" tint="slate" style={{ maxWidth: 148 }}>
+          <Text as="small" tint="slate" style={{ maxWidth: 148 }}>
             {chosen
               ? 'Drag a post, or tap a panel to change it.'
               : 'Drag for a wall, or tap post after post. Tap a wall to change it.'}
-          </Words>
+          </Text>
         )
       )}
       <ToolButton

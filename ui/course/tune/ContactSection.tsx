@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import {
   allowanceOf,
   contactShapes,
-  differenceOf,
+  diffPieces,
   familyOf,
   localGeometry,
   massOf,
@@ -15,17 +15,17 @@ import {
   setFamilyCollision,
   setLoose,
   setRole,
-  setTuned,
+  setBehaviour,
 } from '@/core/assemble';
 import { HURTS, MATERIALS, ROLES, type Allowance, type Piece, type PieceRole } from '@/core/course';
-import { Button, Chip, Choices, NumberField, numberText, weightText, Words } from '../../parts';
-import { useEditing, useShown } from '../../state/shown';
+import { Button, Chip, Choices, NumberField, numberText, weightText, Text } from '../../parts';
+import { useEditing, usePanelSnapshot } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { AllowanceFigures } from './AllowanceFigures';
 import { Flow, Section } from './Section';
 import { useTune } from './tuneStore';
 import { HURT_WORDS, ROLE_WORDS } from './words';
-import { attempt } from '../attempt';
+import { tryEdit } from '../tryEdit';
 
 /** What of the chosen pieces touches, what touching does, and how kindly. */
 export function ContactSection({ piece }: { piece: Piece }) {
@@ -38,11 +38,11 @@ export function ContactSection({ piece }: { piece: Piece }) {
   const marks = localGeometry(piece).shapes.some(({ role: own }) =>
     ['checkpoint', 'goal', 'portal', 'switch', 'region'].includes(own),
   );
-  const set = <K extends Parameters<typeof setTuned>[2]>(
+  const set = <K extends Parameters<typeof setBehaviour>[2]>(
     key: K,
     value: Piece[K] | undefined,
     merge?: string,
-  ) => edit((now) => setTuned(now, choice, key, value), merge);
+  ) => edit((now) => setBehaviour(now, choice, key, value), merge);
   const hazard = shapes.some((shape) => shape.role === 'hazard');
   const pickup = shapes.some((shape) => shape.role === 'pickup');
   const solid = shapes.some((shape) => shape.role === 'solid');
@@ -141,12 +141,12 @@ function Body({ piece }: { piece: Piece }) {
           { value: 'fixed', label: 'Stands firm' },
           { value: 'loose', label: 'Loose: falls and is pushed' },
         ]}
-        onChange={(value) => attempt((now) => setLoose(now, choice, value === 'loose'))}
+        onChange={(value) => tryEdit((now) => setLoose(now, choice, value === 'loose'))}
       />
       {piece.loose && (
-        <Words as="small" tint="slate" testID="loose-weight">
+        <Text as="small" tint="slate" testID="loose-weight">
           {`Weighs ${weightText(massOf(course, piece))}, being of ${known}.`}
-        </Words>
+        </Text>
       )}
     </View>
   );
@@ -156,7 +156,7 @@ function OneWay({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const { oneWay } = piece;
   const set = (next: Piece['oneWay'], merge?: string) =>
-    edit((now) => setTuned(now, choice, 'oneWay', next), merge);
+    edit((now) => setBehaviour(now, choice, 'oneWay', next), merge);
   return (
     <Section title="One-way face">
       <Flow>
@@ -193,7 +193,7 @@ function Breaking({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const { breaks } = piece;
   const set = (next: Piece['breaks'], merge?: string) =>
-    edit((now) => setTuned(now, choice, 'breaks', next), merge);
+    edit((now) => setBehaviour(now, choice, 'breaks', next), merge);
   return (
     <Section title="Breaks">
       <Choices
@@ -239,7 +239,7 @@ function Allowances({ piece }: { piece: Piece }) {
   const value: Allowance = now ?? { by: 'cm', value: 0 };
   const every = familyOf(family).label.toLowerCase();
   const setOwn = (next: Allowance | undefined, merge?: string) =>
-    edit((before) => setTuned(before, choice, 'allowance', next), merge);
+    edit((before) => setBehaviour(before, choice, 'allowance', next), merge);
   const setFamily = (next: Allowance | undefined, merge?: string) =>
     edit((before) => setAllowance(before, { family }, next), merge);
   return (
@@ -254,9 +254,9 @@ function Allowances({ piece }: { piece: Piece }) {
       />
       {own && <AllowanceFigures value={own} testID="allowance" onChange={setOwn} />}
       {!own && now && (
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           {`${ofFamily ? `As every ${every}` : 'By its role'}: ${numberText(now.value)} ${now.by === 'cm' ? 'cm' : '%'} on every side.`}
-        </Words>
+        </Text>
       )}
       <Flow>
         <Chip
@@ -267,7 +267,7 @@ function Allowances({ piece }: { piece: Piece }) {
             edit((before) =>
               // What holds for all need not be said of these as well.
               setAllowance(
-                ofFamily ? before : setTuned(before, choice, 'allowance', undefined),
+                ofFamily ? before : setBehaviour(before, choice, 'allowance', undefined),
                 { family },
                 ofFamily ? undefined : value,
               ),
@@ -283,8 +283,8 @@ function Allowances({ piece }: { piece: Piece }) {
 }
 
 function Shape({ piece }: { piece: Piece }) {
-  const course = useShown((s) => s.course);
-  const apart = useMemo(() => differenceOf(course, piece), [course, piece]);
+  const course = usePanelSnapshot((s) => s.course);
+  const apart = useMemo(() => diffPieces(course, piece), [course, piece]);
   const own = piece.shape
     ? 'Drawn for this piece.'
     : course.shapes?.[piece.family]
@@ -292,11 +292,11 @@ function Shape({ piece }: { piece: Piece }) {
       : 'As its family has it.';
   return (
     <Section title="Collision shape">
-      <Words tint="slate" testID="shape-difference">
+      <Text tint="slate" testID="shape-difference">
         {apart
           ? `${own} Differs from the picture by ${Math.round(apart.area * 100)} % of its area, ${Math.round(apart.distance * 100)} cm at most.`
           : 'Nothing of it touches.'}
-      </Words>
+      </Text>
       <Button
         title="Draw the shape"
         icon="pen-tool"
@@ -342,7 +342,7 @@ function Marking({ piece }: { piece: Piece }) {
   const { choice, edit, course } = useEditing();
   const mark = piece.mark ?? {};
   const set = (next: Piece['mark'], merge?: string) =>
-    edit((now) => setTuned(now, choice, 'mark', next), merge);
+    edit((now) => setBehaviour(now, choice, 'mark', next), merge);
   const checkpoint = piece.role === 'checkpoint';
   return (
     <View>

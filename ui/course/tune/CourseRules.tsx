@@ -3,9 +3,9 @@ import { setAllowance, setRule, type CourseRule } from '@/core/assemble';
 import { CAMERAS, type Course, type CourseCamera } from '@/core/course';
 import { KINDNESS } from '@/core/pieces';
 import { cameraOf } from '@/core/route';
-import { Button, Chip, Choices, NumberField, Words } from '../../parts';
+import { Button, Chip, Choices, NumberField, Text } from '../../parts';
 import { eyePlace, useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { PictureOptions } from './PictureOptions';
 import { Flow, Section } from './Section';
@@ -43,11 +43,11 @@ export function CourseRules() {
           onChange={(starts) => set('starts', starts === 'one' ? undefined : starts)}
         />
         {course.starts && (
-          <Words as="small" tint="slate">
+          <Text as="small" tint="slate">
             {course.starts === 'chance'
               ? 'Each start comes once before any comes again. Lay more starts from the marks.'
               : 'Lay more starts from the marks; each begins the same leg.'}
-          </Words>
+          </Text>
         )}
       </Section>
       <Section title="Time">
@@ -135,11 +135,11 @@ function Legs() {
     edit((now) => setRule(now, 'legs', next && next.length > 0 ? next : undefined), merge);
   return (
     <Section title="Legs">
-      <Words tint="slate">
+      <Text tint="slate">
         {legs.length === 0
           ? 'One way from start to goal. With legs, each start and goal of a number is run after the one before.'
           : 'Starts and goals carry the number of their leg.'}
-      </Words>
+      </Text>
       <View>
         {legs.map((leg, i) => (
           <NumberField

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Piece } from '@/core/course';
 import { checkpointNumber, familyOf, legOf } from '@/core/pieces';
-import { Chip, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Chip, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { PieceList } from '../PieceList';
 import { CourseRules } from './CourseRules';
@@ -60,9 +60,9 @@ function ActingPieces() {
   const acting = course.pieces.filter(acts);
   return (
     <View>
-      <Words tint="slate" style={{ paddingBottom: SPACE.s }}>
+      <Text tint="slate" style={{ paddingBottom: SPACE.s }}>
         Touch a piece in the course to tune it, or choose one here.
-      </Words>
+      </Text>
       <PieceList pieces={acting} tell={actsAs} />
     </View>
   );

@@ -3,11 +3,11 @@ import Svg, { Line, Path } from 'react-native-svg';
 import { line } from 'd3-shape';
 import { scaleLinear } from 'd3-scale';
 import type { Piece } from '@/core/course';
-import { inTempo, isDriven, motionChart, placeMotion, toldMotion } from '@/core/motion';
+import { inTempo, isDriven, motionChart, placeMotion, parseMotion } from '@/core/motion';
 import type { Vec3 } from '@/core/geometry';
 import { pieceBounds, turnOf, worldMotion } from '@/core/pieces';
-import { Chip, Words } from '../../parts';
-import { useShown } from '../../state/shown';
+import { Chip, Text } from '../../parts';
+import { usePanelSnapshot } from '../../state/panelSnapshot';
 import { useColours } from '../../theme';
 import { PhaseRows } from './PhaseRows';
 import { Flow, Section } from './Section';
@@ -27,14 +27,14 @@ const HEIGHT = 96;
 /** Height and speed of the chosen mover over its period, with the scrubber's moment; and others' phases. */
 export function MotionChart({ piece }: { piece: Piece }) {
   const colours = useColours();
-  const { tempo } = useShown((s) => s.course);
+  const { tempo } = usePanelSnapshot((s) => s.course);
   const at = useTune((s) => s.at);
   const onion = useTune((s) => s.onion);
   const chart = useMemo(() => {
     const motions = (piece.motion ?? []).flatMap((told) =>
       isDriven(told)
         ? []
-        : [placeMotion(inTempo(toldMotion(told), tempo), turnOf(piece), piece.at)],
+        : [placeMotion(inTempo(parseMotion(told), tempo), turnOf(piece), piece.at)],
     );
     const own = worldMotion(piece);
     if (own) motions.push(inTempo(own, tempo));
@@ -82,9 +82,9 @@ export function MotionChart({ piece }: { piece: Piece }) {
         />
         <Line x1={now} x2={now} y1={0} y2={HEIGHT} stroke={colours.moss} strokeWidth={2} />
       </Svg>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {`${period.toFixed(1)} s. Height, firm: ${low.toFixed(1)} to ${high.toFixed(1)} m. Speed, dashed: up to ${fastest.toFixed(1)} m/s.`}
-      </Words>
+      </Text>
       <Flow>
         <Chip
           role="checkbox"

@@ -6,13 +6,13 @@ import {
   NEW_MOTIONS,
   NEW_THROWER,
   removeMotion,
-  setTuned,
+  setBehaviour,
 } from '@/core/assemble';
 import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
 import { findFamily, hasOwnMotion } from '@/core/pieces';
 import { USUAL_RANGE } from '@/core/run';
-import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Button, Chip, Choices, NumberField, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { MotionChart } from './MotionChart';
 import { PathOptions } from './PathOptions';
@@ -21,7 +21,7 @@ import { Flow, Section } from './Section';
 import { Triple } from './Triple';
 import { useTune } from './tuneStore';
 import { MOTION_WORDS, pieceName } from './words';
-import { attempt } from '../attempt';
+import { tryEdit } from '../tryEdit';
 
 interface Dial {
   readonly key: string;
@@ -93,7 +93,7 @@ export function MotionSection({ piece }: { piece: Piece }) {
                 on={false}
                 label={MOTION_WORDS[kind]}
                 onPress={() => {
-                  const added = attempt((now) => addMotion(now, choice, kind));
+                  const added = tryEdit((now) => addMotion(now, choice, kind));
                   if (added && kind === 'path') useTune.getState().set({ drawingPath: true });
                 }}
               />
@@ -193,7 +193,7 @@ function Waking({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const { wake } = piece;
   const set = (next: Piece['wake'], merge?: string) =>
-    edit((now) => setTuned(now, choice, 'wake', next), merge);
+    edit((now) => setBehaviour(now, choice, 'wake', next), merge);
   return (
     <Section title="Range">
       <Choices
@@ -260,9 +260,9 @@ function Attaching({ piece }: { piece: Piece }) {
     });
   return (
     <Section title="Goes along with">
-      <Words tint={piece.attach ? undefined : 'slate'}>
+      <Text tint={piece.attach ? undefined : 'slate'}>
         {piece.attach ? pieceName(host) : 'Nothing: it moves by itself.'}
-      </Words>
+      </Text>
       <Flow>
         <Button
           title={piece.attach ? 'Another piece' : 'Attach to a piece'}
@@ -272,7 +272,7 @@ function Attaching({ piece }: { piece: Piece }) {
         {piece.attach && (
           <Button
             title="Let go"
-            onPress={() => edit((now) => setTuned(now, choice, 'attach', undefined))}
+            onPress={() => edit((now) => setBehaviour(now, choice, 'attach', undefined))}
           />
         )}
       </Flow>
@@ -299,7 +299,7 @@ function Throwing({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const { thrower } = piece;
   const set = (next: Piece['thrower'], merge?: string) =>
-    edit((now) => setTuned(now, choice, 'thrower', next), merge);
+    edit((now) => setBehaviour(now, choice, 'thrower', next), merge);
   if (!thrower) {
     return (
       <Section title="Thrower">
@@ -336,7 +336,7 @@ function Throwing({ piece }: { piece: Piece }) {
                   edit((now) => {
                     const like = now.pieces.find((one) => one.id === id);
                     return like
-                      ? setTuned(now, choice, 'thrower', { ...thrower, what: like.family })
+                      ? setBehaviour(now, choice, 'thrower', { ...thrower, what: like.family })
                       : now;
                   }),
               },

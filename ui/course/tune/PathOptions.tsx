@@ -5,12 +5,12 @@ import {
   movePathPoint,
   pathPlaces,
   removePathPoint,
-  tidy,
+  roundToStored,
 } from '@/core/assemble';
 import type { PathMotion, Piece } from '@/core/course';
 import { legTimes, USUAL_SPEED } from '@/core/motion';
-import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Button, Chip, Choices, NumberField, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { Flow } from './Section';
 import { Triple } from './Triple';
@@ -52,11 +52,11 @@ export function PathOptions({
   };
   return (
     <View style={{ gap: SPACE.s }}>
-      <Words tint="slate">
+      <Text tint="slate">
         {drawingPath
           ? 'Touch the scene to add points, a small ring to put one in between. Drag a point to move it, its arrows to lift it.'
           : `${motion.points.length + 1} points. It starts where the piece stands.`}
-      </Words>
+      </Text>
       <Flow>
         <Button
           title={drawingPath ? 'Path is drawn' : 'Draw on the scene'}
@@ -90,7 +90,7 @@ export function PathOptions({
         <Triple
           label={`Point ${point + 1}`}
           unit="m"
-          value={places[point].map(tidy)}
+          value={places[point].map(roundToStored)}
           onChange={(to) => edit((now) => movePathPoint(now, piece.id, point, to), 'path point')}
         />
       )}

@@ -4,8 +4,8 @@ import Svg, { Line, Path } from 'react-native-svg';
 import { shiftPhase } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { travelOf, type Travel } from '@/core/run';
-import { Button, Chip, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Button, Chip, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE, TARGET, useColours } from '../../theme';
 import { Flow } from './Section';
 import { useTune, useTuneOf } from './tuneStore';
@@ -54,9 +54,9 @@ export function PhaseRows({ piece }: { piece: Piece }) {
           />
         ))}
       {rows.length > 1 && (
-        <Words as="small" tint="slate">
+        <Text as="small" tint="slate">
           {`How far each has gone, over ${seconds.toFixed(1)} s. Drag a row, or use the arrow keys on it, to have it earlier or later.`}
-        </Words>
+        </Text>
       )}
       <Flow>
         <Button
@@ -142,9 +142,9 @@ function PhaseRow({ piece, travel, seconds, onShift }: PhaseRowProps) {
         overflow: 'hidden',
       }}
     >
-      <Words as="small" style={{ paddingHorizontal: SPACE.s }}>
+      <Text as="small" style={{ paddingHorizontal: SPACE.s }}>
         {pieceName(piece)}
-      </Words>
+      </Text>
       <Svg
         width="100%"
         height={HEIGHT}

@@ -3,9 +3,9 @@ import { setRule } from '@/core/assemble';
 import type { PictureCamera } from '@/core/course';
 import { USUAL_FIELD } from '@/core/formats';
 import type { Vec3 } from '@/core/geometry';
-import { Button, CoursePicture, NumberField, Words } from '../../parts';
+import { Button, CoursePicture, NumberField, Text } from '../../parts';
 import { eyePlace, lookFrom, useView } from '../../scene';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { RADIUS, useColours } from '../../theme';
 import { Flow, Section } from './Section';
 
@@ -25,11 +25,11 @@ export function PictureOptions() {
   };
   return (
     <Section title="Picture">
-      <Words tint="slate">
+      <Text tint="slate">
         {picture
           ? 'Taken from a place of yours. It changes with the course.'
           : 'Taken as usual. Turn the view to what players should see first and take it from there.'}
-      </Words>
+      </Text>
       <View
         testID="course-picture"
         style={{

@@ -12,11 +12,11 @@ import {
   stepDial,
   type Axis,
   type BlockSide,
-  type Dial,
+  type NumericProperty,
 } from '@/core/assemble';
 import { MATERIALS, type Course, type Material, type Piece } from '@/core/course';
 import { familyOf, type Family, type SeveralParam } from '@/core/pieces';
-import { Button, Chip, Choices, Field, NumberField, PiecePicture, Words } from '../../parts';
+import { Button, Chip, Choices, Field, NumberField, PiecePicture, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { buildCommands } from '../commands';
@@ -56,18 +56,18 @@ export function PieceFigures({ chosen }: ChosenProps) {
         <OwnSettings key={family.id} chosen={chosen} family={family} />
       )}
       <View style={{ gap: SPACE.xs }}>
-        <Words as="strong">{ownAxes ? 'Place along its own axes' : 'Place'}</Words>
+        <Text as="strong">{ownAxes ? 'Place along its own axes' : 'Place'}</Text>
         <Axes kind={ownAxes ? 'own' : 'at'} chosen={chosen} />
         <Flow>{PLACE_BUTTONS}</Flow>
       </View>
       <View style={{ gap: SPACE.xs }}>
-        <Words as="strong">Turn</Words>
+        <Text as="strong">Turn</Text>
         <Axes kind="turn" chosen={chosen} />
         {TURN_BUTTON}
       </View>
       {sizable && (
         <View style={{ gap: SPACE.xs }}>
-          <Words as="strong">Size</Words>
+          <Text as="strong">Size</Text>
           <Axes kind={sizeKeeps} chosen={chosen} />
           <Choices
             label="What stays when it grows"
@@ -96,10 +96,8 @@ function Heading({ chosen, alike }: ChosenProps & { alike: boolean }) {
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
       <PiecePicture piece={piece} size={56} />
       <View style={{ flex: 1 }}>
-        <Words as="heading">
-          {many ? `${chosen.length} pieces` : (piece.name ?? family.label)}
-        </Words>
-        <Words as="small" tint="slate">
+        <Text as="heading">{many ? `${chosen.length} pieces` : (piece.name ?? family.label)}</Text>
+        <Text as="small" tint="slate">
           {many
             ? alike
               ? family.label
@@ -107,7 +105,7 @@ function Heading({ chosen, alike }: ChosenProps & { alike: boolean }) {
             : piece.name
               ? family.label
               : roleWords(piece)}
-        </Words>
+        </Text>
       </View>
     </View>
   );
@@ -125,16 +123,16 @@ function editChosen(
 // Dials are the same objects from one piece to the next, so that a field is drawn anew for its value alone.
 const ALL: readonly Axis[] = [0, 1, 2];
 const AXES = {
-  at: ALL.map((axis): Dial => ({ kind: 'at', axis })),
-  own: ALL.map((axis): Dial => ({ kind: 'at', axis, own: true })),
+  at: ALL.map((axis): NumericProperty => ({ kind: 'at', axis })),
+  own: ALL.map((axis): NumericProperty => ({ kind: 'at', axis, own: true })),
   // Turning about the upright is what is wanted most.
-  turn: ([1, 0, 2] as const).map((axis): Dial => ({ kind: 'turn', axis })),
-  middle: ALL.map((axis): Dial => ({ kind: 'size', axis })),
-  low: ALL.map((axis): Dial => ({ kind: 'size', axis, keeps: 'low' })),
-  high: ALL.map((axis): Dial => ({ kind: 'size', axis, keeps: 'high' })),
+  turn: ([1, 0, 2] as const).map((axis): NumericProperty => ({ kind: 'turn', axis })),
+  middle: ALL.map((axis): NumericProperty => ({ kind: 'size', axis })),
+  low: ALL.map((axis): NumericProperty => ({ kind: 'size', axis, keeps: 'low' })),
+  high: ALL.map((axis): NumericProperty => ({ kind: 'size', axis, keeps: 'high' })),
 };
-const paramDials = new Map<string, Dial>();
-function paramDial(key: string): Dial {
+const paramDials = new Map<string, NumericProperty>();
+function paramDial(key: string): NumericProperty {
   let dial = paramDials.get(key);
   if (!dial) paramDials.set(key, (dial = { kind: 'param', key }));
   return dial;
@@ -144,7 +142,7 @@ function paramDial(key: string): Dial {
 const Axes = ({ kind, chosen }: ChosenProps & { kind: keyof typeof AXES }) =>
   AXES[kind].map((dial, i) => <DialOf key={i} chosen={chosen} dial={dial} />);
 
-function DialOf({ chosen, dial }: ChosenProps & { dial: Dial }) {
+function DialOf({ chosen, dial }: ChosenProps & { dial: NumericProperty }) {
   const value = readDial(chosen[0], dial);
   return (
     <DialField
@@ -159,7 +157,7 @@ function DialOf({ chosen, dial }: ChosenProps & { dial: Dial }) {
 
 interface DialFieldProps {
   readonly family: string;
-  readonly dial: Dial;
+  readonly dial: NumericProperty;
   readonly value: number;
   readonly mixed: boolean;
   readonly subject: string;
@@ -194,9 +192,9 @@ function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
     String(chosen[0].params?.[key] ?? initial);
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Words as="strong">
+      <Text as="strong">
         {family.group === 'movers' || family.group === 'hazards' ? 'Motion' : 'Own settings'}
-      </Words>
+      </Text>
       {family.params.map((param) =>
         param.kind === 'number' ? (
           <DialOf key={param.key} chosen={chosen} dial={paramDial(param.key)} />
@@ -237,7 +235,7 @@ function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
 function Several({ param, bits }: { param: SeveralParam; bits: number }) {
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Words as="smallStrong">{param.label}</Words>
+      <Text as="smallStrong">{param.label}</Text>
       <Flow>
         {param.options.map((option, i) => {
           const on = (bits & (1 << i)) !== 0;

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { changeMotion } from '@/core/assemble';
 import type { Piece, PosesMotion } from '@/core/course';
-import { Button, Chip, Choices, NumberField, Words } from '../../parts';
-import { useEditing } from '../../state/shown';
+import { Button, Chip, Choices, NumberField, Text } from '../../parts';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { Flow } from './Section';
 import { endPosing, showPose } from './showPose';
@@ -68,10 +68,10 @@ export function PosesOptions({
         }}
       />
       {posing !== null && (
-        <Words tint="slate">
+        <Text tint="slate">
           Drag the numbered knob to where the pose brings the piece; the arrows lift it, the ring
           turns it.
-        </Words>
+        </Text>
       )}
       <Triple
         label="Off its place"

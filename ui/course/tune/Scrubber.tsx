@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { IconButton, Words } from '../../parts';
-import { useTold } from '../../state/told';
+import { IconButton, Text } from '../../parts';
+import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE, useColours } from '../../theme';
 import { useFirings } from './dry';
 import { scrubSeconds } from './scrub';
@@ -13,7 +13,7 @@ const SPEEDS = [0.25, 0.5, 1, 2];
 /** Plays all motion of a course without a run: forward and back along one period of everything. */
 export function Scrubber() {
   const colours = useColours();
-  const course = useTold();
+  const course = useDebouncedCourse();
   const { at, playing, speed, set } = useTuneOf('at', 'playing', 'speed', 'set');
   const { pieces, tempo, links } = course;
   const period = useMemo(
@@ -50,9 +50,9 @@ export function Scrubber() {
           onChange={(part) => set({ at: part * period, playing: false })}
         />
       </View>
-      <Words as="smallFigures" style={{ width: 46, textAlign: 'right' }} testID="scrub-at">
+      <Text as="smallFigures" style={{ width: 46, textAlign: 'right' }} testID="scrub-at">
         {`${(at % period).toFixed(1)} s`}
-      </Words>
+      </Text>
       <IconButton
         icon="fast-forward"
         label={`Speed ${speed}×`}

@@ -1,6 +1,6 @@
 import type { PropsWithChildren } from 'react';
 import { View } from 'react-native';
-import { Words } from '../../parts';
+import { Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
 
 /** A part of a panel under a heading of its own. */
@@ -15,7 +15,7 @@ export function Section({ title, children }: PropsWithChildren<{ title: string }
         borderColor: colours.line,
       }}
     >
-      <Words as="strong">{title}</Words>
+      <Text as="strong">{title}</Text>
       {children}
     </View>
   );

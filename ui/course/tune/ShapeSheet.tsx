@@ -15,11 +15,11 @@ import {
 } from '@/core/assemble';
 import type { DrawnShape, Piece, ShapePart } from '@/core/course';
 import { familyOf } from '@/core/pieces';
-import { Button, Chip, Choices, IconButton, NumberField, Words } from '../../parts';
+import { Button, Chip, Choices, IconButton, NumberField, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { SPACE, useColours, WIDE } from '../../theme';
-import { attempt } from '../attempt';
+import { tryEdit } from '../tryEdit';
 import { AllowanceFigures } from './AllowanceFigures';
 import { Flow } from './Section';
 import { ShapeBoard, type Held } from './ShapeBoard';
@@ -58,7 +58,7 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
   const part = shape.parts[partIndex];
   const dent = part?.kind === 'outline' ? dentOf(part.points) : -1;
   const keep = () => {
-    attempt((now) => {
+    tryEdit((now) => {
       const next = setShape(now, piece, of, shape);
       onClose();
       return next;
@@ -84,9 +84,9 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
           }}
         >
           <IconButton icon="x" label="Leave without keeping" onPress={onClose} />
-          <Words as="heading" style={{ flex: 1 }} numberOfLines={1}>
+          <Text as="heading" style={{ flex: 1 }} numberOfLines={1}>
             {`Shape of ${(piece.name ?? familyOf(piece.family).label).toLowerCase()}`}
-          </Words>
+          </Text>
           <IconButton
             icon="corner-up-left"
             label="Undo"
@@ -123,9 +123,9 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
       >
         {dent >= 0 && part.kind === 'outline' && (
           <View style={{ gap: SPACE.s }}>
-            <Words tint="rust" accessibilityRole="alert">
+            <Text tint="rust" accessibilityRole="alert">
               {`Corner ${dent + 1} makes a dent. A part has to be convex.`}
-            </Words>
+            </Text>
             <Button
               title="Split into parts"
               kind="main"
@@ -217,7 +217,7 @@ function ShapeEditor({ piece, onClose }: { piece: Piece; onClose: () => void }) 
             />
           )}
         </Flow>
-        <Words as="strong">Start over</Words>
+        <Text as="strong">Start over</Text>
         <Flow>
           <Button
             title="From its outline"

@@ -2,10 +2,10 @@ import { useRef } from 'react';
 import { View } from 'react-native';
 import { setRule } from '@/core/assemble';
 import type { Tempo } from '@/core/course';
-import { Button, Chip, NumberField, tell, Words } from '../../parts';
+import { Button, Chip, NumberField, showToast, Text } from '../../parts';
 import { keepRecording } from '../../music/recording';
 import { useMusician } from '../../music/useMusician';
-import { useEditing } from '../../state/shown';
+import { useEditing } from '../../state/panelSnapshot';
 import { Flow, Section } from './Section';
 
 /** Taps further apart than this begin anew, ms. */
@@ -22,7 +22,7 @@ export function TempoOptions() {
   if (!tempo) {
     return (
       <Section title="Tempo">
-        <Words tint="slate">Movers, throwers and links may keep a beat.</Words>
+        <Text tint="slate">Movers, throwers and links may keep a beat.</Text>
         <Button
           title="Give it a tempo"
           icon="music"
@@ -44,7 +44,7 @@ export function TempoOptions() {
   };
   const choose = async () => {
     const kept = await keepRecording();
-    if (typeof kept === 'string') tell(kept);
+    if (typeof kept === 'string') showToast(kept);
     else if (kept) set({ ...tempo, recording: kept });
   };
   return (
@@ -89,11 +89,11 @@ export function TempoOptions() {
           onPress={() => set({ ...tempo, plays: !tempo.plays })}
         />
       </Flow>
-      <Words as="small" tint="slate">
+      <Text as="small" tint="slate">
         {tempo.recording
           ? `Plays ${tempo.recording.name}.`
           : 'The page’s own musician plays a small tune in the tempo.'}
-      </Words>
+      </Text>
       <Flow>
         <Button
           title={tempo.recording ? 'Another recording' : 'A recording of my own'}

@@ -1,20 +1,20 @@
 import { useMemo } from 'react';
 import type { Course } from '@/core/course';
-import { DryRun, type Firing, type Tried } from '@/core/run';
+import { LinkPreview, type TriggerRecord, type ManualTrigger } from '@/core/run';
 import { useCourse } from '../../state/courseStore';
-import { useTold } from '../../state/told';
+import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useTune } from './tuneStore';
 
-let last: { course: Course; tried: readonly Tried[]; dry: DryRun } | null = null;
+let last: { course: Course; tried: readonly ManualTrigger[]; dry: LinkPreview } | null = null;
 
 /** The dry run of a course; the scene and the panels share one, as it takes a moment to make. */
-export function dryRunOf(course: Course, tried: readonly Tried[]): DryRun {
+export function dryRunOf(course: Course, tried: readonly ManualTrigger[]): LinkPreview {
   const same =
     last?.course.pieces === course.pieces &&
     last.course.links === course.links &&
     last.course.tempo === course.tempo &&
     last.tried === tried;
-  if (!same) last = { course, tried, dry: new DryRun(course, tried) };
+  if (!same) last = { course, tried, dry: new LinkPreview(course, tried) };
   return last!.dry;
 }
 
@@ -33,11 +33,11 @@ const LIT = 0.8;
 
 /** Every link that acts within the minute that is played, and those of them that are lit just now. */
 export function useFirings(): {
-  readonly all: readonly Firing[];
+  readonly all: readonly TriggerRecord[];
   readonly lit: ReadonlySet<string>;
 } {
   const dry = useDryRun();
-  const course = useTold();
+  const course = useDebouncedCourse();
   const tried = useTune((s) => s.tried);
   const at = useTune((s) => s.at);
   const { pieces, links, tempo } = course;

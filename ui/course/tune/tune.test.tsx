@@ -1,8 +1,8 @@
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
-import { addLink, layPieces, newEffect, setTuned } from '@/core/assemble';
+import { addLink, layPieces, newEffect, setBehaviour } from '@/core/assemble';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
-import { Notes } from '../../parts';
+import { Toasts } from '../../parts';
 import { TunePanel } from '../TunePanel';
 import { commonPeriod, scrubSeconds } from './scrub';
 import { endTuning, useTune } from './tuneStore';
@@ -286,7 +286,7 @@ test('a mover is laid beside another and dragged into step with it', () => {
   ]);
   state().edit(() => course);
   state().edit((now) =>
-    setTuned(now, new Set(['p2']), 'motion', [{ kind: 'bob', height: 1, period: 2 }]),
+    setBehaviour(now, new Set(['p2']), 'motion', [{ kind: 'bob', height: 1, period: 2 }]),
   );
   render(<TunePanel />);
   tab('Motion');
@@ -324,7 +324,7 @@ test('a piece is made loose, and what moves by itself is not', () => {
   render(
     <>
       <TunePanel />
-      <Notes />
+      <Toasts />
     </>,
   );
   tab('Contact');

@@ -1,4 +1,4 @@
-import type { Tried } from '@/core/run';
+import type { ManualTrigger } from '@/core/run';
 import { create } from 'zustand';
 import { picker } from '../../state/picker';
 import type { FrameShape } from '../playersEye';
@@ -16,7 +16,7 @@ interface TuneState {
   readonly playing: boolean;
   readonly speed: number;
   /** Cues given by hand while the motion plays. */
-  readonly tried: readonly Tried[];
+  readonly tried: readonly ManualTrigger[];
   /** Movers whose phases are laid beside the chosen one's. */
   readonly beside: readonly string[];
   /** Ghosts of the chosen mover all along its motion. */

@@ -10,8 +10,8 @@ import {
   removeLink,
 } from '@/core/assemble';
 import { CUES, type CueKind, type Link } from '@/core/course';
-import { Button, Chip, Choices, NumberField, SortableList, Words } from '../../../parts';
-import { useEditing } from '../../../state/shown';
+import { Button, Chip, Choices, NumberField, SortableList, Text } from '../../../parts';
+import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { useFirings } from '../dry';
 import { Flow } from '../Section';
@@ -54,13 +54,13 @@ export function LinkCard({ link }: { link: Link }) {
     });
   return (
     <View style={{ gap: SPACE.m }} testID="link-card">
-      <Words as="strong">{linkWords(link, course.pieces)}</Words>
+      <Text as="strong">{linkWords(link, course.pieces)}</Text>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
         <Button title="Try it now" icon="zap" testID="try-link" onPress={() => tryLink(link.id)} />
         {lit.has(link.id) && (
-          <Words as="strong" testID="link-acts">
+          <Text as="strong" testID="link-acts">
             It acts.
-          </Words>
+          </Text>
         )}
       </View>
       <Choices

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { addLink, linksOf, newCue, newEffect, pairOf } from '@/core/assemble';
 import type { Link, Piece } from '@/core/course';
-import { Button, Row, Words } from '../../../parts';
+import { Button, ListItem, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useEditing, useShown } from '../../../state/shown';
+import { useEditing, usePanelSnapshot } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { useFirings } from '../dry';
 import { Section } from '../Section';
@@ -42,7 +42,7 @@ export function PieceLinks({ piece }: { piece: Piece }) {
           <LinkRows links={to} />
         </Section>
       )}
-      {from.length + to.length === 0 && <Words tint="slate">No link begins or ends here.</Words>}
+      {from.length + to.length === 0 && <Text tint="slate">No link begins or ends here.</Text>}
       <Button title="Begin a link here" icon="git-branch" onPress={begin} testID="begin-link" />
     </View>
   );
@@ -57,11 +57,11 @@ export function AllLinks() {
   if (link) return <LinkCard link={link} />;
   return (
     <View style={{ gap: SPACE.m }}>
-      <Words tint="slate">
+      <Text tint="slate">
         {links.length === 0
           ? 'A link says what follows from something: a region touched, a beat, enough gathered.'
           : `${links.length} ${links.length === 1 ? 'link' : 'links'}, acting in this order.`}
-      </Words>
+      </Text>
       <LinkRows links={links} />
       <Button
         title="Begin a link"
@@ -81,12 +81,12 @@ export function AllLinks() {
 }
 
 function LinkRows({ links }: { links: readonly Link[] }) {
-  const pieces = useShown((s) => s.course.pieces);
+  const pieces = usePanelSnapshot((s) => s.course.pieces);
   const { lit } = useFirings();
   return (
     <View>
       {links.map((link) => (
-        <Row
+        <ListItem
           key={link.id}
           on={lit.has(link.id)}
           onPress={() => {
@@ -94,9 +94,9 @@ function LinkRows({ links }: { links: readonly Link[] }) {
             follow(link, pieces);
           }}
         >
-          <Words style={{ flex: 1, paddingVertical: SPACE.s }}>{linkWords(link, pieces)}</Words>
-          {lit.has(link.id) && <Words as="strong">Acts</Words>}
-        </Row>
+          <Text style={{ flex: 1, paddingVertical: SPACE.s }}>{linkWords(link, pieces)}</Text>
+          {lit.has(link.id) && <Text as="strong">Acts</Text>}
+        </ListItem>
       ))}
     </View>
   );

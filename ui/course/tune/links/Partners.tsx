@@ -1,9 +1,9 @@
 import { pairWith, partnersOf } from '@/core/assemble';
 import type { Piece } from '@/core/course';
-import { Button, Row, Words } from '../../../parts';
+import { Button, ListItem, Text } from '../../../parts';
 import { glideTo } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useShown } from '../../../state/shown';
+import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { Section } from '../Section';
 import { useTune } from '../tuneStore';
@@ -11,7 +11,7 @@ import { pieceName } from '../words';
 
 /** What acts together with a portal, a switch or a gate, and a way to touch another. */
 export function Partners({ piece }: { piece: Piece }) {
-  const course = useShown((s) => s.course);
+  const course = usePanelSnapshot((s) => s.course);
   const partners = partnersOf(course, piece);
   const portal = piece.family === 'portal';
   const pick = () =>
@@ -24,17 +24,17 @@ export function Partners({ piece }: { piece: Piece }) {
   return (
     <Section title={portal ? 'Leads to' : 'Acts with'}>
       {partners.map((one) => (
-        <Row
+        <ListItem
           key={one.id}
           onPress={() => {
             useCourse.getState().choose([one.id]);
             glideTo({ target: one.at });
           }}
         >
-          <Words style={{ flex: 1, paddingVertical: SPACE.s }}>{pieceName(one)}</Words>
-        </Row>
+          <Text style={{ flex: 1, paddingVertical: SPACE.s }}>{pieceName(one)}</Text>
+        </ListItem>
       ))}
-      {partners.length === 0 && <Words tint="slate">Nothing yet.</Words>}
+      {partners.length === 0 && <Text tint="slate">Nothing yet.</Text>}
       <Button
         title={partners.length > 0 ? 'Touch another' : 'Touch its partner'}
         icon="crosshair"

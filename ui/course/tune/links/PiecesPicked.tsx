@@ -1,5 +1,5 @@
-import { Button, Chip, tell } from '../../../parts';
-import { useShown } from '../../../state/shown';
+import { Button, Chip, showToast } from '../../../parts';
+import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { Flow } from '../Section';
 import { pieceName } from '../words';
 
@@ -19,7 +19,7 @@ export function PiecesPicked({
   onPick: () => void;
   onDrop: (id: string) => void;
 }) {
-  const pieces = useShown((s) => s.course.pieces);
+  const pieces = usePanelSnapshot((s) => s.course.pieces);
   return (
     <Flow>
       {(ids ?? []).map((id) => (
@@ -30,7 +30,7 @@ export function PiecesPicked({
           on
           onPress={() => {
             onDrop(id);
-            tell('Let go of it.');
+            showToast('Let go of it.');
           }}
         />
       ))}

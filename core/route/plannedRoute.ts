@@ -1,0 +1,76 @@
+import type { Course } from '../course';
+import { distance, type Vec3 } from '../geometry';
+import { paceTime } from './pace';
+import { marksOf } from './profile';
+import { roadsOf } from './road';
+import { trackWay } from './track';
+
+/** What a way asks of the runner. */
+export interface Expectation {
+  /** Along the way, m. */
+  readonly length: number;
+  /** All that goes up, m. */
+  readonly climb: number;
+  /** Seconds for the runner, as paceTime has them. */
+  readonly time: number;
+}
+
+/** The way a course is meant to take, in one piece for each leg, and where it is known from. */
+export interface PlannedRoute {
+  readonly legs: readonly (readonly Vec3[])[];
+  /** All of it in a row. */
+  readonly way: Vec3[];
+  readonly closed: boolean;
+  readonly from: 'track' | 'sketch' | 'road' | 'marks';
+}
+
+/** The legs of a way, each closed where the way is. */
+const ringsOf = ({ legs, closed }: Pick<PlannedRoute, 'legs' | 'closed'>) =>
+  legs.map((leg) => (closed && leg.length > 2 ? [...leg, leg[0]] : leg));
+
+/** Length and climb of the way a course is meant to take, m. */
+export function extentOf(meant: Pick<PlannedRoute, 'legs' | 'closed'>): Omit<Expectation, 'time'> {
+  let [length, climb] = [0, 0];
+  for (const ring of ringsOf(meant)) {
+    for (let i = 1; i < ring.length; i++) {
+      length += distance(ring[i - 1], ring[i]);
+      climb += Math.max(0, ring[i][1] - ring[i - 1][1]);
+    }
+  }
+  return { length, climb };
+}
+
+/** The same, and the time it takes the course's runner. */
+export function expectationOf(
+  course: Course,
+  meant: Pick<PlannedRoute, 'legs' | 'closed'>,
+): Expectation {
+  const rounds = course.kind === 'laps' ? (course.laps ?? 3) : 1;
+  return { ...extentOf(meant), time: paceTime(course, ringsOf(meant), rounds) };
+}
+
+/**
+ * The way a course is meant to take: along its track, its sketch, or from mark to mark.
+ * @param roads the ways found from mark to mark, where they are known; else those are straight
+ */
+export function plannedRoute(
+  course: Course,
+  roads: readonly (readonly Vec3[])[] | null = null,
+): PlannedRoute {
+  const track = trackWay(course);
+  if (track) return { legs: [track.way], ...track, from: 'track' };
+  const points = (course.sketch?.points ?? []) as Vec3[];
+  const marks = marksOf(course);
+  if (points.length > 1 && marks.flat().length < 3) {
+    return { legs: [points], way: points, closed: !!course.sketch?.closed, from: 'sketch' };
+  }
+  const legs = roads ?? marks;
+  return { legs, way: legs.flat(), closed: false, from: roads ? 'road' : 'marks' };
+}
+
+/** Length of the way a course is meant to take, m, looked for where it has to be. */
+export function courseLength(course: Course): number {
+  const plain = plannedRoute(course);
+  const way = plain.from === 'marks' ? plannedRoute(course, roadsOf(course)) : plain;
+  return extentOf(way).length;
+}

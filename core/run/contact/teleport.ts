@@ -1,0 +1,110 @@
+import { STILL } from '../../motion';
+import { centreHeight, poseMover, type SpawnPoint, type World } from '../world';
+import { restoreCheckpoint, type RunState, type EmitEvent, SKIN } from '../state';
+import { isDisabled } from './presence';
+import { queryBox } from './near';
+import { signedDistance, isBefore, outsideCurrentBounds } from './cast';
+
+/** Puts the runner back to its last checkpoint, standing still. */
+export function respawn(world: World, s: RunState, say: EmitEvent): void {
+  const checkpoint = world.checkpoints[s.checkpoint];
+  if (checkpoint?.restores) restoreCheckpoint(s);
+  teleport(world, s, checkpoint ?? beginningOf(world, s));
+  say('respawn');
+}
+
+/** Where the leg being run begins. */
+export function beginningOf({ starts, legs }: World, { leg, start }: RunState): SpawnPoint {
+  const of = starts[legs > 0 ? leg : 0];
+  return of[start % of.length];
+}
+
+/** Puts the runner at a place, standing still, clear of what it would stand in. */
+export function teleport(world: World, s: RunState, spot: SpawnPoint): void {
+  s.x = spot.at[0];
+  s.y = spot.at[1] + SKIN;
+  s.z = world.lane ?? spot.at[2];
+  s.baseY = spot.at[1];
+  s.vx = 0;
+  s.vy = 0;
+  s.vz = 0;
+  s.heading = spot.heading;
+  s.fx = spot.ahead[0];
+  s.fy = 0;
+  s.fz = spot.ahead[2];
+  s.gx = 0;
+  s.gy = 1;
+  s.gz = 0;
+  s.ground = -1;
+  s.air = 0;
+  s.coyote = 0;
+  s.buffer = 0;
+  s.rising = false;
+  s.airJumps = 0;
+  s.rest = world.runner.restTicks;
+  standClear(world, s);
+}
+
+/** Most surfaces a runner that is put somewhere is moved out of, one after the other. */
+const MOST_PUSHES = 8;
+/** Farthest it is moved in all, m: what lies deeper than this was laid over the place on purpose. */
+const FARTHEST = 1;
+/** Least square of the part of a way out that lies in a side-on stage's plane. */
+const LEAST_REACH = 0.04;
+/** Least upward part of the normal of what the runner then stands on. */
+const FIRM = 0.3;
+
+/**
+ * Moves a runner that was put somewhere out of the solids it overlaps, each along its normal: the foot of
+ * what is round stands on a slope only when its middle is lifted off it. Where there is no way out nearby
+ * it stays as it was put.
+ */
+export function standClear(world: World, s: RunState): void {
+  const { x, y, z } = s;
+  for (let push = 0; push < MOST_PUSHES; push++) {
+    if (!pushOut(world, s)) return;
+    const [dx, dy, dz] = [s.x - x, s.y - y, s.z - z];
+    if (dx * dx + dy * dy + dz * dz > FARTHEST * FARTHEST) break;
+  }
+  s.x = x;
+  s.y = y;
+  s.z = z;
+  s.gx = 0;
+  s.gy = 1;
+  s.gz = 0;
+}
+
+/** Moves the runner out of the solid it overlaps most. Returns whether there was one. */
+function pushOut(world: World, s: RunState): boolean {
+  const body = world.bodies[s.size];
+  const { radius } = body;
+  const [x0, y0, z0] = [s.x - radius, s.y, s.z - radius];
+  const [x1, y1, z1] = [s.x + radius, s.y + 2 * centreHeight(body), s.z + radius];
+  let deepest = 0;
+  let [ox, oy, oz] = [0, 0, 0];
+  for (const c of queryBox(world, x0, y0, z0, x1, y1, z1).solids.list) {
+    if (isDisabled(world, s, c)) continue;
+    if (c.isDynamic && outsideCurrentBounds(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
+    const pose = c.mover < 0 ? null : poseMover(world.movers, s, c.mover).pose;
+    if (c.oneWay && !isBefore(c, body, pose ?? STILL, s.x, s.y, s.z)) continue;
+    const gap = signedDistance(world, s, body, c, s.x, s.y, s.z);
+    const depth = -gap.distance;
+    if (depth <= deepest) continue;
+    const reach = world.lane === null ? 1 : gap.nx * gap.nx + gap.ny * gap.ny;
+    if (reach < LEAST_REACH) continue;
+    deepest = depth;
+    const out = (depth + SKIN) / reach;
+    ox = gap.nx * out;
+    oy = gap.ny * out;
+    oz = world.lane === null ? gap.nz * out : 0;
+    if (gap.ny >= FIRM) {
+      s.gx = gap.nx;
+      s.gy = gap.ny;
+      s.gz = gap.nz;
+    }
+  }
+  s.x += ox;
+  s.y += oy;
+  s.z += oz;
+  return deepest > 0;
+}

@@ -1,0 +1,81 @@
+import { familyOf } from '../../pieces';
+import type { Collider, World } from '../world';
+import type { RunState, EmitEvent } from '../state';
+import { respawn } from '../contact';
+import { reachCheckpoint } from './checkpoints';
+import { meetGoal } from './goal';
+import { openGates } from './gates';
+import { goThrough } from './portal';
+
+/** Acts on a sensor met after a part of the tick. Returns whether the tick ends with it. */
+export function onSensor(
+  world: World,
+  s: RunState,
+  c: Collider,
+  part: number,
+  say: EmitEvent,
+): boolean {
+  const { piece, role } = c;
+  if (role === 'pickup') gather(world, s, piece, part, say);
+  else if (role === 'checkpoint') reachCheckpoint(world, s, piece, part, say);
+  else if (role === 'goal') return meetGoal(world, s, part, piece, say);
+  else if (role === 'portal') {
+    if (!goThrough(world, s, piece)) return false;
+    say('portal', 1, piece);
+    return true;
+  } else if (role === 'switch') {
+    if (openGates(world, s, piece)) say('switch', part, piece);
+  } else if (role === 'hazard') {
+    return hurt(world, s, c.hurt, c, part, say);
+  }
+  return false;
+}
+
+function gather(world: World, s: RunState, piece: number, part: number, say: EmitEvent): void {
+  const place = world.pickupAt[piece];
+  if (!isPickupPresent(world, s, place)) return;
+  if (s.gathered[place] === 0) s.gatheredCount++;
+  s.gathered[place] = s.tick + 1;
+  s.worth += world.pieces[piece].worth ?? familyOf(world.pieces[piece].family).worth ?? 1;
+  say('pickup', part, piece);
+}
+
+/** Whether a pickup is there to be gathered: it was not yet, or is again. */
+export function isPickupPresent(world: World, s: RunState, pickup: number): boolean {
+  const since = s.gathered[pickup];
+  const respawn = world.respawns[pickup];
+  return since === 0 || (respawn > 0 && s.tick - since >= respawn);
+}
+
+/** What hurts sends back, throws off or slows. Returns whether the tick ends with it. */
+export function hurt(
+  world: World,
+  s: RunState,
+  { does, force }: Collider['hurt'],
+  c: Collider | null,
+  part: number,
+  say: EmitEvent,
+): boolean {
+  if (does === 'back') {
+    say('hazard', part, c?.piece);
+    s.falls++;
+    respawn(world, s, say);
+    return true;
+  }
+  if (s.tick < s.slowUntil && does === 'slow') return false;
+  say('hazard', part, c?.piece);
+  if (does === 'slow') {
+    s.slowUntil = s.tick + Math.round(force * 120);
+    return false;
+  }
+  // Back the way it came, and up a little.
+  const l = Math.sqrt(s.vx * s.vx + s.vz * s.vz);
+  const [x, z] = l > 0.5 ? [-s.vx / l, -s.vz / l] : [-1, 0];
+  s.vx = x * force;
+  s.vz = world.lane === null ? z * force : 0;
+  s.vy = force * 0.6;
+  s.ground = -1;
+  s.coyote = 0;
+  s.rising = false;
+  return false;
+}

@@ -1,0 +1,66 @@
+import { beatSeconds, USUAL_COPIES, type Course, type Piece, type Thrower } from '../../course';
+import type { Hurt } from './collider';
+import type { Capsule } from './capsule';
+
+/** A piece that sends out copies of another. */
+export interface ProjectileEmitter {
+  /** Place in World.throwers. */
+  readonly index: number;
+  /** Place in World.pieces, and of its first copy among all of them. */
+  readonly piece: number;
+  readonly first: number;
+  readonly most: number;
+  readonly told: Thrower;
+  readonly body: Capsule;
+  /** Ticks between two, into the first of them when it begins, and that a copy lasts. */
+  readonly interval: number;
+  readonly phase: number;
+  /** Most ticks by which a throw may come late. */
+  readonly late: number;
+  readonly life: number;
+  /** Heading and rise in degrees of the piece's own. */
+  readonly heading: number;
+  /** The mover whose clock it keeps, or -1, and what carries the place it throws from. */
+  readonly clock: number;
+  readonly hurt: Hurt;
+  /** Upwards from the piece's foot and ahead of it, m. */
+  readonly up: number;
+  readonly ahead: number;
+}
+
+/**
+ * A thrower as its piece tells it.
+ * @param places those that Throwing names, and that of the size its copies' bodies are kept for
+ */
+export function throwingOf(
+  course: Course,
+  piece: Piece,
+  places: {
+    readonly piece: number;
+    readonly index: number;
+    readonly first: number;
+    readonly clock: number;
+    readonly body: number;
+  },
+  extents: { readonly up: number; readonly ahead: number },
+): ProjectileEmitter {
+  const told = piece.thrower!;
+  const seconds = told.beats ? beatSeconds(course.tempo, told.interval) : told.interval;
+  const interval = Math.max(12, Math.round(seconds * 120));
+  return {
+    piece: places.piece,
+    index: places.index,
+    first: places.first,
+    most: told.most ?? USUAL_COPIES,
+    told,
+    body: { index: places.body, radius: told.size / 2, half: 0 },
+    interval,
+    phase: Math.round(interval * (told.phase ?? 0)),
+    late: Math.floor((interval - 1) * (told.late ?? 0)),
+    life: Math.max(1, Math.round(told.life * 120)),
+    heading: piece.turn?.[1] ?? 0,
+    clock: places.clock,
+    hurt: { does: told.does ?? 'back', force: 8 },
+    ...extents,
+  };
+}

@@ -1,4 +1,0 @@
-import { create } from 'zustand';
-
-/** Whether something of the course is being dragged over the scene now. */
-export const useHand = create<{ readonly dragging: boolean }>()(() => ({ dragging: false }));
