@@ -1,3 +1,4 @@
+import type { Ball } from './ball';
 import type { InflatedHull } from './inflatedHull';
 import { frontFaces, insideFace, markFrontFaces, tiedFace } from './face';
 
@@ -15,18 +16,17 @@ export interface Clearance {
 export const newClearance = (): Clearance => ({ distance: Infinity, nx: 0, ny: 1, nz: 0 });
 
 /**
- * Signed distance from a ball of radius `r` at x, y, z to a body, with the direction away from it.
+ * Signed distance from a ball to a hull, with the direction away from it.
+ * @param ball in the hull's frame, m
  * @param far distances beyond this, m, need only be told to be at least so; the direction then says nothing
  */
 export function clearance(
   body: InflatedHull,
-  x: number,
-  y: number,
-  z: number,
-  r: number,
+  ball: Readonly<Ball>,
   out: Clearance,
   far = Infinity,
 ): Clearance {
+  const { x, y, z } = ball;
   const { normals, offsets, points, edges, edgeFaces } = body;
   let deepest = -Infinity;
   let face = -1;
@@ -38,7 +38,7 @@ export function clearance(
       face = f;
     }
   }
-  const radius = r + body.radius;
+  const radius = ball.radius + body.radius;
   if (deepest - radius > far) {
     out.distance = deepest - radius;
     return out;

@@ -1,3 +1,4 @@
+import { ballAt } from './ball.testing';
 import fc from 'fast-check';
 import { box, mapVec3, mergedFaces, type Polyhedron, sub, type Vec3 } from '../geometry';
 import { clearance, inflateHull, newClearance, newTouch, sweep } from '.';
@@ -22,8 +23,8 @@ const sample = fc.record({
 function met(solid: Polyhedron, half: number, radius: number, from: Vec3, to: Vec3) {
   const body = inflateHull(solid, half);
   const touch = newTouch();
-  const hit = sweep(body, ...from, ...sub(to, from), radius, touch);
-  const gap = clearance(body, ...from, radius, newClearance());
+  const hit = sweep(body, ballAt(from, radius, sub(to, from)), touch);
+  const gap = clearance(body, ballAt(from, radius), newClearance());
   return { hit, t: touch.t, distance: gap.distance };
 }
 
@@ -67,7 +68,9 @@ test('faces all but in one plane, too far off to be made one, leave no hole betw
           ),
         };
         const touch = newTouch();
-        expect(sweep(inflateHull(raised, half), x, 3, z, 0, -3, 0, 0.2, touch)).toBe(true);
+        expect(sweep(inflateHull(raised, half), ballAt([x, 3, z], 0.2, [0, -3, 0]), touch)).toBe(
+          true,
+        );
         expect(3 - 3 * touch.t).toBeCloseTo(1 + half + 0.2, 5);
       },
     ),

@@ -1,3 +1,4 @@
 export * from './inflatedHull';
+export * from './ball';
 export * from './sweep';
 export * from './clearance';

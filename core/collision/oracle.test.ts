@@ -1,7 +1,8 @@
+import { ballAt } from './ball.testing';
 import RAPIER from '@dimforge/rapier3d-compat';
 import { QuickHull } from 'quickhull3d/dist/quickhull3d.js';
 import fc from 'fast-check';
-import { box, faceNormal, scale, type Polyhedron, type Vec3 } from '../geometry';
+import { add, box, faceNormal, type Polyhedron, scale, type Vec3 } from '../geometry';
 import {
   ballBody,
   clearance,
@@ -97,7 +98,7 @@ test('sweeps agree with a reference library within a millimetre on 10,000 random
     const expected = capsule.castShape(at(0), still, v, hull, zero, still, zero, 0, 1, true);
     const touch = newTouch();
     const body = inflateHull(solid, half);
-    if (!sweep(body, ...from, ...d, radius, touch)) {
+    if (!sweep(body, ballAt(from, radius, d), touch)) {
       // The library may stop at a graze; it must not be one that goes in.
       return !expected || nearest(body, from, d, radius) > -MILLIMETRE;
     }
@@ -118,14 +119,7 @@ test('sweeps agree with a reference library within a millimetre on 10,000 random
 /** The least clearance along a path, found by sampling and halving. */
 function nearest(body: InflatedHull, from: Vec3, d: Vec3, radius: number): number {
   const at = (t: number) =>
-    clearance(
-      body,
-      from[0] + d[0] * t,
-      from[1] + d[1] * t,
-      from[2] + d[2] * t,
-      radius,
-      newClearance(),
-    ).distance;
+    clearance(body, ballAt(add(from, scale(d, t)), radius), newClearance()).distance;
   let best = 0;
   for (let i = 0; i <= 400; i++) if (at(i / 400) < at(best)) best = i / 400;
   for (let step = 1 / 400; step > 1e-9; step /= 2) {
@@ -146,7 +140,7 @@ test.each([1, 5, 20, 60, 120, 200])(
       fc.property(coordinate(2), coordinate(2), coordinate(0.2), metres(0, 1), (y, z, off, lag) => {
         const crosses = (body: InflatedHull, py: number, pz: number) => {
           for (let x = -2 - lag * step; x < 2; x += step) {
-            if (sweep(body, x, py, pz, step, 0, 0, 0.25, newTouch())) return true;
+            if (sweep(body, ballAt([x, py, pz], 0.25, [step, 0, 0]), newTouch())) return true;
           }
           return false;
         };
@@ -164,15 +158,8 @@ test('a touch leaves the surfaces exactly together', () => {
       const d = displacement(sample);
       const body = inflateHull(solid, half);
       const touch = newTouch();
-      if (!sweep(body, ...from, ...d, radius, touch)) return true;
-      const gap = clearance(
-        body,
-        from[0] + d[0] * touch.t,
-        from[1] + d[1] * touch.t,
-        from[2] + d[2] * touch.t,
-        radius,
-        newClearance(),
-      );
+      if (!sweep(body, ballAt(from, radius, d), touch)) return true;
+      const gap = clearance(body, ballAt(add(from, scale(d, touch.t)), radius), newClearance());
       return Math.abs(gap.distance) < 1e-9;
     }),
     { numRuns: 3000, seed: 7, endOnFailure: true },

@@ -1,5 +1,16 @@
+import { ballAt } from './ball.testing';
 import fc from 'fast-check';
-import { box, mapPoints, prism, rotate, turnMatrix, type Matrix3, type Vec3 } from '../geometry';
+import {
+  add,
+  box,
+  mapPoints,
+  type Matrix3,
+  prism,
+  rotate,
+  scale,
+  turnMatrix,
+  type Vec3,
+} from '../geometry';
 import {
   ballBody,
   clearance,
@@ -16,7 +27,7 @@ const R = 0.5;
 
 function cast(body: InflatedHull, from: Vec3, d: Vec3, r = R) {
   const touch = newTouch();
-  return sweep(body, ...from, ...d, r, touch) ? touch : null;
+  return sweep(body, ballAt(from, r, d), touch) ? touch : null;
 }
 
 test('a face, an edge and a corner are touched where geometry says', () => {
@@ -61,11 +72,11 @@ test('an upright segment makes a body taller and a ball a capsule', () => {
 });
 
 test('clearance is the distance outside and negative within', () => {
-  const gap = (p: Vec3) => clearance(cube, ...p, R, newClearance());
+  const gap = (p: Vec3) => clearance(cube, ballAt(p, R), newClearance());
   expect(gap([3, 0, 0])).toMatchObject({ distance: 1.5, nx: 1 });
   expect(gap([2, 2, 0]).distance).toBeCloseTo(Math.SQRT2 - R, 12);
   expect(gap([0.9, 0, 0])).toMatchObject({ nx: 1, distance: expect.closeTo(-0.1 - R) });
-  expect(clearance(ballBody([0, 0, 0], 1, 0), 0, 3, 0, R, newClearance())).toMatchObject({
+  expect(clearance(ballBody([0, 0, 0], 1, 0), ballAt([0, 3, 0], R), newClearance())).toMatchObject({
     distance: 1.5,
     ny: 1,
   });
@@ -75,18 +86,11 @@ test('what is swept never ends up nearer than touching, and pulling back always 
   const c = fc.integer({ min: -4000, max: 4000 }).map((n) => n / 1000);
   fc.assert(
     fc.property(fc.tuple(c, c, c), fc.tuple(c, c, c), (from, d) => {
-      const start = clearance(cube, ...from, R, newClearance()).distance;
+      const start = clearance(cube, ballAt(from, R), newClearance()).distance;
       fc.pre(start > 0.001 && Math.hypot(...d) > 0.01);
       const touch = cast(cube, from, d);
       const at = (t: number) =>
-        clearance(
-          cube,
-          from[0] + d[0] * t,
-          from[1] + d[1] * t,
-          from[2] + d[2] * t,
-          R,
-          newClearance(),
-        ).distance;
+        clearance(cube, ballAt(add(from, scale(d, t)), R), newClearance()).distance;
       if (touch) return Math.abs(at(touch.t)) < 1e-9;
       return [0.25, 0.5, 0.75, 1].every((t) => at(t) > -1e-9);
     }),

@@ -1,3 +1,4 @@
+import type { MovingBall } from './ball';
 import type { InflatedHull } from './inflatedHull';
 import { frontFaces, insideFace, markFrontFaces, tiedFace } from './face';
 
@@ -23,31 +24,21 @@ const CLOSING = 1e-12;
 const PARALLEL = 1e-12;
 
 /**
- * Sweeps a ball against a body, exactly: against the faces pushed out by the radius, and where the
+ * Sweeps a ball against a hull, exactly: against the faces pushed out by the radius, and where the
  * path leaves a face's own area, against the rounded edges and corners.
  *
- * Starting clear of the body gives the first touch. Starting within it gives a touch at t = 0 if
+ * Starting clear of the hull gives the first touch. Starting within it gives a touch at t = 0 if
  * the displacement goes further in, and none if it leads out.
  *
- * @param x,y,z middle of the ball at the start, m
- * @param dx,dy,dz displacement, m
- * @param r radius of the ball, m; the body's own is added
+ * @param hull what is swept against, with a radius of its own that is added to the ball's, m
+ * @param ball where it starts and its displacement, in the hull's frame, m
  * @param out holds the nearest touch so far; it is replaced only by a nearer one
  * @returns whether `out` was replaced
  */
-export function sweep(
-  body: InflatedHull,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  r: number,
-  out: Touch,
-): boolean {
-  const radius = r + body.radius;
-  const { normals, offsets } = body;
+export function sweep(hull: InflatedHull, ball: MovingBall, out: Touch): boolean {
+  const { x, y, z, dx, dy, dz } = ball;
+  const radius = ball.radius + hull.radius;
+  const { normals, offsets } = hull;
   const faces = offsets.length;
   let enter = -Infinity;
   let leave = Infinity;
@@ -77,40 +68,26 @@ export function sweep(
     const px = x + dx * enter;
     const py = y + dy * enter;
     const pz = z + dz * enter;
-    if (insideFace(body, face, px, py, pz)) {
-      out.t = enter;
-      out.nx = normals[3 * face];
-      out.ny = normals[3 * face + 1];
-      out.nz = normals[3 * face + 2];
-      out.top = out.ny;
-      out.edge = false;
+    if (insideFace(hull, face, px, py, pz)) {
+      setFaceTouch(hull, face, enter, out);
       return true;
     }
-    const over = tiedFace(body, face, px, py, pz);
-    if (over >= 0) return touchFace(body, over, x, y, z, dx, dy, dz, radius, out);
-  } else if (faces > 0 && touchWithin(body, x, y, z, dx, dy, dz, radius, out)) {
+    const over = tiedFace(hull, face, px, py, pz);
+    if (over >= 0) return touchFace(hull, over, ball, out);
+  } else if (faces > 0 && touchWithin(hull, ball, out)) {
     return true;
   }
   const from = enter > 0 ? enter : 0;
   const to = leave < out.t ? leave : out.t;
-  markFrontFaces(body, x + dx * from, y + dy * from, z + dz * from);
-  if (to > from) markFrontFaces(body, x + dx * to, y + dy * to, z + dz * to, true);
-  return sweepEdges(body, x, y, z, dx, dy, dz, radius, out);
+  markFrontFaces(hull, x + dx * from, y + dy * from, z + dz * from);
+  if (to > from) markFrontFaces(hull, x + dx * to, y + dy * to, z + dz * to, true);
+  return sweepEdges(hull, ball, out);
 }
 
 /** A touch at the start, for a ball whose middle lies in the polyhedron or over a face within reach. */
-function touchWithin(
-  body: InflatedHull,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  radius: number,
-  out: Touch,
-): boolean {
-  const { normals, offsets } = body;
+function touchWithin(hull: InflatedHull, ball: MovingBall, out: Touch): boolean {
+  const { normals, offsets } = hull;
+  const { x, y, z } = ball;
   let nearest = -Infinity;
   let face = -1;
   for (let f = 0; f < offsets.length; f++) {
@@ -121,60 +98,50 @@ function touchWithin(
       face = f;
     }
   }
-  if (nearest > radius) return false;
+  if (nearest > ball.radius + hull.radius) return false;
   const over =
-    nearest <= 0 || insideFace(body, face, x, y, z) ? face : tiedFace(body, face, x, y, z);
-  return over >= 0 && touchFace(body, over, x, y, z, dx, dy, dz, radius, out);
+    nearest <= 0 || insideFace(hull, face, x, y, z) ? face : tiedFace(hull, face, x, y, z);
+  return over >= 0 && touchFace(hull, over, ball, out);
 }
 
 /** Has `out` tell of a face's touch, at once where it is reached already, if the displacement goes into it. */
-function touchFace(
-  { normals, offsets }: InflatedHull,
-  face: number,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  radius: number,
-  out: Touch,
-): boolean {
+function touchFace(hull: InflatedHull, face: number, ball: MovingBall, out: Touch): boolean {
+  const { normals, offsets } = hull;
   const nx = normals[3 * face];
   const ny = normals[3 * face + 1];
   const nz = normals[3 * face + 2];
-  const pace = nx * dx + ny * dy + nz * dz;
+  const pace = nx * ball.dx + ny * ball.dy + nz * ball.dz;
   if (pace >= -CLOSING) return false;
-  const gap = nx * x + ny * y + nz * z - offsets[face] - radius;
-  out.t = gap <= 0 ? 0 : -gap / pace;
-  out.nx = nx;
-  out.ny = ny;
-  out.nz = nz;
-  out.top = ny;
-  out.edge = false;
+  const radius = ball.radius + hull.radius;
+  const gap = nx * ball.x + ny * ball.y + nz * ball.z - offsets[face] - radius;
+  setFaceTouch(hull, face, gap <= 0 ? 0 : -gap / pace, out);
   return true;
 }
 
+function setFaceTouch({ normals }: InflatedHull, face: number, t: number, out: Touch): void {
+  out.t = t;
+  out.nx = normals[3 * face];
+  out.ny = normals[3 * face + 1];
+  out.nz = normals[3 * face + 2];
+  out.top = out.ny;
+  out.edge = false;
+}
+
+/** From what is touched to the ball's middle, in no particular length; written before a touch is set. */
+const away = { x: 0, y: 0, z: 0 };
+
 /** The first touch with the rounded edges and corners. */
-function sweepEdges(
-  body: InflatedHull,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  radius: number,
-  out: Touch,
-): boolean {
-  const { points, edges, edgeFaces, edgeTops } = body;
-  const faced = frontFaces();
+function sweepEdges(hull: InflatedHull, ball: MovingBall, out: Touch): boolean {
+  const { points, edges, edgeFaces, edgeTops } = hull;
+  const { x, y, z, dx, dy, dz } = ball;
+  const flags = frontFaces();
   const faceless = edgeFaces.length === 0;
   const dd = dx * dx + dy * dy + dz * dz;
+  const radius = ball.radius + hull.radius;
   const rr = radius * radius;
   let found = false;
   for (let k = 0; k < edgeTops.length; k++) {
-    if (!faceless && !faced[edgeFaces[2 * k]] && !faced[edgeFaces[2 * k + 1]]) continue;
+    if (!faceless && !flags[edgeFaces[2 * k]] && !flags[edgeFaces[2 * k + 1]]) continue;
     const a = 3 * edges[2 * k];
     const b = 3 * edges[2 * k + 1];
     const ex = points[b] - points[a];
@@ -201,72 +168,52 @@ function sweepEdges(
     }
     const s = ea + t * ed;
     if (s <= 0 || s >= ee) {
-      const corner = s <= 0 ? a : b;
-      if (sweepCorner(x, y, z, dx, dy, dz, dd, rr, points, corner, edgeTops[k], out)) found = true;
+      if (sweepCorner(hull, s <= 0 ? a : b, edgeTops[k], ball, out)) found = true;
       continue;
     }
     // A start within the rounding counts, as a touch at once, when the path goes further in.
     if (qc <= 0 && qb >= -PARALLEL * ee * dd) continue;
     if (t > out.t || (t === out.t && edgeTops[k] <= out.top)) continue;
     const u = s / ee;
-    if (
-      setTouch(
-        t,
-        ax + dx * t - ex * u,
-        ay + dy * t - ey * u,
-        az + dz * t - ez * u,
-        dx,
-        dy,
-        dz,
-        edgeTops[k],
-        out,
-      )
-    ) {
-      found = true;
-    }
+    away.x = ax + dx * t - ex * u;
+    away.y = ay + dy * t - ey * u;
+    away.z = az + dz * t - ez * u;
+    if (setTouch(t, edgeTops[k], ball, out)) found = true;
   }
   return found;
 }
 
+/** The touch with one rounded corner, given by where its point begins. */
 function sweepCorner(
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  dd: number,
-  rr: number,
-  points: Float64Array,
+  hull: InflatedHull,
   corner: number,
   top: number,
+  ball: MovingBall,
   out: Touch,
 ): boolean {
-  const px = x - points[corner];
-  const py = y - points[corner + 1];
-  const pz = z - points[corner + 2];
+  const { points } = hull;
+  const { dx, dy, dz } = ball;
+  const px = ball.x - points[corner];
+  const py = ball.y - points[corner + 1];
+  const pz = ball.z - points[corner + 2];
   const b = px * dx + py * dy + pz * dz;
   if (b >= 0) return false;
-  const c = px * px + py * py + pz * pz - rr;
+  const radius = ball.radius + hull.radius;
+  const dd = dx * dx + dy * dy + dz * dz;
+  const c = px * px + py * py + pz * pz - radius * radius;
   const h = b * b - dd * c;
   if (h < 0) return false;
   const t = c <= 0 ? 0 : (-b - Math.sqrt(h)) / dd;
   if (t > out.t || (t === out.t && top <= out.top)) return false;
-  return setTouch(t, px + dx * t, py + dy * t, pz + dz * t, dx, dy, dz, top, out);
+  away.x = px + dx * t;
+  away.y = py + dy * t;
+  away.z = pz + dz * t;
+  return setTouch(t, top, ball, out);
 }
 
-/** Has `out` tell of a touch with a normal of any length, if the displacement closes on what is touched. */
-function setTouch(
-  t: number,
-  nx: number,
-  ny: number,
-  nz: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  top: number,
-  out: Touch,
-): boolean {
+/** Has `out` tell of a touch along `away`, if the displacement closes on what is touched. */
+function setTouch(t: number, top: number, { dx, dy, dz }: MovingBall, out: Touch): boolean {
+  const { x: nx, y: ny, z: nz } = away;
   const l = Math.sqrt(nx * nx + ny * ny + nz * nz);
   if (l === 0 || nx * dx + ny * dy + nz * dz >= -CLOSING * l) return false;
   out.t = t;

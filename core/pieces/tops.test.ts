@@ -1,3 +1,4 @@
+import { ballAt } from '../collision/ball.testing';
 import fc from 'fast-check';
 import { ballBody, inflateHull, newTouch, sweep } from '../collision';
 import { emptyCourse, type Piece } from '../course';
@@ -21,7 +22,7 @@ function dropped(piece: Piece, x: number, z: number): number {
         ? ballBody(place(form.centre), form.radius, 0)
         : inflateHull(mapPoints(form.solid, place), 0);
     const touch = newTouch();
-    if (sweep(body, x, 20, z, 0, -40, 0, GRAIN, touch)) {
+    if (sweep(body, ballAt([x, 20, z], GRAIN, [0, -40, 0]), touch)) {
       highest = Math.max(highest, 20 - 40 * touch.t - GRAIN);
     }
   }

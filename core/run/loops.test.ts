@@ -35,10 +35,7 @@ function runAt(kind: RunnerKind, radius: number, speed: number) {
     trial.go(steer(kind, s, round / (2 * Math.PI)));
     top = Math.max(top, s.y);
     for (const c of world.colliders) {
-      deepest = Math.min(
-        deepest,
-        signedDistance(world, s, world.bodies[0], c, s.x, s.y, s.z).distance,
-      );
+      deepest = Math.min(deepest, signedDistance(world, s, world.bodies[0], c, s).distance);
     }
   }
   return { state: s, top, deepest };

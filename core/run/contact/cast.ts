@@ -1,6 +1,7 @@
 import {
   clearance,
   newClearance,
+  newMovingBall,
   newTouch,
   sweep,
   type Clearance,
@@ -13,85 +14,110 @@ import {
   type Contact,
   centreHeight,
   BROADPHASE_MARGIN,
+  newQueryBox,
   poseMover,
+  type QueryBox,
   type Capsule,
   fitsRestFrame,
   type World,
 } from '../world';
 import { type RunState, SKIN } from '../state';
 import { isDisabled } from './presence';
-import { queryBox } from './near';
 
 /** What moves a collider at the state's tick; one that stays has a still pose. */
 export const poseOf = (world: World, s: RunState, c: Collider): { pose: Pose; before: Pose } =>
   c.mover < 0 ? REST : poseMover(world.movers, s, c.mover);
 const REST = { pose: STILL, before: STILL };
 
-/**
- * Moves the runner's body from a foot place by a displacement and finds the first solid it touches.
- * @param skip a collider to leave out, or -1
- * @returns whether anything is touched; `out` then holds the first touch
- */
-export const castRunner = (
-  world: World,
-  s: RunState,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  out: Contact,
-  skip = -1,
-): boolean =>
-  castCapsule(world, s, world.bodies[s.size], x, y, z, dx, dy, dz, out, skip, -1, s.ground);
+/** A capsule's straight way within a tick; one is filled anew for each cast, so that casting makes no garbage. */
+export interface CapsulePath {
+  body: Capsule;
+  /** Its lowest point at the start, m. */
+  x: number;
+  y: number;
+  z: number;
+  /** Displacement, m. */
+  dx: number;
+  dy: number;
+  dz: number;
+  /** A collider, and a piece, to leave out; or -1. */
+  skip: number;
+  own: number;
+  /** The collider most likely to be touched, or -1: what is touched later is then soon seen to be. */
+  first: number;
+}
+
+export const newCapsulePath = (): CapsulePath => ({
+  body: { index: -1, radius: 0, half: 0 },
+  x: 0,
+  y: 0,
+  z: 0,
+  dx: 0,
+  dy: 0,
+  dz: 0,
+  skip: -1,
+  own: -1,
+  first: -1,
+});
+
+const ofRunner = newCapsulePath();
 
 /**
- * Moves any rounded body and finds the first solid it touches.
- * @param skip a collider, and `own` a piece, to leave out; or -1
- * @param first the collider most likely to be touched, or -1: what is touched later is then soon seen to be
+ * The runner's way from where it is by a displacement, m; reused.
+ * @param skip a collider to leave out, or -1
  */
-export function castCapsule(
+export function runnerPath(
   world: World,
   s: RunState,
-  body: Capsule,
-  x: number,
-  y: number,
-  z: number,
   dx: number,
   dy: number,
   dz: number,
-  out: Contact,
-  skip: number,
-  own: number,
-  first: number,
-): boolean {
-  const { radius, half } = body;
-  const x0 = (dx < 0 ? x + dx : x) - radius;
-  const x1 = (dx < 0 ? x : x + dx) + radius;
-  const y0 = dy < 0 ? y + dy : y;
-  const y1 = (dy < 0 ? y : y + dy) + 2 * (radius + half);
-  const z0 = (dz < 0 ? z + dz : z) - radius;
-  const z1 = (dz < 0 ? z : z + dz) + radius;
-  const { solids } = queryBox(world, x0, y0, z0, x1, y1, z1);
+  skip = -1,
+): CapsulePath {
+  ofRunner.body = world.bodies[s.size];
+  ofRunner.x = s.x;
+  ofRunner.y = s.y;
+  ofRunner.z = s.z;
+  ofRunner.dx = dx;
+  ofRunner.dy = dy;
+  ofRunner.dz = dz;
+  ofRunner.skip = skip;
+  ofRunner.first = s.ground;
+  return ofRunner;
+}
+
+const swept = newQueryBox();
+
+/**
+ * Moves a capsule along its way and finds the first solid it touches.
+ * @returns whether anything is touched; `out` then holds the first touch
+ */
+export function castCapsule(world: World, s: RunState, path: CapsulePath, out: Contact): boolean {
+  const { x, y, z, dx, dy, dz, skip, own, first } = path;
+  const { radius, half } = path.body;
+  swept.x0 = (dx < 0 ? x + dx : x) - radius;
+  swept.x1 = (dx < 0 ? x : x + dx) + radius;
+  swept.y0 = dy < 0 ? y + dy : y;
+  swept.y1 = (dy < 0 ? y : y + dy) + 2 * (radius + half);
+  swept.z0 = (dz < 0 ? z + dz : z) - radius;
+  swept.z1 = (dz < 0 ? z : z + dz) + radius;
+  const { solids } = world.broadPhase.query(swept);
   out.t = 1;
   out.top = -1;
   out.collider = -1;
-  if (first >= 0 && first !== skip) {
-    castAgainstSolid(world, s, body, world.colliders[first], x, y, z, dx, dy, dz, out);
-  }
+  if (first >= 0 && first !== skip) castAgainstSolid(world, s, path, world.colliders[first], out);
   const { list, boxes } = solids;
   // What is only rested on lies a skin away and cannot be touched: the room about the boxes is for others.
-  const [lowX, lowY, lowZ] = [x1 - ROOM, y1 - ROOM, z1 - ROOM];
-  const [highX, highY, highZ] = [x0 + ROOM, y0 + ROOM, z0 + ROOM];
+  const [lowX, lowY, lowZ] = [swept.x1 - ROOM, swept.y1 - ROOM, swept.z1 - ROOM];
+  const [highX, highY, highZ] = [swept.x0 + ROOM, swept.y0 + ROOM, swept.z0 + ROOM];
   for (let i = 0, b = 0; i < list.length; i++, b += 6) {
     if (lowX < boxes[b] || highX > boxes[b + 3]) continue;
     if (lowY < boxes[b + 1] || highY > boxes[b + 4]) continue;
     if (lowZ < boxes[b + 2] || highZ > boxes[b + 5]) continue;
     const c = list[i];
     if (c.index === skip || c.index === first || c.piece === own) continue;
-    if (c.isDynamic && outsideCurrentBounds(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
-    castAgainstSolid(world, s, body, c, x, y, z, dx, dy, dz, out);
+    if (c.isDynamic && outsideCurrentBounds(world, s, c, swept)) continue;
+    castAgainstSolid(world, s, path, c, out);
   }
   return out.collider >= 0;
 }
@@ -100,20 +126,14 @@ export function castCapsule(
 function castAgainstSolid(
   world: World,
   s: RunState,
-  body: Capsule,
+  path: CapsulePath,
   c: Collider,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
   out: Contact,
 ): void {
   if (isDisabled(world, s, c)) return;
   const touched = c.oneWay
-    ? castAgainstOneWay(world, s, body, c, x, y, z, dx, dy, dz, out)
-    : castAgainst(world, s, body, c, x, y, z, dx, dy, dz, out);
+    ? castAgainstOneWay(world, s, path, c, out)
+    : castAgainst(world, s, path, c, out);
   if (touched) out.collider = c.index;
 }
 
@@ -125,64 +145,58 @@ export function outsideCurrentBounds(
   world: World,
   s: RunState,
   c: Collider,
-  x0: number,
-  y0: number,
-  z0: number,
-  x1: number,
-  y1: number,
-  z1: number,
+  { x0, y0, z0, x1, y1, z1 }: QueryBox,
 ): boolean {
   const box = poseMover(world.movers, s, c.mover).about!;
   if (x1 < box[0] || x0 > box[3] || y1 < box[1] || y0 > box[4]) return true;
   return z1 < box[2] || z0 > box[5];
 }
 
-/** Sweeps a body against one collider as it stands at the state's tick. */
+/** A capsule as a ball, in the frame of what it is swept or measured against. */
+const ball = newMovingBall();
+
+/** Casts a capsule against one collider as it stands at the state's tick. */
 export function castAgainst(
   world: World,
   s: RunState,
-  body: Capsule,
+  path: CapsulePath,
   c: Collider,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
   out: Touch,
 ): boolean {
-  const cy = y + centreHeight(body);
-  const { radius } = body;
-  if (c.mover < 0) return sweep(c.bodies.rest(body), x, cy, z, dx, dy, dz, radius, out);
+  const { body, dx, dy, dz } = path;
+  ball.x = path.x;
+  ball.y = path.y + centreHeight(body);
+  ball.z = path.z;
+  ball.dx = dx;
+  ball.dy = dy;
+  ball.dz = dz;
+  ball.radius = body.radius;
+  if (c.mover < 0) return sweep(c.bodies.rest(body), ball, out);
   const { pose } = poseMover(world.movers, s, c.mover);
   // Most of what moves is elsewhere on its way; and a body in its pose is only made where it may be met.
-  const far = c.bodies.away(pose, x, cy, z) - radius - body.half;
+  const far = c.bodies.away(pose, ball.x, ball.y, ball.z) - body.radius - body.half;
   if (far > 0 && far * far > dx * dx + dy * dy + dz * dz) return false;
-  if (!fitsRestFrame(pose, body)) {
-    return sweep(c.bodies.at(pose, body), x, cy, z, dx, dy, dz, radius, out);
+  if (!fitsRestFrame(pose, body)) return sweep(c.bodies.at(pose, body), ball, out);
+  const turned = toRestFrame(pose);
+  if (turned) {
+    const m = pose.turn;
+    ball.dx = m[0] * dx + m[3] * dy + m[6] * dz;
+    ball.dy = m[1] * dx + m[4] * dy + m[7] * dz;
+    ball.dz = m[2] * dx + m[5] * dy + m[8] * dz;
   }
-  const { turn: m, shift } = pose;
-  const hull = c.bodies.rest(body);
-  const [ox, oy, oz] = [x - shift[0], cy - shift[1], z - shift[2]];
-  if (m === NO_TURN) return sweep(hull, ox, oy, oz, dx, dy, dz, radius, out);
-  // Seen from the frame that turns with it; the normal is turned back.
-  if (
-    !sweep(
-      hull,
-      m[0] * ox + m[3] * oy + m[6] * oz,
-      m[1] * ox + m[4] * oy + m[7] * oz,
-      m[2] * ox + m[5] * oy + m[8] * oz,
-      m[0] * dx + m[3] * dy + m[6] * dz,
-      m[1] * dx + m[4] * dy + m[7] * dz,
-      m[2] * dx + m[5] * dy + m[8] * dz,
-      radius,
-      out,
-    )
-  ) {
-    return false;
-  }
-  turnBack(m, out);
+  if (!sweep(c.bodies.rest(body), ball, out)) return false;
+  if (turned) turnBack(pose.turn, out);
   return true;
+}
+
+/** Has the ball's middle be seen from the frame that goes with a pose. Returns whether that is turned. */
+function toRestFrame({ turn: m, shift }: Pose): boolean {
+  const [ox, oy, oz] = [ball.x - shift[0], ball.y - shift[1], ball.z - shift[2]];
+  const turned = m !== NO_TURN;
+  ball.x = turned ? m[0] * ox + m[3] * oy + m[6] * oz : ox;
+  ball.y = turned ? m[1] * ox + m[4] * oy + m[7] * oz : oy;
+  ball.z = turned ? m[2] * ox + m[5] * oy + m[8] * oz : oz;
+  return turned;
 }
 
 /** A normal found in a turned frame, in the world's. */
@@ -217,24 +231,18 @@ export function isBefore(
 function castAgainstOneWay(
   world: World,
   s: RunState,
-  body: Capsule,
+  path: CapsulePath,
   c: Collider,
-  x: number,
-  y: number,
-  z: number,
-  dx: number,
-  dy: number,
-  dz: number,
   out: Contact,
 ): boolean {
   if (s.drop === c.piece && s.tick - s.dropTick < DROP_TICKS) return false;
   const { pose } = poseOf(world, s, c);
   const n = pose.turn === NO_TURN ? c.oneWay!.normal : rotate(pose.turn, c.oneWay!.normal);
-  if (n[0] * dx + n[1] * dy + n[2] * dz >= 0) return false;
-  if (!isBefore(c, body, pose, x, y, z)) return false;
+  if (n[0] * path.dx + n[1] * path.dy + n[2] * path.dz >= 0) return false;
+  if (!isBefore(c, path.body, pose, path.x, path.y, path.z)) return false;
   passing.t = out.t;
   passing.top = out.top;
-  if (!castAgainst(world, s, body, c, x, y, z, dx, dy, dz, passing)) return false;
+  if (!castAgainst(world, s, path, c, passing)) return false;
   // Only its own side stops: who meets its rim from beside goes on.
   if (passing.nx * n[0] + passing.ny * n[1] + passing.nz * n[2] < FACING) return false;
   out.t = passing.t;
@@ -254,40 +262,31 @@ const scratch = newClearance();
 /** Distances beyond this are only told to be at least so, m. */
 const FAR = 4 * SKIN;
 
-/** Signed distance from a body to a collider at the state's tick, if it is not far; the result is reused. */
+/**
+ * Signed distance from a capsule to a collider at the state's tick, if it is not far; the result is reused.
+ * @param at its lowest point, m
+ */
 export function signedDistance(
   world: World,
   s: RunState,
   body: Capsule,
   c: Collider,
-  x: number,
-  y: number,
-  z: number,
+  at: Readonly<Record<'x' | 'y' | 'z', number>>,
 ): Clearance {
-  const cy = y + centreHeight(body);
-  if (c.mover < 0) return clearance(c.bodies.rest(body), x, cy, z, body.radius, scratch, FAR);
+  ball.x = at.x;
+  ball.y = at.y + centreHeight(body);
+  ball.z = at.z;
+  ball.radius = body.radius;
+  if (c.mover < 0) return clearance(c.bodies.rest(body), ball, scratch, FAR);
   const { pose } = poseMover(world.movers, s, c.mover);
-  const far = c.bodies.away(pose, x, cy, z) - body.radius - body.half;
+  const far = c.bodies.away(pose, ball.x, ball.y, ball.z) - body.radius - body.half;
   if (far > FAR) {
     scratch.distance = far;
     return scratch;
   }
-  if (!fitsRestFrame(pose, body)) {
-    return clearance(c.bodies.at(pose, body), x, cy, z, body.radius, scratch, FAR);
-  }
-  const { turn: m, shift } = pose;
-  const hull = c.bodies.rest(body);
-  const [ox, oy, oz] = [x - shift[0], cy - shift[1], z - shift[2]];
-  if (m === NO_TURN) return clearance(hull, ox, oy, oz, body.radius, scratch, FAR);
-  clearance(
-    hull,
-    m[0] * ox + m[3] * oy + m[6] * oz,
-    m[1] * ox + m[4] * oy + m[7] * oz,
-    m[2] * ox + m[5] * oy + m[8] * oz,
-    body.radius,
-    scratch,
-    FAR,
-  );
-  turnBack(m, scratch);
+  if (!fitsRestFrame(pose, body)) return clearance(c.bodies.at(pose, body), ball, scratch, FAR);
+  const turned = toRestFrame(pose);
+  clearance(c.bodies.rest(body), ball, scratch, FAR);
+  if (turned) turnBack(pose.turn, scratch);
   return scratch;
 }

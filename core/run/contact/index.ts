@@ -1,14 +1,16 @@
 // What touches what: casts against the world, what is there, and standing clear.
 export { isDisabled, isOpen } from './presence';
-export { queryBox } from './near';
+export { boxAround, outsideBox } from './near';
 export {
-  signedDistance,
+  type CapsulePath,
+  castAgainst,
+  castCapsule,
   isBefore,
+  newCapsulePath,
   outsideCurrentBounds,
   poseOf,
-  castAgainst,
-  castRunner,
-  castCapsule,
+  runnerPath,
+  signedDistance,
 } from './cast';
 export { sensorHits } from './sense';
 export { beginningOf, teleport, respawn, standClear } from './teleport';

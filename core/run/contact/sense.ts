@@ -2,17 +2,19 @@ import { newTouch } from '../../collision';
 import { rotate } from '../../geometry';
 import { applyPose, STILL } from '../../motion';
 import {
+  type Capsule,
   carriedAlong,
   type Collider,
   centreHeight,
   type Mouth,
+  newQueryBox,
   poseMover,
   type World,
 } from '../world';
 import type { Trajectory, RunState } from '../state';
 import { isDisabled } from './presence';
-import { queryBox } from './near';
-import { signedDistance, outsideCurrentBounds, poseOf, castAgainst } from './cast';
+import { outsideBox } from './near';
+import { castAgainst, newCapsulePath, outsideCurrentBounds, poseOf, signedDistance } from './cast';
 
 /** A sensor met within a tick, the part of the tick's way after which, and whether it is still within. */
 export interface Meeting {
@@ -21,13 +23,35 @@ export interface Meeting {
 }
 
 const touch = newTouch();
+const box = newQueryBox();
+const path = newCapsulePath();
 const NONE: readonly Meeting[] = [];
 
 /** The sensors and hazards the runner's body met along a tick's way, in the order it met them. */
-export function sensorHits(world: World, s: RunState, path: Trajectory): readonly Meeting[] {
-  const { points, count } = path;
+export function sensorHits(world: World, s: RunState, trajectory: Trajectory): readonly Meeting[] {
+  const { points, count } = trajectory;
   const body = world.bodies[s.size];
-  const end = 3 * count;
+  spanned(points, 3 * count, body);
+  const { sensors } = world.broadPhase.query(box);
+  let found: Meeting[] | null = null;
+  const { list, boxes } = sensors;
+  for (let i = 0, b = 0; i < list.length; i++, b += 6) {
+    if (outsideBox(box, boxes, b)) continue;
+    const c = list[i];
+    if (c.isDynamic && outsideCurrentBounds(world, s, c, box)) continue;
+    if (isDisabled(world, s, c)) continue;
+    const part = meets(world, s, c, trajectory);
+    if (part >= 0 && c.mouth && isBelow(world, s, c, c.mouth)) continue;
+    if (part >= 0) (found ??= []).push({ collider: c, timeOfImpact: part });
+  }
+  if (!found) return NONE;
+  return found.sort(
+    (a, b) => a.timeOfImpact - b.timeOfImpact || a.collider.index - b.collider.index,
+  );
+}
+
+/** Has the box be that about a body all along a tick's way. */
+function spanned(points: Float64Array, end: number, body: Capsule): void {
   let x0 = points[0];
   let x1 = x0;
   let y0 = points[1];
@@ -43,28 +67,12 @@ export function sensorHits(world: World, s: RunState, path: Trajectory): readonl
     z1 = Math.max(z1, points[i + 2]);
   }
   const r = body.radius;
-  x0 -= r;
-  x1 += r;
-  y1 += 2 * centreHeight(body);
-  z0 -= r;
-  z1 += r;
-  const { sensors } = queryBox(world, x0, y0, z0, x1, y1, z1);
-  let found: Meeting[] | null = null;
-  const { list, boxes } = sensors;
-  for (let i = 0, b = 0; i < list.length; i++, b += 6) {
-    if (x1 < boxes[b] || x0 > boxes[b + 3] || y1 < boxes[b + 1] || y0 > boxes[b + 4]) continue;
-    if (z1 < boxes[b + 2] || z0 > boxes[b + 5]) continue;
-    const c = list[i];
-    if (c.isDynamic && outsideCurrentBounds(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
-    if (isDisabled(world, s, c)) continue;
-    const part = meets(world, s, c, path);
-    if (part >= 0 && c.mouth && isBelow(world, s, c, c.mouth)) continue;
-    if (part >= 0) (found ??= []).push({ collider: c, timeOfImpact: part });
-  }
-  if (!found) return NONE;
-  return found.sort(
-    (a, b) => a.timeOfImpact - b.timeOfImpact || a.collider.index - b.collider.index,
-  );
+  box.x0 = x0 - r;
+  box.y0 = y0;
+  box.z0 = z0 - r;
+  box.x1 = x1 + r;
+  box.y1 = y1 + 2 * centreHeight(body);
+  box.z1 = z1 + r;
 }
 
 /** Whether the runner is wholly below the ground out of which a collider comes, and so is not met by it. */
@@ -80,41 +88,37 @@ function isBelow(world: World, s: RunState, { mover }: Collider, { at, up }: Mou
 }
 
 /** The part of the way after which the body meets a collider, or -1. */
-function meets(world: World, s: RunState, c: Collider, path: Trajectory): number {
-  const { points, count } = path;
-  const body = world.bodies[s.size];
+function meets(world: World, s: RunState, c: Collider, { points, count }: Trajectory): number {
   const last = 3 * count;
+  path.body = world.bodies[s.size];
   if (c.mover >= 0) {
     // Seen from the mover: the runner's last place goes along with it, and the rest is the way made
     // against it. Good to the turn within one tick.
     const [x, y, z] = carriedAlong(poseOf(world, s, c), points[0], points[1], points[2]);
-    const dx = points[last] - x;
-    const dy = points[last + 1] - y;
-    const dz = points[last + 2] - z;
+    path.x = x;
+    path.y = y;
+    path.z = z;
+    const dx = (path.dx = points[last] - x);
+    const dy = (path.dy = points[last + 1] - y);
+    const dz = (path.dz = points[last + 2] - z);
     touch.t = 1;
-    if (
-      dx * dx + dy * dy + dz * dz > 0 &&
-      castAgainst(world, s, body, c, x, y, z, dx, dy, dz, touch)
-    ) {
-      return touch.t;
-    }
+    if (dx * dx + dy * dy + dz * dz > 0 && castAgainst(world, s, path, c, touch)) return touch.t;
   } else {
     for (let leg = 0; leg < count; leg++) {
       const i = 3 * leg;
-      const dx = points[i + 3] - points[i];
-      const dy = points[i + 4] - points[i + 1];
-      const dz = points[i + 5] - points[i + 2];
+      path.x = points[i];
+      path.y = points[i + 1];
+      path.z = points[i + 2];
+      path.dx = points[i + 3] - points[i];
+      path.dy = points[i + 4] - points[i + 1];
+      path.dz = points[i + 5] - points[i + 2];
       touch.t = 1;
-      if (
-        castAgainst(world, s, body, c, points[i], points[i + 1], points[i + 2], dx, dy, dz, touch)
-      ) {
-        return (leg + touch.t) / count;
-      }
+      if (castAgainst(world, s, path, c, touch)) return (leg + touch.t) / count;
     }
   }
   // Already within, moving out or not at all.
-  return signedDistance(world, s, body, c, points[last], points[last + 1], points[last + 2])
-    .distance < 0
-    ? 1
-    : -1;
+  path.x = points[last];
+  path.y = points[last + 1];
+  path.z = points[last + 2];
+  return signedDistance(world, s, path.body, c, path).distance < 0 ? 1 : -1;
 }

@@ -19,7 +19,7 @@ function depthOf(of: Course): number {
     0,
     ...world.colliders
       .filter(({ role }) => role === 'solid')
-      .map((c) => -signedDistance(world, s, world.bodies[s.size], c, s.x, s.y, s.z).distance),
+      .map((c) => -signedDistance(world, s, world.bodies[s.size], c, s).distance),
   );
 }
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -72,7 +72,7 @@ test('out of a portal, and carried by a link, it stands clear of a slope too', (
     const trial = new Trial(of).go({ x: 16, z: 0, jump: false }, 200, ({ x }) => x > 20);
     const { world, state: s } = trial;
     const c = world.colliders.find(({ piece }) => world.pieces[piece].id === 'p3')!;
-    return signedDistance(world, s, world.bodies[0], c, s.x, s.y, s.z).distance;
+    return signedDistance(world, s, world.bodies[0], c, s).distance;
   };
   const portals: PieceInHand[] = [
     { family: 'portal', at: [3, 0, 0], params: { speed: 'stops' } },

@@ -1,8 +1,8 @@
 import { STILL } from '../../motion';
-import { centreHeight, poseMover, type SpawnPoint, type World } from '../world';
+import { poseMover, type SpawnPoint, type World } from '../world';
 import { restoreCheckpoint, type RunState, type EmitEvent, SKIN } from '../state';
 import { isDisabled } from './presence';
-import { queryBox } from './near';
+import { boxAround } from './near';
 import { signedDistance, isBefore, outsideCurrentBounds } from './cast';
 
 /** Puts the runner back to its last checkpoint, standing still. */
@@ -77,17 +77,15 @@ export function standClear(world: World, s: RunState): void {
 /** Moves the runner out of the solid it overlaps most. Returns whether there was one. */
 function pushOut(world: World, s: RunState): boolean {
   const body = world.bodies[s.size];
-  const { radius } = body;
-  const [x0, y0, z0] = [s.x - radius, s.y, s.z - radius];
-  const [x1, y1, z1] = [s.x + radius, s.y + 2 * centreHeight(body), s.z + radius];
+  const box = boxAround(body, s);
   let deepest = 0;
   let [ox, oy, oz] = [0, 0, 0];
-  for (const c of queryBox(world, x0, y0, z0, x1, y1, z1).solids.list) {
+  for (const c of world.broadPhase.query(box).solids.list) {
     if (isDisabled(world, s, c)) continue;
-    if (c.isDynamic && outsideCurrentBounds(world, s, c, x0, y0, z0, x1, y1, z1)) continue;
+    if (c.isDynamic && outsideCurrentBounds(world, s, c, box)) continue;
     const pose = c.mover < 0 ? null : poseMover(world.movers, s, c.mover).pose;
     if (c.oneWay && !isBefore(c, body, pose ?? STILL, s.x, s.y, s.z)) continue;
-    const gap = signedDistance(world, s, body, c, s.x, s.y, s.z);
+    const gap = signedDistance(world, s, body, c, s);
     const depth = -gap.distance;
     if (depth <= deepest) continue;
     const reach = world.lane === null ? 1 : gap.nx * gap.nx + gap.ny * gap.ny;

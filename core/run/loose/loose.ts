@@ -132,10 +132,11 @@ export class LooseBodies implements LooseSimulation {
     world.loose.forEach((_, i) => {
       const body = space.getRigidBody(this.handles.loose[i]);
       if (!body.isEnabled()) return;
-      const { x, y, z } = body.worldCom();
+      const centre = body.worldCom();
+      const foot = { ...centre, y: centre.y - MIDDLE };
       for (const c of pushers) {
         if (isDisabled(world, s, c)) continue;
-        if (signedDistance(world, s, middle(world), c, x, y - MIDDLE, z).distance >= 0) continue;
+        if (signedDistance(world, s, middle(world), c, foot).distance >= 0) continue;
         const { along, force, top } = c.field as Extract<Collider['field'], { kind: 'push' }>;
         const v = body.linvel();
         const speed = v.x * along[0] + v.y * along[1] + v.z * along[2];

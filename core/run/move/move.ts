@@ -8,7 +8,7 @@ import {
   type World,
 } from '../world';
 import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
-import { castRunner } from '../contact';
+import { castCapsule, runnerPath, type CapsulePath } from '../contact';
 
 /** Most surfaces a tick may slide along. */
 const MOST_SLIDES = 5;
@@ -21,19 +21,13 @@ const contact = newContact();
 const probe = newContact();
 
 /**
- * Traces a displacement and moves the foot as far as it goes, keeping the skin's clearance.
- * @returns the part of the displacement that was made; 1 when nothing was touched
+ * Moves the runner along a way as far as it goes, keeping the skin's clearance.
+ * @param out holds what was touched
+ * @returns the part of the way that was made; 1 when nothing was touched
  */
-export function moveUntilHit(
-  world: World,
-  s: RunState,
-  dx: number,
-  dy: number,
-  dz: number,
-  out: Contact,
-  skip = -1,
-): number {
-  if (!castRunner(world, s, s.x, s.y, s.z, dx, dy, dz, out, skip)) {
+export function moveUntilHit(world: World, s: RunState, path: CapsulePath, out: Contact): number {
+  const { dx, dy, dz } = path;
+  if (!castCapsule(world, s, path, out)) {
     s.x += dx;
     s.y += dy;
     s.z += dz;
@@ -95,18 +89,10 @@ export function exchangeMomentum(
   return s.bodies.meet(world, s, touched, v, bounce);
 }
 
-/** Moves the foot by a displacement until something is in the way; what is left is dropped. */
-export function push(
-  world: World,
-  s: RunState,
-  dx: number,
-  dy: number,
-  dz: number,
-  skip: number,
-  path: Trajectory,
-): void {
-  moveUntilHit(world, s, dx, dy, dz, contact, skip);
-  addSegment(path, s.x, s.y, s.z);
+/** Moves the runner along a way until something stops it; what is left of the way is dropped. */
+export function push(world: World, s: RunState, path: CapsulePath, trajectory: Trajectory): void {
+  moveUntilHit(world, s, path, contact);
+  addSegment(trajectory, s.x, s.y, s.z);
 }
 
 /** A tick on the ground: along it, up steps, against walls, and held to it downhill. */
@@ -119,7 +105,7 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Trajectory
   let stepped = false;
   for (let i = 0; i < MOST_SLIDES && dx * dx + dz * dz > NOTHING * NOTHING; i++) {
     const dy = -(gx * dx + gz * dz) / gy;
-    const made = moveUntilHit(world, s, dx, dy, dz, contact);
+    const made = moveUntilHit(world, s, runnerPath(world, s, dx, dy, dz), contact);
     addSegment(path, s.x, s.y, s.z);
     if (made === 1) break;
     dx *= 1 - made;
@@ -167,11 +153,11 @@ function stepUp(world: World, s: RunState, hopper: Hopper, dx: number, dz: numbe
     s.z = z;
     return false;
   };
-  moveUntilHit(world, s, 0, hopper.stepHeight, 0, probe);
+  moveUntilHit(world, s, runnerPath(world, s, 0, hopper.stepHeight, 0), probe);
   const up = s.y - y;
-  const made = moveUntilHit(world, s, dx, 0, dz, probe);
+  const made = moveUntilHit(world, s, runnerPath(world, s, dx, 0, dz), probe);
   if (up < NOTHING || made * made * (dx * dx + dz * dz) < 1e-10) return restore();
-  const made2 = moveUntilHit(world, s, 0, -up - SKIN, 0, probe);
+  const made2 = moveUntilHit(world, s, runnerPath(world, s, 0, -up - SKIN, 0), probe);
   if (made2 === 1 || Math.max(probe.top, probe.ny) < hopper.walkable) return restore();
   const contactY = s.y + world.bodies[s.size].radius * (1 - probe.ny);
   // The skin lifts the body by up to its own thickness over the edge.
@@ -189,7 +175,7 @@ function holdToGround(
 ): void {
   const reach = hopper.stepHeight + 2 * SKIN;
   const y = s.y;
-  const hit = moveUntilHit(world, s, 0, -reach, 0, contact) < 1;
+  const hit = moveUntilHit(world, s, runnerPath(world, s, 0, -reach, 0), contact) < 1;
   const firm = contact.ny >= hopper.walkable;
   if (hit && (firm || (stepped && contact.top >= hopper.walkable))) {
     s.ground = contact.collider;
@@ -245,7 +231,7 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Trajectory)
   s.vz += gz * DT;
   let landed = -1;
   for (let i = 0; i < MOST_SLIDES && dx * dx + dy * dy + dz * dz > NOTHING * NOTHING; i++) {
-    const made = moveUntilHit(world, s, dx, dy, dz, contact);
+    const made = moveUntilHit(world, s, runnerPath(world, s, dx, dy, dz), contact);
     addSegment(path, s.x, s.y, s.z);
     if (made === 1) break;
     const rest = 1 - made;

@@ -1,21 +1,17 @@
 import { newTouch } from '../../collision';
 import type { Pose } from '../../motion';
-import {
-  carriedAlong,
-  type Collider,
-  centreHeight,
-  type Mover,
-  poseMover,
-  type World,
-} from '../world';
+import { carriedAlong, type Collider, type Mover, poseMover, type World } from '../world';
 import { type Trajectory, type RunState, SKIN } from '../state';
 import {
-  signedDistance,
-  isDisabled,
-  isBefore,
-  outsideCurrentBounds,
-  queryBox,
+  boxAround,
   castAgainst,
+  isBefore,
+  isDisabled,
+  newCapsulePath,
+  outsideBox,
+  outsideCurrentBounds,
+  runnerPath,
+  signedDistance,
 } from '../contact';
 import { push } from './move';
 
@@ -33,12 +29,15 @@ export function moveWithPlatform(world: World, s: RunState, path: Trajectory): v
   const m = poseMover(world.movers, s, c.mover);
   if (m.pose === m.before) return;
   const moved = carriedAlong(m, s.x, s.y, s.z);
-  push(world, s, moved[0] - s.x, moved[1] - s.y, (world.lane ?? moved[2]) - s.z, c.index, path);
+  const dz = (world.lane ?? moved[2]) - s.z;
+  push(world, s, runnerPath(world, s, moved[0] - s.x, moved[1] - s.y, dz, c.index), path);
 }
 
 /** Part of its radius by which a mover may go past a body within a tick and still be met where it stands. */
 const SLOW = 0.5;
 const met = newTouch();
+/** The way the runner makes as seen from a mover. */
+const seen = newCapsulePath();
 const carried = { x: 0, y: 0, z: 0 };
 
 /** Has `carried` be where the runner would be had it gone along with something; made without garbage. */
@@ -79,11 +78,18 @@ function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Traje
   const least = SLOW * body.radius;
   if (dx * dx + dy * dy + dz * dz < least * least) return false;
   met.t = 1;
-  const { x, y, z: depth } = carried;
-  if (!castAgainst(world, s, body, c, x, y, depth, dx, dy, dz, met)) return false;
+  seen.body = body;
+  seen.x = carried.x;
+  seen.y = carried.y;
+  seen.z = carried.z;
+  seen.dx = dx;
+  seen.dy = dy;
+  seen.dz = dz;
+  if (!castAgainst(world, s, seen, c, met)) return false;
   const back = 1 - met.t;
   const z = world.lane === null ? -dz * back : 0;
-  push(world, s, -dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny, z, c.index, path);
+  const [x, y] = [-dx * back + SKIN * met.nx, -dy * back + SKIN * met.ny];
+  push(world, s, runnerPath(world, s, x, y, z, c.index), path);
   return true;
 }
 
@@ -101,74 +107,53 @@ function stopAgainst(s: RunState, c: Collider, nx: number, ny: number, nz: numbe
  */
 export function resolvePushers(world: World, s: RunState, path: Trajectory): number {
   const body = world.bodies[s.size];
-  const { radius } = body;
-  const top = 2 * centreHeight(body);
-  const { movers, solids } = queryBox(
-    world,
-    s.x - radius,
-    s.y,
-    s.z - radius,
-    s.x + radius,
-    s.y + top,
-    s.z + radius,
-  );
+  const { movers, solids } = world.broadPhase.query(boxAround(body, s));
   let pusher = -1;
-  const outside = (boxes: Float64Array, b: number) =>
-    s.x + radius < boxes[b] ||
-    s.x - radius > boxes[b + 3] ||
-    s.y + top < boxes[b + 1] ||
-    s.y > boxes[b + 4] ||
-    s.z + radius < boxes[b + 2] ||
-    s.z - radius > boxes[b + 5];
-  const strayed = (c: Collider) =>
-    c.isDynamic &&
-    outsideCurrentBounds(
-      world,
-      s,
-      c,
-      s.x - radius,
-      s.y,
-      s.z - radius,
-      s.x + radius,
-      s.y + top,
-      s.z + radius,
-    );
   for (let i = 0; i < movers.list.length; i++) {
-    if (outside(movers.boxes, 6 * i)) continue;
     const c = movers.list[i];
-    if (strayed(c)) continue;
-    if (isDisabled(world, s, c)) continue;
+    if (!isNear(world, s, c, movers.boxes, 6 * i) || isDisabled(world, s, c)) continue;
     const m = poseMover(world.movers, s, c.mover);
     // One-way faces push only who was before them.
     if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
     if (sweptOver(world, s, c, m, path)) {
       stopAgainst(s, c, met.nx, met.ny, world.lane === null ? met.nz : 0);
       pusher = c.index;
-      continue;
+    } else if (pushedOut(world, s, c, path)) {
+      pusher = c.index;
     }
-    const gap = signedDistance(world, s, body, c, s.x, s.y, s.z);
-    if (gap.distance >= TOUCHING) continue;
-    let { nx, ny, nz } = gap;
-    const out = SKIN - gap.distance;
-    let reach = 1;
-    if (world.lane !== null) {
-      reach = nx * nx + ny * ny;
-      if (reach < LEAST_REACH) continue;
-      nz = 0;
-    }
-    nx /= reach;
-    ny /= reach;
-    nz /= reach;
-    push(world, s, nx * out, ny * out, nz * out, c.index, path);
-    stopAgainst(s, c, nx, ny, nz);
-    pusher = c.index;
   }
   if (pusher < 0) return -1;
   for (let i = 0; i < solids.list.length; i++) {
-    if (outside(solids.boxes, 6 * i)) continue;
     const c = solids.list[i];
-    if (isDisabled(world, s, c) || c.oneWay || strayed(c)) continue;
-    if (signedDistance(world, s, body, c, s.x, s.y, s.z).distance < -CRUSH) return pusher;
+    if (!isNear(world, s, c, solids.boxes, 6 * i)) continue;
+    if (isDisabled(world, s, c) || c.oneWay) continue;
+    if (signedDistance(world, s, body, c, s).distance < -CRUSH) return pusher;
   }
   return -1;
+}
+
+/** Whether a collider, whose box stands at a place of a list, may touch the runner where it is now. */
+function isNear(world: World, s: RunState, c: Collider, boxes: Float64Array, b: number): boolean {
+  const about = boxAround(world.bodies[s.size], s);
+  return !outsideBox(about, boxes, b) && !(c.isDynamic && outsideCurrentBounds(world, s, c, about));
+}
+
+/** Moves the runner out of a mover it overlaps, a skin away. Returns whether it had to be. */
+function pushedOut(world: World, s: RunState, c: Collider, path: Trajectory): boolean {
+  const gap = signedDistance(world, s, world.bodies[s.size], c, s);
+  if (gap.distance >= TOUCHING) return false;
+  let { nx, ny, nz } = gap;
+  const out = SKIN - gap.distance;
+  let reach = 1;
+  if (world.lane !== null) {
+    reach = nx * nx + ny * ny;
+    if (reach < LEAST_REACH) return false;
+    nz = 0;
+  }
+  nx /= reach;
+  ny /= reach;
+  nz /= reach;
+  push(world, s, runnerPath(world, s, nx * out, ny * out, nz * out, c.index), path);
+  stopAgainst(s, c, nx, ny, nz);
+  return true;
 }

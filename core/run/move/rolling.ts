@@ -1,6 +1,6 @@
 import { DT, newContact, type World } from '../world';
 import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
-import { castRunner } from '../contact';
+import { castCapsule, runnerPath } from '../contact';
 import { moveUntilHit, exchangeMomentum, speedOf } from './move';
 
 // How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back
@@ -56,7 +56,12 @@ export function roll(
   if (s.ground >= 0) frame = s.ground;
   s.air++;
   for (let i = 0; i < MOST_SLIDES && rest > 1e-9; i++) {
-    const made = moveUntilHit(world, s, s.vx * rest, s.vy * rest, s.vz * rest, contact);
+    const made = moveUntilHit(
+      world,
+      s,
+      runnerPath(world, s, s.vx * rest, s.vy * rest, s.vz * rest),
+      contact,
+    );
     // What it rolls on is looked at first; from then on it is in the air unless it touches something.
     if (i === 0) s.ground = -1;
     addSegment(path, s.x, s.y, s.z);
@@ -136,7 +141,7 @@ function isOfCurve(world: World, s: RunState): boolean {
   if (speed < LEAST_BOUNCE) return false;
   const k = -BACK / speed;
   return (
-    castRunner(world, s, s.x, s.y, s.z, s.vx * k, 0, s.vz * k, facet, collider) &&
+    castCapsule(world, s, runnerPath(world, s, s.vx * k, 0, s.vz * k, collider), facet) &&
     nx * facet.nx + ny * facet.ny + nz * facet.nz > TURN
   );
 }
@@ -151,7 +156,8 @@ function rideOver(world: World, s: RunState, lip: number): boolean {
   const height = world.bodies[s.size].radius * (1 - across);
   if (height > lip) return false;
   const up = height + SKIN;
-  if (moveUntilHit(world, s, gx * up, gy * up, gz * up, lifted) === 1) return true;
+  if (moveUntilHit(world, s, runnerPath(world, s, gx * up, gy * up, gz * up), lifted) === 1)
+    return true;
   s.x = x;
   s.y = y;
   s.z = z;

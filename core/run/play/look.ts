@@ -1,7 +1,7 @@
 import { markOf } from '../../pieces';
 import { newContact, type World } from '../world';
 import type { RunState } from '../state';
-import { isOpen, castRunner } from '../contact';
+import { isOpen, castCapsule, runnerPath } from '../contact';
 import { isPickupPresent } from '../rules';
 
 const below = newContact();
@@ -31,6 +31,7 @@ const DEEP = 30;
 
 /** Height of what lies below the runner's foot, or -Infinity over open water; for its shadow. */
 export function groundHeight(world: World, s: RunState): number {
-  if (!castRunner(world, s, s.x, s.y + 0.01, s.z, 0, -DEEP, 0, below)) return -Infinity;
-  return s.y + 0.01 - DEEP * below.t;
+  const down = runnerPath(world, s, 0, -DEEP, 0);
+  down.y += 0.01;
+  return castCapsule(world, s, down, below) ? down.y - DEEP * below.t : -Infinity;
 }

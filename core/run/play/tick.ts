@@ -189,7 +189,7 @@ function sense(
     if (happened) noteTouch(world, s, piece, happened);
     if (role === 'region') {
       const body = world.bodies[s.size];
-      if (signedDistance(world, s, body, collider, s.x, s.y, s.z).distance >= 0) continue;
+      if (signedDistance(world, s, body, collider, s).distance >= 0) continue;
       done = applyRegion(world, s, collider) ?? done;
       continue;
     }

@@ -9,7 +9,13 @@ import {
   type World,
 } from '../world';
 import { nextRandom, PROJECTILE_SIZE, type RunState, SKIN, tideOf } from '../state';
-import { signedDistance, isDisabled, castCapsule } from '../contact';
+import {
+  signedDistance,
+  isDisabled,
+  castCapsule,
+  type CapsulePath,
+  newCapsulePath,
+} from '../contact';
 
 /** What is left of a copy's speed when it bounces. */
 const USUAL_BOUNCE = 0.35;
@@ -18,6 +24,7 @@ const ROLLING = 0.02;
 
 // Places within a copy's numbers; the first is the tick it was thrown.
 const [FROM, TO, SPEED, GROUND] = [1, 4, 7, 10];
+const flight = newCapsulePath();
 
 const contact = newContact();
 
@@ -133,8 +140,13 @@ function moveCopy(world: World, s: RunState, t: ProjectileEmitter, i: number): b
     const dx = vx * time;
     const dy = mean * time;
     const dz = vz * time;
-    const [x, y, z] = [projectiles[i + TO], projectiles[i + TO + 1], projectiles[i + TO + 2]];
-    const hit = castCapsule(world, s, t.body, x, y, z, dx, dy, dz, contact, -1, t.piece, -1);
+    placeOf(projectiles, i, flight);
+    flight.body = t.body;
+    flight.dx = dx;
+    flight.dy = dy;
+    flight.dz = dz;
+    flight.own = t.piece;
+    const hit = castCapsule(world, s, flight, contact);
     const closing = hit ? -(contact.nx * dx + contact.ny * dy + contact.nz * dz) : 0;
     const part = hit ? Math.max(0, contact.t - SKIN / Math.max(closing, 1e-9)) : 1;
     projectiles[i + TO] += dx * part;
@@ -168,6 +180,13 @@ const LEAST_BOUNCE = 1.2;
 /** Least upward part of the normal of ground that a copy rolls on. */
 const FLAT = 0.3;
 
+/** Where a copy has got to. */
+function placeOf(projectiles: Float64Array, i: number, out: CapsulePath): void {
+  out.x = projectiles[i + TO];
+  out.y = projectiles[i + TO + 1];
+  out.z = projectiles[i + TO + 2];
+}
+
 /** Has a rolling copy gain and lose speed by its ground. Returns whether it still lies on it. */
 function restsOn(
   world: World,
@@ -179,15 +198,8 @@ function restsOn(
   const { projectiles } = s;
   const c = world.colliders[ground];
   if (isDisabled(world, s, c)) return false;
-  const gap = signedDistance(
-    world,
-    s,
-    t.body,
-    c,
-    projectiles[i + TO],
-    projectiles[i + TO + 1],
-    projectiles[i + TO + 2],
-  );
+  placeOf(projectiles, i, flight);
+  const gap = signedDistance(world, s, t.body, c, flight);
   const { distance, nx, ny, nz } = gap;
   if (distance > 3 * SKIN || ny < FLAT) return false;
   const g = world.gravity * STEP;

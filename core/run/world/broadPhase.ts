@@ -19,6 +19,18 @@ export interface BroadPhaseCell {
   readonly sensors: Boxed;
 }
 
+/** A box that is asked about, m; one is filled anew for each question. */
+export interface QueryBox {
+  x0: number;
+  y0: number;
+  z0: number;
+  x1: number;
+  y1: number;
+  z1: number;
+}
+
+export const newQueryBox = (): QueryBox => ({ x0: 0, y0: 0, z0: 0, x1: 0, y1: 0, z1: 0 });
+
 /** Cells that are told apart along each axis. */
 const SPAN = 4096;
 /** Places of the table that is looked into first; a power of two. */
@@ -45,10 +57,11 @@ export class BroadPhase {
   ) {}
 
   /** The colliders that may touch something within the box. */
-  at(x0: number, y0: number, z0: number, x1: number, y1: number, z1: number): BroadPhaseCell {
+  query(box: QueryBox): BroadPhaseCell {
     const { over, up } = this;
+    const { x0, y0, z0, x1, y1, z1 } = box;
     if (x1 - x0 > 2 * over || y1 - y0 > 2 * up || z1 - z0 > 2 * over) {
-      return this.gather(NaN, NaN, NaN, x0, y0, z0, x1, y1, z1);
+      return this.gather(NaN, NaN, NaN, box);
     }
     // Cells have sides of a metre.
     const i = Math.floor(0.5 * (x0 + x1));
@@ -66,33 +79,21 @@ export class BroadPhase {
     let near = this.cells.get(key);
     if (!near) {
       const { over, up } = this;
-      near = this.gather(
-        i,
-        j,
-        k,
-        i - over,
-        j - up,
-        k - over,
-        i + 1 + over,
-        j + 1 + up,
-        k + 1 + over,
-      );
+      near = this.gather(i, j, k, {
+        x0: i - over,
+        y0: j - up,
+        z0: k - over,
+        x1: i + 1 + over,
+        y1: j + 1 + up,
+        z1: k + 1 + over,
+      });
       this.cells.set(key, near);
     }
     return near;
   }
 
-  private gather(
-    i: number,
-    j: number,
-    k: number,
-    x0: number,
-    y0: number,
-    z0: number,
-    x1: number,
-    y1: number,
-    z1: number,
-  ): BroadPhaseCell {
+  private gather(i: number, j: number, k: number, box: QueryBox): BroadPhaseCell {
+    const { x0, y0, z0, x1, y1, z1 } = box;
     const solids: Collider[] = [];
     const sensors: Collider[] = [];
     for (const index of this.grid.near(x0, y0, z0, x1, y1, z1)) {

@@ -16,7 +16,7 @@ export {
 } from './runner';
 export { formBounds, centreHeight, type Capsule, fitsRestFrame } from './capsule';
 export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
-export type { BroadPhaseCell } from './broadPhase';
+export { newQueryBox, type QueryBox } from './broadPhase';
 export {
   CHASE_REACH,
   type Clocks,
