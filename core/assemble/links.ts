@@ -1,70 +1,33 @@
 import * as v from 'valibot';
 import {
+  CUE_TRAITS,
+  effectTraits,
   LinkSchema,
   MOST_LINKS,
   type Course,
+  type Cue,
   type CueKind,
   type Effect,
   type EffectKind,
   type Link,
 } from '../course';
 
-/** Cues that watch pieces, and effects that are done to pieces. */
-export const CUES_OF_PIECES: readonly CueKind[] = [
-  'touched',
-  'left',
-  'stood',
-  'broken',
-  'all-gathered',
-  'checkpoint',
-];
-export const EFFECTS_ON_PIECES: readonly EffectKind[] = [
-  'show',
-  'hide',
-  'open',
-  'shut',
-  'break',
-  'start',
-  'stop',
-  'carry',
-];
-
-/** What cues are counted by, and timed by, when they are begun with. */
-export const CUE_COUNTS: Partial<Record<CueKind, number>> = {
-  ...{ gathered: 5, beat: 4, worth: 20, fallen: 3, round: 1 },
-};
-export const CUE_SECONDS: Partial<Record<CueKind, number>> = {
-  ...{ stood: 1, timer: 5, 'time-left': 10 },
-};
-/** Cues that may wait for all of several pieces. */
-export const CUES_OF_ALL: readonly CueKind[] = ['touched', 'broken', 'checkpoint'];
-
-/** What a link has of its own when one is begun with a cue. */
-export const newCue = (kind: CueKind, pieces: readonly string[] = []): Link['cue'] => ({
-  kind,
-  ...(CUES_OF_PIECES.includes(kind) && pieces.length > 0 ? { pieces: [...pieces] } : {}),
-  ...(CUE_COUNTS[kind] ? { count: CUE_COUNTS[kind] } : {}),
-  ...(CUE_SECONDS[kind] ? { seconds: CUE_SECONDS[kind] } : {}),
-});
+/** A cue as it is when a link is given it. */
+export function newCue(kind: CueKind, pieces: readonly string[] = []): Cue {
+  const { ofPieces, count, seconds } = CUE_TRAITS[kind];
+  return {
+    kind,
+    ...(ofPieces && pieces.length > 0 ? { pieces: [...pieces] } : {}),
+    ...(count ? { count } : {}),
+    ...(seconds ? { seconds } : {}),
+  };
+}
 
 /** An effect as it is when it is added. */
-export const newEffect = (kind: EffectKind, pieces: readonly string[] = []): Effect => ({
-  kind,
-  ...(EFFECTS_ON_PIECES.includes(kind) && pieces.length > 0 ? { pieces: [...pieces] } : {}),
-  ...(
-    {
-      push: { by: [0, 10, 0] },
-      gravity: { value: 0.5, seconds: 5 },
-      speed: { value: 1.5, seconds: 5 },
-      size: { value: 0.5, seconds: 5 },
-      still: { seconds: 1 },
-      tide: { value: 2, seconds: 10 },
-      message: { text: 'Well run' },
-      points: { value: 10 },
-      sound: { sound: 'bell' },
-    } as Partial<Record<EffectKind, Partial<Effect>>>
-  )[kind],
-});
+export function newEffect(kind: EffectKind, pieces: readonly string[] = []): Effect {
+  const { onPieces, initial } = effectTraits(kind);
+  return { kind, ...(onPieces && pieces.length > 0 ? { pieces: [...pieces] } : {}), ...initial };
+}
 
 /**
  * Adds a link. Returns the course and the link's id.

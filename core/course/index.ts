@@ -4,6 +4,8 @@ export * from './model';
 export * from './schema';
 export * from './motion';
 export * from './contact';
+export * from './cues';
+export * from './effects';
 export * from './links';
 export * from './runner';
 export * from './camera';

@@ -11,46 +11,11 @@ import {
   triple,
   coordinate,
 } from './values';
+import { CUES } from './cues';
+import { EFFECTS } from './effects';
 
-// Cause and effect: what happens, and what follows from it.
+// Cause and effect: what happens, and what follows from it. Each kind of either is a row of a table.
 
-export const CUES = [
-  'touched',
-  'left',
-  'stood',
-  'gathered',
-  'broken',
-  'all-gathered',
-  'start',
-  'checkpoint',
-  'beat',
-  'timer',
-  'worth',
-  'fallen',
-  'round',
-  'time-left',
-] as const;
-export const EFFECTS = [
-  'show',
-  'hide',
-  'open',
-  'shut',
-  'break',
-  'start',
-  'stop',
-  'carry',
-  'push',
-  'gravity',
-  'speed',
-  'size',
-  'still',
-  'tide',
-  'message',
-  'points',
-  'sound',
-  'win',
-  'back',
-] as const;
 export const SOUNDS = ['bell', 'horn', 'knock', 'chime'] as const;
 
 const pieces = v.pipe(v.array(identifier, 'is not a list'), v.maxLength(200, 'has more than 200'));
@@ -96,7 +61,5 @@ export const LinkSchema = v.looseObject({
 
 export type Link = v.InferOutput<typeof LinkSchema>;
 export type Cue = Link['cue'];
-export type CueKind = Cue['kind'];
 export type Effect = Link['effects'][number];
-export type EffectKind = Effect['kind'];
 export type SoundName = (typeof SOUNDS)[number];

@@ -1,4 +1,4 @@
-import { CUES_OF_PIECES, EFFECTS_ON_PIECES } from '../../assemble';
+import { CUE_TRAITS, effectTraits } from '../../course';
 import type { Check, CheckRule, Finding } from '../finding';
 
 /** Links wait for something and do something, to pieces that are there. */
@@ -12,10 +12,10 @@ const links: Check<'link'> = (course) => {
     const { cue, effects } = link;
     const named = [...(cue.pieces ?? []), ...effects.flatMap(({ pieces = [] }) => pieces)];
     if (named.some((id) => !ids.has(id))) return wrong('A link names a piece that is gone.');
-    if (CUES_OF_PIECES.includes(cue.kind) && cue.kind !== 'checkpoint' && !cue.pieces?.length) {
+    if (CUE_TRAITS[cue.kind].ofPieces && cue.kind !== 'checkpoint' && !cue.pieces?.length) {
       return wrong('A link waits for a piece and names none.');
     }
-    if (effects.some(({ kind, pieces }) => EFFECTS_ON_PIECES.includes(kind) && !pieces?.length)) {
+    if (effects.some(({ kind, pieces }) => effectTraits(kind).onPieces && !pieces?.length)) {
       return wrong('A link does something to pieces and names none.');
     }
     return [];

@@ -6,6 +6,6 @@ export { applyRegion, resetField } from './field';
 export { triggerCrumble } from './gates';
 export { stepFollowers, startDrives, USUAL_RANGE, wakeMovers, wakeTouched } from './followers';
 export { copyPlace, copySpeed, stepProjectiles } from './emitters';
-export { actOnLinks, dueAt, leave, watchPiece } from './link';
-export { breakPiece } from './effects';
+export { actOnLinks, dueAt, leave, watchPiece } from './links';
+export { breakPiece } from './break';
 export { clearEvents, type TickEvents, nothingHappened } from './tickEvents';

@@ -1,4 +1,4 @@
-import type { Effect, Link } from '../../course';
+import { CUE_TRAITS, type CueKind, type Effect, type Link } from '../../course';
 import type { Mover } from './mover';
 
 /** A link with its pieces by their places, and its times in ticks. */
@@ -52,9 +52,10 @@ export function indexLinks(
     delay: ticks(link.delay ?? 0),
     rest: ticks(link.rest ?? 0),
   }));
-  const of = (...kinds: Link['cue']['kind'][]) =>
-    links.flatMap(({ link }, i) => (kinds.includes(link.cue.kind) ? [i] : []));
-  const byPiece = (kind: Link['cue']['kind']) =>
+  const of = (kind: CueKind) => links.flatMap(({ link }, i) => (link.cue.kind === kind ? [i] : []));
+  const noticedBy = (what: (typeof CUE_TRAITS)[CueKind]['noticed']) =>
+    links.flatMap(({ link }, i) => (CUE_TRAITS[link.cue.kind].noticed === what ? [i] : []));
+  const byPiece = (kind: CueKind) =>
     grouped(of(kind).flatMap((i) => [...new Set(links[i].pieces)].map((piece) => [piece, i])));
   return {
     links,
@@ -64,8 +65,8 @@ export function indexLinks(
     broken: byPiece('broken'),
     checkpoint: byPiece('checkpoint'),
     anyCheckpoint: of('checkpoint').filter((i) => links[i].pieces.length === 0),
-    gathered: of('gathered', 'all-gathered'),
-    clock: of('start', 'beat', 'timer', 'worth', 'fallen', 'round', 'time-left'),
+    gathered: noticedBy('gathered'),
+    clock: noticedBy('clock'),
     movers: grouped(movers.map(({ piece, index }) => [piece, index])),
   };
 }

@@ -6,7 +6,7 @@ import { Toasts } from '../../parts';
 import { TunePanel } from '../TunePanel';
 import { commonPeriod, scrubSeconds } from './scrub';
 import { endTuning, useTune } from './tuneStore';
-import { linkWords } from './words';
+import { linkWords } from './links/linkWords';
 
 // What is told of the course a moment after an edit would be told outside of any test's doing.
 jest.useFakeTimers();

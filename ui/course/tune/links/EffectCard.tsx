@@ -1,37 +1,37 @@
 import { View } from 'react-native';
-import { changeEffect, changeLink, EFFECTS_ON_PIECES, newEffect } from '@/core/assemble';
-import { EFFECTS, SOUNDS, type Effect, type EffectKind, type Link } from '@/core/course';
+import { changeEffect, changeLink, newEffect } from '@/core/assemble';
+import {
+  EFFECTS,
+  effectTraits,
+  SOUNDS,
+  type Effect,
+  type EffectKind,
+  type Link,
+} from '@/core/course';
 import { Button, Choices, Field, NumberField } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { Section } from '../Section';
 import { Triple } from '../Triple';
 import { useTune } from '../tuneStore';
-import { EFFECT_WORDS, SOUND_WORDS } from '../words';
+import { SOUND_WORDS } from '../words';
+import { EFFECT_ROWS } from './effectRows';
 import { PiecesPicked, toggled } from './PiecesPicked';
-
-const VALUE_WORDS: Partial<Record<EffectKind, string>> = {
-  gravity: 'Gravity',
-  speed: 'Pace',
-  size: 'Size',
-  tide: 'Tide line at',
-  points: 'Points',
-};
 
 /** One thing that a link does, and to what. */
 export function EffectCard({ link, effect, index }: { link: Link; effect: Effect; index: number }) {
   const edit = useCourse((s) => s.edit);
   const { kind } = effect;
+  const row = EFFECT_ROWS[kind];
   const set = (next: Effect, merge?: string) =>
     edit((now) => changeEffect(now, link.id, index, next), merge);
   const pick = () =>
     useTune.getState().set({
       picking: {
-        words:
-          kind === 'carry' ? 'Touch where the runner is carried to' : 'Touch what it is done to',
+        words: row.picking ?? 'Touch what it is done to',
         take: (id) =>
           edit((now) => {
             const old = now.links?.find((one) => one.id === link.id)?.effects[index] ?? effect;
-            const pieces = kind === 'carry' ? [id] : toggled(old.pieces, id);
+            const pieces = row.onOne ? [id] : toggled(old.pieces, id);
             return changeEffect(now, link.id, index, { ...old, pieces });
           }),
       },
@@ -40,17 +40,17 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
     <Section title={index === 0 ? 'Then' : 'And'}>
       <Choices
         value={kind}
-        options={EFFECTS.map((value) => ({ value, label: EFFECT_WORDS[value] }))}
+        options={EFFECTS.map((value) => ({ value, label: EFFECT_ROWS[value].label }))}
         onChange={(next: EffectKind) => set(newEffect(next, effect.pieces))}
       />
-      {EFFECTS_ON_PIECES.includes(kind) && (
+      {effectTraits(kind).onPieces && (
         <PiecesPicked
           ids={effect.pieces}
           onPick={pick}
           onDrop={(id) => set({ ...effect, pieces: toggled(effect.pieces, id) })}
         />
       )}
-      {kind === 'message' && (
+      {row.own === 'words' && (
         <Field
           label="Words"
           value={effect.text ?? ''}
@@ -58,14 +58,14 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
           onChangeText={(text) => set({ ...effect, text }, `effect ${index} text`)}
         />
       )}
-      {kind === 'sound' && (
+      {row.own === 'sound' && (
         <Choices
           value={effect.sound ?? 'bell'}
           options={SOUNDS.map((value) => ({ value, label: SOUND_WORDS[value] }))}
           onChange={(sound) => set({ ...effect, sound })}
         />
       )}
-      {kind === 'push' && (
+      {row.own === 'speed' && (
         <Triple
           label="By"
           unit="m/s"
@@ -76,16 +76,14 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
       <View>
         {effect.value !== undefined && (
           <NumberField
-            label={VALUE_WORDS[kind] ?? 'Value'}
-            unit={kind === 'tide' ? 'm' : kind === 'points' ? '' : '×'}
-            step={kind === 'points' ? 1 : 0.1}
+            {...(row.value ?? { label: 'Value', unit: '', step: 0.1 })}
             value={effect.value}
             onChange={(value) => set({ ...effect, value }, `effect ${index} value`)}
           />
         )}
         {effect.seconds !== undefined && (
           <NumberField
-            label={kind === 'tide' ? 'Takes' : 'For'}
+            label={row.seconds ?? 'For'}
             unit="s"
             step={0.5}
             value={effect.seconds}

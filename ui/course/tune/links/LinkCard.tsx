@@ -1,23 +1,16 @@
 import { View } from 'react-native';
-import {
-  addLink,
-  changeLink,
-  CUES_OF_ALL,
-  CUES_OF_PIECES,
-  moveEffect,
-  newCue,
-  newEffect,
-  removeLink,
-} from '@/core/assemble';
-import { CUES, type CueKind, type Link } from '@/core/course';
+import { addLink, changeLink, moveEffect, newCue, newEffect, removeLink } from '@/core/assemble';
+import { CUE_TRAITS, CUES, type CueKind, type Link } from '@/core/course';
 import { Button, Chip, Choices, NumberField, SortableList, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { useFirings } from '../dry';
 import { Flow } from '../Section';
 import { useTune } from '../tuneStore';
-import { CUE_WORDS, EFFECT_WORDS, linkWords } from '../words';
+import { CUE_ROWS } from './cueRows';
 import { EffectCard } from './EffectCard';
+import { EFFECT_ROWS } from './effectRows';
+import { linkWords } from './linkWords';
 import { openLink } from './openLink';
 import { PiecesPicked, toggled } from './PiecesPicked';
 
@@ -66,17 +59,17 @@ export function LinkCard({ link }: { link: Link }) {
       <Choices
         label="When"
         value={cue.kind}
-        options={CUES.map((value) => ({ value, label: CUE_WORDS[value] }))}
+        options={CUES.map((value) => ({ value, label: CUE_ROWS[value].label }))}
         onChange={(kind: CueKind) => change({ cue: newCue(kind, cue.pieces) })}
       />
-      {CUES_OF_PIECES.includes(cue.kind) && (
+      {CUE_TRAITS[cue.kind].ofPieces && (
         <PiecesPicked
           ids={cue.pieces}
           onPick={pickCue}
           onDrop={(id) => change({ cue: { ...cue, pieces: toggled(cue.pieces, id) } })}
         />
       )}
-      {CUES_OF_ALL.includes(cue.kind) && (cue.pieces?.length ?? 0) > 1 && (
+      {CUE_TRAITS[cue.kind].ofAll && (cue.pieces?.length ?? 0) > 1 && (
         <Chip
           role="checkbox"
           label="All of them, each at any time"
@@ -89,7 +82,7 @@ export function LinkCard({ link }: { link: Link }) {
       )}
       {cue.count !== undefined && (
         <NumberField
-          label={cue.kind === 'beat' ? 'Beats' : 'How many'}
+          label={CUE_ROWS[cue.kind].count ?? 'How many'}
           unit=""
           step={1}
           value={cue.count}
@@ -98,7 +91,7 @@ export function LinkCard({ link }: { link: Link }) {
       )}
       {cue.seconds !== undefined && (
         <NumberField
-          label={cue.kind === 'time-left' ? 'Time left' : 'Time'}
+          label={CUE_ROWS[cue.kind].seconds ?? 'Time'}
           unit="s"
           step={0.25}
           value={cue.seconds}
@@ -108,7 +101,7 @@ export function LinkCard({ link }: { link: Link }) {
       {effects.length > 1 && (
         <SortableList
           label="What is done, in this order"
-          items={effects.map(({ kind }) => EFFECT_WORDS[kind])}
+          items={effects.map(({ kind }) => EFFECT_ROWS[kind].label)}
           onMove={(from, to) => edit((now) => moveEffect(now, link.id, from, to))}
         />
       )}

@@ -9,7 +9,7 @@ import { SPACE } from '../../../theme';
 import { useFirings } from '../dry';
 import { Section } from '../Section';
 import { useTune } from '../tuneStore';
-import { linkWords } from '../words';
+import { linkWords } from './linkWords';
 import { LinkCard } from './LinkCard';
 import { openLink } from './openLink';
 import { Partners } from './Partners';

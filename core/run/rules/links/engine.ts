@@ -1,7 +1,9 @@
-import { FOREVER, type LinkIndex, type ReadyLink, type World } from '../world';
-import { nextRandom, LINK_SIZE, type RunState, type EmitEvent } from '../state';
-import { applyEffect } from './effects';
-import type { TickEvents } from './tickEvents';
+import { CUE_TRAITS } from '../../../course';
+import { FOREVER, type LinkIndex, type ReadyLink, type World } from '../../world';
+import { nextRandom, LINK_SIZE, type RunState, type EmitEvent } from '../../state';
+import type { TickEvents } from '../tickEvents';
+import { ACTED, DUE, IS_GIVEN, LAST, type IsGiven } from './cues';
+import { APPLY_EFFECT, type EffectContext } from './effects';
 
 /** Most links that act within one tick; what is due beyond that acts in the next. */
 const MOST_ACTS = 64;
@@ -10,17 +12,8 @@ const MOST_TOLD = 4;
 /** Ticks without a touch after which what was touched counts as left. */
 const LEFT_TICKS = 3;
 
-// Places within a link's numbers: how often it acted and when it last did, when it will, for how many ticks
-// it was stood in, and the last of them.
-const [ACTED, LAST, DUE, STOOD, STOOD_LAST] = [0, 1, 2, 3, 4];
-
 /** The links' acting within one tick. */
-interface Acting {
-  readonly world: World;
-  readonly s: RunState;
-  readonly index: LinkIndex;
-  readonly happened: TickEvents;
-  readonly say: EmitEvent;
+interface Acting extends EffectContext {
   /** The same, made at the first act, that tells no more than a few words. */
   few: EmitEvent | null;
   /** Ids of the links that acted, in order. */
@@ -103,11 +96,12 @@ function act(acting: Acting, i: number): void {
   const { world, s, index, happened, acted } = acting;
   const say = (acting.few ??= fewWords(acting.say));
   const { link, effects } = index.links[i];
+  const context = { world, s, index, happened, say };
   acted.push(link.id);
   s.links[i * LINK_SIZE + DUE] = -1;
   say('link', 1, -1, link.id);
-  for (const effect of effects) {
-    if (applyEffect(world, s, index, effect, happened, say)) acting.ends = true;
+  for (const { effect, pieces } of effects) {
+    if (APPLY_EFFECT[effect.kind](context, effect, pieces)) acting.ends = true;
   }
 }
 
@@ -123,7 +117,8 @@ function hearFirst(world: World, s: RunState, index: LinkIndex, happened: TickEv
   // Setting a length costs more than looking at it.
   if (heard.length > 0) heard.length = 0;
   for (let k = 0; k < clock.length; k++) {
-    if (isTime(world, s, links[clock[k]], clock[k])) heard.push(clock[k]);
+    const link = links[clock[k]];
+    if (IS_GIVEN[link.link.cue.kind](world, s, link, clock[k])) heard.push(clock[k]);
   }
   for (let k = 0; k < touched.length; k++) hear(index.touched.get(touched[k]));
   for (let k = 0; k < broken.length; k++) hear(index.broken.get(broken[k]));
@@ -156,7 +151,7 @@ function follow(acting: Acting, heard: readonly number[], first: boolean): void 
   const { world, s, index, acted } = acting;
   for (const i of heard) {
     const ready = index.links[i];
-    if (!isCued(world, s, ready, i) || !mayAct(s, ready, i)) continue;
+    if (!wasGiven(world, s, ready, i) || !mayAct(s, ready, i)) continue;
     if (!first && acted.length >= acting.most) return;
     s.links[i * LINK_SIZE + ACTED]++;
     s.links[i * LINK_SIZE + LAST] = s.tick;
@@ -195,73 +190,8 @@ export function leave(s: RunState, pieces: readonly number[]): void {
   }
 }
 
-/** Whether the cue of a link that may have been given one was. */
-function isCued(
-  world: World,
-  s: RunState,
-  { link, pieces, seconds }: ReadyLink,
-  i: number,
-): boolean {
-  const { kind, count = 1 } = link.cue;
-  const at = i * LINK_SIZE;
-  switch (kind) {
-    case 'left':
-      return true;
-    case 'touched':
-    case 'broken':
-    case 'checkpoint':
-      return !link.cue.all || pieces.every((piece) => wasEver(world, s, kind, piece));
-    case 'stood': {
-      const goesOn = s.links[at + STOOD_LAST] === s.tick - 1;
-      s.links[at + STOOD] = goesOn ? s.links[at + STOOD] + 1 : 1;
-      s.links[at + STOOD_LAST] = s.tick;
-      return s.links[at + STOOD] === seconds;
-    }
-    case 'gathered':
-      return s.gatheredCount >= count && s.links[at + ACTED] === 0;
-    case 'all-gathered':
-      return (
-        s.links[at + ACTED] === 0 &&
-        pieces.every((piece) => {
-          const place = world.pickupAt[piece];
-          return place < 0 || s.gathered[place] > 0;
-        })
-      );
-    case 'start':
-    case 'beat':
-    case 'timer':
-    case 'worth':
-    case 'fallen':
-    case 'round':
-    case 'time-left':
-      return true;
-  }
-}
-
-/** Whether what a cue waits for has been with one of its pieces, now or before. */
-function wasEver(
-  world: World,
-  s: RunState,
-  kind: 'touched' | 'broken' | 'checkpoint',
-  piece: number,
-): boolean {
-  if (kind === 'touched') return s.touched[piece] >= 0;
-  if (kind === 'broken') return s.away[piece] === 1;
-  const place = world.checkpointAt[piece];
-  return place < 0 || s.passed[place] === 1;
-}
-
-/** Whether the clock or a count gives a link its cue in this tick; a count does so once. */
-function isTime(world: World, s: RunState, { link, seconds }: ReadyLink, i: number): boolean {
-  const { kind, count = 1 } = link.cue;
-  if (kind === 'start') return s.tick === 1;
-  if (kind === 'timer') return s.tick % seconds === 0;
-  if (kind === 'time-left') return world.limit > 0 && s.tick === Math.max(1, world.limit - seconds);
-  if (kind !== 'beat') {
-    if (s.links[i * LINK_SIZE + ACTED] > 0) return false;
-    return (kind === 'worth' ? s.worth : kind === 'round' ? s.lap : s.falls) >= count;
-  }
-  const { offset, seconds: beat } = world.beat;
-  const beats = (tick: number) => Math.floor((tick / 120 - offset) / (beat * count) + 1e-9);
-  return s.tick / 120 >= offset - 1e-9 && beats(s.tick) !== beats(s.tick - 1);
-}
+/** Whether the cue of a link that was heard of is given; what the clock gives was asked for already. */
+const wasGiven: IsGiven = (world, s, ready, i) => {
+  const { kind } = ready.link.cue;
+  return CUE_TRAITS[kind].noticed === 'clock' || IS_GIVEN[kind](world, s, ready, i);
+};

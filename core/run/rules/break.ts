@@ -1,0 +1,20 @@
+import type { World } from '../world';
+import type { EmitEvent, RunState } from '../state';
+import { isPickupPresent } from './sensors';
+import type { TickEvents } from './tickEvents';
+
+/** Breaks a piece: it is away from now on. */
+export function breakPiece(
+  world: World,
+  s: RunState,
+  piece: number,
+  happened: TickEvents,
+  say: EmitEvent,
+): void {
+  if (s.away[piece] === 1) return;
+  s.away[piece] = 1;
+  happened.broken.push(piece);
+  say('break', 1, piece);
+  const pickup = world.pickupAt[piece];
+  if (pickup >= 0 && isPickupPresent(world, s, pickup)) s.gathered[pickup] = s.tick + 1;
+}

@@ -1,0 +1,3 @@
+import { happens } from './cue';
+
+export const isBroken = happens((_, s, piece) => s.away[piece] === 1);

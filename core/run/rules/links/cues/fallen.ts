@@ -1,0 +1,3 @@
+import { counts } from './cue';
+
+export const isFallen = counts((s) => s.falls);

@@ -1,0 +1,3 @@
+import { counts } from './cue';
+
+export const isGathered = counts((s) => s.gatheredCount);

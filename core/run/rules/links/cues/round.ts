@@ -1,0 +1,3 @@
+import { counts } from './cue';
+
+export const isRound = counts((s) => s.lap);

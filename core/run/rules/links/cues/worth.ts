@@ -1,0 +1,3 @@
+import { counts } from './cue';
+
+export const isWorth = counts((s) => s.worth);

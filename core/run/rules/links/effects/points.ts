@@ -1,0 +1,5 @@
+import type { ApplyEffect } from './effect';
+
+export const applyPoints: ApplyEffect = ({ s }, { value = 1 }) => {
+  s.worth += value;
+};

@@ -1,0 +1,2 @@
+// Links: cues that are given, and the effects that follow.
+export { actOnLinks, dueAt, leave, watchPiece } from './engine';
