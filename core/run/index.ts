@@ -7,7 +7,7 @@ export {
   DT,
   hopperOf,
   centreHeight,
-  moversOf,
+  compileMovers,
   NotRunnable,
   poseMover,
   type Capsule,

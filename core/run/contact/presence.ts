@@ -16,4 +16,4 @@ export function isOpen(world: World, s: RunState, index: number): boolean {
 
 /** Whether a collider is away at the state's tick: hidden, broken, given way or open. */
 export const isDisabled = (world: World, s: RunState, c: Collider): boolean =>
-  s.away[c.piece] === 1 || (c.lock >= 0 && c.role === 'solid' && isOpen(world, s, c.lock));
+  s.away[c.piece] === 1 || (c.gate >= 0 && c.role === 'solid' && isOpen(world, s, c.gate));

@@ -70,7 +70,7 @@ export function createPhysicsWorld(world: World, s: RunState): { space: Space; h
       .setDensity(density);
     const holder = body !== undefined ? loose[body] : mover >= 0 ? carrier(mover) : undefined;
     const made = space.createCollider(desc, holder);
-    if (collider.lock < 0 && !mayGo.has(piece)) continue;
+    if (collider.gate < 0 && !mayGo.has(piece)) continue;
     fleeting.push({ collider, handle: made.handle });
     if (isDisabled(world, s, collider)) made.setEnabled(false);
   }

@@ -1,7 +1,7 @@
 import type { Course, Piece } from '../../course';
 import type { Pose } from '../../motion';
 import { STILL } from '../../motion';
-import { type Clocks, layLoose, type Mover, moversOf, poseMover, type World } from '../world';
+import { type Clocks, layLoose, type Mover, compileMovers, poseMover, type World } from '../world';
 import type { RunState } from '../state';
 
 /** Where a moment has taken a piece: all of it, and its moving part. */
@@ -55,12 +55,12 @@ export class MotionPreview {
   readonly posing: PoseLookup;
 
   constructor(course: Course) {
-    const { list, whole, part, drives } = moversOf(course, course.pieces);
+    const { list, whole, part, dynamicPoseSize } = compileMovers(course, course.pieces);
     this.clocks = {
       tick: 0,
       moverFrom: new Int32Array(list.length),
       moverAt: new Int32Array(list.length).fill(-1),
-      dynamicPoses: new Float64Array(drives),
+      dynamicPoses: new Float64Array(dynamicPoseSize),
     };
     setUsualDrives(list, this.clocks.dynamicPoses);
     layLoose(list, this.clocks.dynamicPoses);

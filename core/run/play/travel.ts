@@ -2,7 +2,7 @@ import type { Course, Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
 import { applyPose, periodOf, type Pose } from '../../motion';
 import { pieceBounds } from '../../pieces';
-import { moversOf } from '../world';
+import { compileMovers } from '../world';
 import { MotionPreview } from './motionPreview';
 
 /** Where a piece's moving part is at even times along its longest motion, the end left out. */
@@ -20,7 +20,9 @@ export interface Along {
 export function posesAlong(course: Course, piece: Piece, steps: number): Along | null {
   const { attach: _, wake: __, ...alone } = piece;
   const one = { ...course, pieces: [alone as Piece], links: undefined };
-  const periods = moversOf(one, one.pieces).list.flatMap(({ motions }) => motions.map(periodOf));
+  const periods = compileMovers(one, one.pieces).list.flatMap(({ motions }) =>
+    motions.map(periodOf),
+  );
   if (periods.length === 0) return null;
   const period = Math.max(...periods);
   const playing = new MotionPreview(one);

@@ -7,11 +7,11 @@ const OPEN_FOR = 480;
 /** Sets off the lock of what is stood on, unless it is at work already. */
 export function triggerCrumble(world: World, s: RunState): void {
   const c = world.colliders[s.ground];
-  if (c === undefined || c.lock < 0) return;
-  const lock = world.gates[c.lock];
+  if (c === undefined || c.gate < 0) return;
+  const lock = world.gates[c.gate];
   if (lock.kind !== 'gives') return;
-  const since = s.gates[c.lock];
-  if (since < 0 || s.tick - since >= lock.back) s.gates[c.lock] = s.tick;
+  const since = s.gates[c.gate];
+  if (since < 0 || s.tick - since >= lock.back) s.gates[c.gate] = s.tick;
 }
 
 /** Opens the gates of a switch's number: for good, or for a few seconds. Returns whether one was shut. */
@@ -25,7 +25,7 @@ export function openGates(world: World, s: RunState, piece: number): boolean {
   s.pairs[at] = s.tick;
   s.pairs[at + 1] = until;
   let opened = false;
-  for (const i of told.locks) {
+  for (const i of told.gates) {
     opened ||= s.gates[i] <= s.tick;
     s.gates[i] = Math.max(s.gates[i], until);
   }

@@ -1,51 +1,21 @@
-import { USUAL_COPIES, type Course, type Piece } from '../../course';
-import {
-  cosDeg,
-  distance,
-  mapPoints,
-  mapVec3,
-  type Matrix3,
-  rotate,
-  sinDeg,
-  type Vec3,
-} from '../../geometry';
-import {
-  checkpointNumber,
-  checkpointResets,
-  contactShapes,
-  familyOf,
-  legOf,
-  localGeometry,
-  markOf,
-  pieceBounds,
-  registerModels,
-  specOf,
-  toWorld,
-  turnOf,
-  type Shape,
-} from '../../pieces';
-import { BROADPHASE_MARGIN, type Collider, type Hurt, type Mouth, type OneWay } from './collider';
-import { InflatedShapes, formBounds, centreHeight, type Capsule } from './capsule';
-import { SpatialHash } from './spatialHash';
+import type { Course, Link, Piece } from '../../course';
+import { distance, type Vec3 } from '../../geometry';
+import { registerModels } from '../../pieces';
+import { BroadPhase } from './broadPhase';
+import { centreHeight, type Capsule } from './capsule';
+import type { Collider } from './collider';
+import { compileColliders } from './compileColliders';
+import { compileMovers } from './compileMovers';
+import { compileEmitters } from './emitter';
+import { switchesOf } from './gate';
 import { legsNear } from './legs';
 import { indexLinks } from './linkIndex';
-import { lockOf, switchesOf, type Gate } from './gate';
-import { moversOf, reachOf, reachOut } from './mover';
-import { BroadPhase } from './broadPhase';
 import { portalsOf } from './portals';
-import { runnerOf } from './runner';
-import { throwingOf, type ProjectileEmitter } from './emitter';
+import { runnerOf, type Runner } from './runner';
+import { SpatialHash } from './spatialHash';
+import { compileCheckpoints, compileStarts } from './spawnPoints';
 import { tideLine } from './tide';
-import {
-  DEFAULT_GRAVITY,
-  DEFAULT_HOLD,
-  DEFAULT_LAPS,
-  NotRunnable,
-  spotAt,
-  type Checkpoint,
-  type SpawnPoint,
-  type World,
-} from './world';
+import { DEFAULT_GRAVITY, DEFAULT_HOLD, DEFAULT_LAPS, type World } from './world';
 
 /**
  * Makes a course ready to run.
@@ -54,109 +24,24 @@ import {
 export function buildWorld(course: Course): World {
   registerModels(course);
   const pieces = inOrder(course.pieces);
-  const beginnings = pieces
-    .filter((piece) => markOf(piece) === 'start')
-    .map((piece) => ({ piece, leg: legOf(piece) }))
-    .sort((a, b) => a.leg - b.leg);
-  if (beginnings.length === 0) throw new NotRunnable('The course has no start.');
-  const lane = course.space === 'side-on' ? beginnings[0].piece.at[2] : null;
-  const starts = spotsOf(beginnings, course.starts === undefined, lane);
-
-  const movers = moversOf(course, pieces);
-  const colliders: Collider[] = [];
-  const checkpoints: Checkpoint[] = [];
-  const pickups: number[] = [];
-  const portals: number[] = [];
-  const gates: Gate[] = [];
-  const pieceGates = new Int32Array(pieces.length).fill(-1);
-  const parts = new Set<number>();
-  pieces.forEach((piece, index) => {
-    const shapes = contactShapes(course, piece);
-    const turn = turnOf(piece);
-    const place = toWorld(piece);
-    // A gate that is the goal besides is kept shut by what bars it.
-    const ends = shapes.some(({ role }) => role === 'goal');
-    if (ends) pieceGates[index] = gates.push(lockOf(piece, 'barred')) - 1;
-    for (const shape of shapes) {
-      if (shape.lock) pieceGates[index] = gates.push(lockOf(piece, shape.lock)) - 1;
-      const form = placedForm(shape, place);
-      const mover =
-        shape.moving && movers.part[index] >= 0 ? movers.part[index] : movers.whole[index];
-      const { low, high } = reachOf(movers.list, mover, formBounds(form));
-      const { field } = shape;
-      if (field?.kind === 'size') parts.add(field.part);
-      colliders.push({
-        index: colliders.length,
-        piece: index,
-        role: shape.role,
-        form,
-        surface: shape.surface,
-        field: field && 'along' in field ? { ...field, along: rotate(turn, field.along) } : field,
-        hurt: hurtOf(piece),
-        oneWay: piece.oneWay && shape.role === 'solid' ? oneWayOf(piece, form) : null,
-        mouth: shape.moving ? mouthOf(piece, place, turn) : null,
-        lock: pieceGates[index],
-        mover,
-        isDynamic: mover >= 0 && movers.list[mover].loose,
-        low: mapVec3((i) => low[i] - BROADPHASE_MARGIN),
-        high: mapVec3((i) => high[i] + BROADPHASE_MARGIN),
-        bodies: new InflatedShapes(form),
-      });
-    }
-    if (markOf(piece) === 'checkpoint') {
-      checkpoints.push({
-        ...spotOf(piece, lane),
-        piece: index,
-        number: checkpointNumber(piece),
-        leg: legOf(piece) - 1,
-        restores: checkpointResets(piece),
-      });
-    }
-    if (shapes.some(({ role }) => role === 'pickup')) pickups.push(index);
-    if (shapes.some(({ role }) => role === 'portal')) portals.push(index);
-  });
-
-  for (const { form, mover, isDynamic } of colliders) {
-    if (isDynamic) reachOut(movers.list[mover], formBounds(form), BROADPHASE_MARGIN);
-  }
-
+  const { starts, lane } = compileStarts(
+    pieces,
+    course.space === 'side-on',
+    course.starts === undefined,
+  );
+  const movers = compileMovers(course, pieces);
+  const { colliders, gates, pieceGates, pickups, portals } = compileColliders(
+    course,
+    pieces,
+    movers,
+  );
+  const checkpoints = compileCheckpoints(pieces, lane);
   const runner = runnerOf(course.runner);
   const links = course.links ?? [];
-  for (const { effects } of links) {
-    for (const { kind, value } of effects) if (kind === 'size' && value) parts.add(value);
-  }
-  const watchedByLinks = new Uint8Array(pieces.length);
-  const byId = new Map(pieces.map(({ id }, i) => [id, i]));
-  for (const { cue } of links) {
-    if (cue.kind !== 'left' && cue.kind !== 'stood') continue;
-    for (const id of cue.pieces ?? []) watchedByLinks[byId.get(id) ?? -1] = 1;
-  }
-  const sizes = [...parts].sort((a, b) => a - b).slice(0, MOST_SIZES);
-  const bodies = [1, ...sizes].map((part, index): Capsule => ({
-    index,
-    radius: runner.body.radius * part,
-    half: runner.body.half * part,
-  }));
-
-  const emitters: ProjectileEmitter[] = [];
-  let maxProjectiles = 0;
-  pieces.forEach((piece, index) => {
-    if (!piece.thrower) return;
-    const [w, h] = specOf(familyOf(piece.family), piece).size;
-    const extents = { up: h * 0.75, ahead: w / 2 + piece.thrower.size / 2 };
-    const clock = movers.whole[index];
-    const places = {
-      ...{ piece: index, index: emitters.length, first: maxProjectiles, clock },
-      body: bodies.length,
-    };
-    emitters.push(throwingOf(course, piece, places, extents));
-    maxProjectiles += piece.thrower.most ?? USUAL_COPIES;
-  });
-
-  const moved = [...bodies, ...emitters.map(({ body }) => body)];
-  const over = Math.max(...moved.map(({ radius }) => radius)) + STEP_ROOM;
-  const up = Math.max(...moved.map(centreHeight)) + STEP_ROOM;
-
+  const sizes = sizesOf(colliders, links);
+  const bodies = bodiesOf(runner, sizes);
+  const { emitters, maxProjectiles } = compileEmitters(course, pieces, movers.whole, bodies.length);
+  const placeOf = new Map(pieces.map(({ id }, i) => [id, i]));
   const switches = switchesOf(pieces, gates);
   const legs = course.legs ? Math.min(course.legs.length, starts.length) : 0;
   const goals = colliders
@@ -192,21 +77,21 @@ export function buildWorld(course: Course): World {
     portalAt: placesIn(pieces.length, portals),
     switches,
     pairs: new Set([...switches.values()].map(({ pair }) => pair)).size,
-    placeOf: byId,
-    gates: gates,
-    pieceGates: pieceGates,
+    placeOf,
+    gates,
+    pieceGates,
     movers: movers.list,
     pieceMovers: movers.whole,
     partMovers: movers.part,
-    dynamicPoseSize: movers.drives,
+    dynamicPoseSize: movers.dynamicPoseSize,
     runnerDriven: movers.list.filter(({ driven }) => driven && driven.kind !== 'drift'),
     triggeredMovers: movers.list.filter(({ wake }) => wake),
     loose: movers.list.filter(({ loose }) => loose),
-    emitters: emitters,
-    maxProjectiles: maxProjectiles,
+    emitters,
+    maxProjectiles,
     links,
-    linkIndex: indexLinks(links, byId, movers.list),
-    watchedByLinks: watchedByLinks,
+    linkIndex: indexLinks(links, placeOf, movers.list),
+    watchedByLinks: watchedBy(links, placeOf, pieces.length),
     breaking: pieces.some(({ breaks }) => breaks),
     beat: { seconds: 60 / (course.tempo?.beats ?? 120), offset: course.tempo?.offset ?? 0 },
     kind: course.kind,
@@ -219,13 +104,51 @@ export function buildWorld(course: Course): World {
     tide: tideLine(course),
     lane,
     sizeIndex: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
-    broadPhase: new BroadPhase(new SpatialHash(colliders), colliders, over, up),
+    broadPhase: broadPhaseOf(colliders, [...bodies, ...emitters.map(({ body }) => body)]),
   };
 }
 
 /** Pieces as they were laid: by the length of their ids first, so that p2 comes before p10. */
 const inOrder = (pieces: readonly Piece[]): Piece[] =>
   [...pieces].sort((a, b) => a.id.length - b.id.length || (a.id < b.id ? -1 : 1));
+
+/** The other sizes that regions and links may give the runner, as parts of its own, in rising order. */
+function sizesOf(colliders: readonly Collider[], links: readonly Link[]): number[] {
+  const parts = new Set<number>();
+  for (const { field } of colliders) if (field?.kind === 'size') parts.add(field.part);
+  for (const { effects } of links) {
+    for (const { kind, value } of effects) if (kind === 'size' && value) parts.add(value);
+  }
+  return [...parts].sort((a, b) => a - b).slice(0, MOST_SIZES);
+}
+
+const bodiesOf = ({ body }: Runner, sizes: readonly number[]): Capsule[] =>
+  [1, ...sizes].map((part, index) => ({
+    index,
+    radius: body.radius * part,
+    half: body.half * part,
+  }));
+
+/** Whether each of so many pieces is one that a link waits for to be left or stood in. */
+function watchedBy(
+  links: readonly Link[],
+  placeOf: ReadonlyMap<string, number>,
+  count: number,
+): Uint8Array {
+  const watched = new Uint8Array(count);
+  for (const { cue } of links) {
+    if (cue.kind !== 'left' && cue.kind !== 'stood') continue;
+    for (const id of cue.pieces ?? []) watched[placeOf.get(id) ?? -1] = 1;
+  }
+  return watched;
+}
+
+/** What lies near a place, as far as any of the bodies that move about need it within a tick. */
+function broadPhaseOf(colliders: readonly Collider[], moved: readonly Capsule[]): BroadPhase {
+  const over = Math.max(...moved.map(({ radius }) => radius)) + STEP_ROOM;
+  const up = Math.max(...moved.map(centreHeight)) + STEP_ROOM;
+  return new BroadPhase(new SpatialHash(colliders), colliders, over, up);
+}
 
 /** For each of so many pieces its place in a list of pieces, or -1. */
 function placesIn(count: number, list: readonly number[]): Int32Array {
@@ -250,50 +173,3 @@ function roundOff(goals: readonly Vec3[], start: Vec3): number {
 const STEP_ROOM = 0.25;
 /** Most other sizes the runner may have in a course. */
 const MOST_SIZES = 8;
-
-/** A shape's form in the world, at rest. */
-const placedForm = ({ form }: Shape, place: (p: Vec3) => Vec3): Shape['form'] =>
-  form.kind === 'ball'
-    ? { ...form, centre: place(form.centre) }
-    : { ...form, solid: mapPoints(form.solid, place) };
-
-const hurtOf = ({ hurt }: Piece): Hurt => ({
-  does: hurt?.does ?? 'back',
-  force: hurt?.force ?? (hurt?.does === 'slow' ? 1.5 : 9),
-});
-
-function oneWayOf(piece: Piece, form: Shape['form']): OneWay {
-  const { side, drop } = piece.oneWay!;
-  const normal = rotate(turnOf(piece), [-sinDeg(side), cosDeg(side), 0]);
-  const points = form.kind === 'ball' ? [form.centre] : form.solid.points;
-  const own = form.kind === 'ball' ? form.radius : (form.round ?? 0);
-  const offset = Math.max(
-    ...points.map((p) => normal[0] * p[0] + normal[1] * p[1] + normal[2] * p[2]),
-  );
-  return { normal, offset: offset + own, drop: drop === true };
-}
-
-/** Where a start or checkpoint has the runner stand: at its foot, or on top of any other piece. */
-function spotOf(piece: Piece, lane: number | null): SpawnPoint {
-  const [x, foot, z] = piece.at;
-  const y = piece.role === 'checkpoint' ? pieceBounds(piece).high[1] : foot;
-  return spotAt([x, y, lane ?? z], piece.turn?.[1] ?? 0);
-}
-
-/** The starts of each leg: the first of them, or all that one may begin at. */
-function spotsOf(
-  beginnings: readonly { readonly piece: Piece; readonly leg: number }[],
-  one: boolean,
-  lane: number | null,
-): SpawnPoint[][] {
-  const legs = [...new Set(beginnings.map(({ leg }) => leg))];
-  return legs.map((wanted) => {
-    const all = beginnings.filter(({ leg }) => leg === wanted);
-    return (one ? all.slice(0, 1) : all).map(({ piece }) => spotOf(piece, lane));
-  });
-}
-
-function mouthOf(piece: Piece, place: (p: Vec3) => Vec3, turn: Matrix3): Mouth | null {
-  const { mouth } = localGeometry(piece);
-  return mouth === undefined ? null : { at: place([0, mouth, 0]), up: rotate(turn, [0, 1, 0]) };
-}

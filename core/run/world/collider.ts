@@ -45,7 +45,7 @@ export interface Collider {
   readonly oneWay: OneWay | null;
   readonly mouth: Mouth | null;
   /** Place in World.locks of what may take it away, or -1. */
-  readonly lock: number;
+  readonly gate: number;
   /** What carries it, as a place in World.movers, or -1. */
   readonly mover: number;
   /** Whether it goes with something loose, and so may come to be anywhere. */

@@ -1,10 +1,11 @@
 import { beatSeconds, USUAL_COPIES, type Course, type Piece, type Thrower } from '../../course';
+import { familyOf, specOf } from '../../pieces';
 import type { Hurt } from './collider';
 import type { Capsule } from './capsule';
 
 /** A piece that sends out copies of another. */
 export interface ProjectileEmitter {
-  /** Place in World.throwers. */
+  /** Place in World.emitters. */
   readonly index: number;
   /** Place in World.pieces, and of its first copy among all of them. */
   readonly piece: number;
@@ -29,10 +30,34 @@ export interface ProjectileEmitter {
 }
 
 /**
- * A thrower as its piece tells it.
- * @param places those that Throwing names, and that of the size its copies' bodies are kept for
+ * The emitters of a course's pieces, and how many copies there may be at once.
+ * @param clocks for each piece the mover whose clock it keeps, or -1
+ * @param body place of the size that the copies' bodies are kept for
  */
-export function throwingOf(
+export function compileEmitters(
+  course: Course,
+  pieces: readonly Piece[],
+  clocks: Int32Array,
+  body: number,
+): { readonly emitters: ProjectileEmitter[]; readonly maxProjectiles: number } {
+  const emitters: ProjectileEmitter[] = [];
+  let first = 0;
+  pieces.forEach((piece, index) => {
+    if (!piece.thrower) return;
+    const [w, h] = specOf(familyOf(piece.family), piece).size;
+    const extents = { up: h * 0.75, ahead: w / 2 + piece.thrower.size / 2 };
+    const places = { piece: index, index: emitters.length, first, clock: clocks[index], body };
+    emitters.push(emitterOf(course, piece, places, extents));
+    first += piece.thrower.most ?? USUAL_COPIES;
+  });
+  return { emitters, maxProjectiles: first };
+}
+
+/**
+ * A thrower as its piece tells it.
+ * @param places those that ProjectileEmitter names, and that of the size its copies' bodies are kept for
+ */
+function emitterOf(
   course: Course,
   piece: Piece,
   places: {

@@ -16,7 +16,7 @@ export type Gate =
     };
 
 /** The lock of a piece's shapes that have one. */
-export function lockOf(piece: Piece, kind: Gate['kind']): Gate {
+export function gateOf(piece: Piece, kind: Gate['kind']): Gate {
   const { number, choice } = specOf(familyOf(piece.family), piece);
   return kind === 'gives'
     ? {
@@ -37,7 +37,7 @@ export function lockOf(piece: Piece, kind: Gate['kind']): Gate {
 export interface Switch {
   /** The place of its number among those that switches carry. */
   readonly pair: number;
-  readonly locks: readonly number[];
+  readonly gates: readonly number[];
   readonly shuts: boolean;
 }
 
@@ -61,7 +61,7 @@ export function switchesOf(
     if (!numbers.includes(number('pair'))) numbers.push(number('pair'));
     switches.set(i, {
       pair: numbers.indexOf(number('pair')),
-      locks: byPair.get(number('pair')) ?? [],
+      gates: byPair.get(number('pair')) ?? [],
       shuts: choice('after') === 'shut',
     });
   });

@@ -17,16 +17,10 @@ export {
 export { formBounds, centreHeight, type Capsule, fitsRestFrame } from './capsule';
 export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
 export { newQueryBox, type QueryBox } from './broadPhase';
-export {
-  CHASE_REACH,
-  type Clocks,
-  layLoose,
-  LOOSE_SIZE,
-  type Mover,
-  moversOf,
-  moverTick,
-  poseMover,
-} from './mover';
+export { type Clocks, layLoose, LOOSE_SIZE, type Mover, moverTick } from './mover';
+export { compileMovers } from './compileMovers';
+export { poseMover } from './poseMover';
+export { CHASE_REACH } from './moverReach';
 export type { ProjectileEmitter } from './emitter';
 export { tideLine } from './tide';
 export { legMarks, nearestOf } from './legs';

@@ -2,7 +2,8 @@ import type { Course, Piece } from '../../course';
 import { mapPoints } from '../../geometry';
 import { contactShapes, localGeometry, markOf, toWorld } from '../../pieces';
 import { formBounds } from './capsule';
-import { moversOf, sinkOf } from './mover';
+import { compileMovers } from './compileMovers';
+import { sinkOf } from './moverReach';
 
 /** How far below the lowest ground the tide stands when the maker says nothing, m. */
 const BELOW_GROUND = 1.2;
@@ -25,7 +26,7 @@ const lines = new WeakMap<Course, number>();
 
 function below(course: Course): number {
   const moving = course.pieces.some((piece) => piece.motion || localGeometry(piece).motion);
-  const { list, whole, part } = moving ? moversOf(course, course.pieces) : NOBODY;
+  const { list, whole, part } = moving ? compileMovers(course, course.pieces) : NOBODY;
   let lowest = Infinity;
   course.pieces.forEach((piece, i) => {
     if (markOf(piece) === 'start') lowest = Math.min(lowest, piece.at[1]);

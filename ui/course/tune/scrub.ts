@@ -1,5 +1,5 @@
 import type { Course } from '@/core/course';
-import { moversOf } from '@/core/run';
+import { compileMovers } from '@/core/run';
 import { periodOf } from '@/core/motion';
 import { isDryRun } from './dry';
 
@@ -15,7 +15,7 @@ export const scrubSeconds = (course: Course): number =>
 
 /** Seconds after which all of a course's motions stand as they began, or 60 when that is too long. */
 export function commonPeriod(course: Course): number {
-  const periods = moversOf(course, course.pieces).list.flatMap(({ motions }) =>
+  const periods = compileMovers(course, course.pieces).list.flatMap(({ motions }) =>
     motions.map((motion) => Math.round(periodOf(motion) * 100)),
   );
   let common = 1;
