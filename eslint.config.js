@@ -89,7 +89,7 @@ module.exports = defineConfig([
       // Namespaces are how fast-check and the oracle are meant to be used.
       'import/no-named-as-default-member': 'off',
       'import/no-named-as-default': 'off',
-      'import/no-cycle': ['error', { ignoreExternal: true }],
+      'max-params': ['error', 6],
       'import/no-mutable-exports': 'error',
       'import/no-restricted-paths': [
         'error',

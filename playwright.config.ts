@@ -5,6 +5,8 @@ export default defineConfig({
   outputDir: 'test-results',
   // The scene is drawn by the processor: two pages at once would only wait for each other.
   workers: 1,
+  // A failed test is tried once more only to tell the flaky from the broken; both fail the whole.
+  retries: 1,
   timeout: 90_000,
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import {
   CUE_TRAITS,
-  effectTraits,
+  EFFECT_TRAITS,
   LinkSchema,
   MOST_LINKS,
   type Course,
@@ -25,8 +25,14 @@ export function newCue(kind: CueKind, pieces: readonly string[] = []): Cue {
 
 /** An effect as it is when it is added. */
 export function newEffect(kind: EffectKind, pieces: readonly string[] = []): Effect {
-  const { onPieces, initial } = effectTraits(kind);
-  return { kind, ...(onPieces && pieces.length > 0 ? { pieces: [...pieces] } : {}), ...initial };
+  const { onPieces, initial } = EFFECT_TRAITS[kind];
+  const { by, ...figures } = initial ?? {};
+  return {
+    kind,
+    ...(onPieces && pieces.length > 0 ? { pieces: [...pieces] } : {}),
+    ...figures,
+    ...(by ? { by: [...by] } : {}),
+  };
 }
 
 /**

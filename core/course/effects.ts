@@ -1,11 +1,21 @@
-import type { Effect } from './links';
+export const SOUNDS = ['bell', 'horn', 'knock', 'chime'] as const;
+export type SoundName = (typeof SOUNDS)[number];
+
+/** What an effect may say beside its kind and its pieces; units as in the schema of links. */
+interface Figures {
+  readonly value?: number;
+  readonly seconds?: number;
+  readonly by?: readonly [number, number, number];
+  readonly text?: string;
+  readonly sound?: SoundName;
+}
 
 /** What holds of one kind of effect, whatever the link. */
 interface EffectTraits {
   /** Whether it is done to pieces. */
   readonly onPieces?: true;
   /** What it is begun with. */
-  readonly initial?: Partial<Effect>;
+  readonly initial?: Figures;
 }
 
 const TABLE = {
@@ -28,10 +38,9 @@ const TABLE = {
   sound: { initial: { sound: 'bell' } },
   win: {},
   back: {},
-} as const;
+} as const satisfies Record<string, EffectTraits>;
 
 export type EffectKind = keyof typeof TABLE;
 /** The kinds of effects, in the order in which they are offered. */
 export const EFFECTS = Object.keys(TABLE) as [EffectKind, ...EffectKind[]];
-// Read by a function: the type of effects comes from the list above, and could else not come from itself.
-export const effectTraits = (kind: EffectKind): EffectTraits => TABLE[kind] as EffectTraits;
+export const EFFECT_TRAITS: Readonly<Record<EffectKind, EffectTraits>> = TABLE;

@@ -12,11 +12,9 @@ import {
   coordinate,
 } from './values';
 import { CUES } from './cues';
-import { EFFECTS } from './effects';
+import { EFFECTS, SOUNDS } from './effects';
 
 // Cause and effect: what happens, and what follows from it. Each kind of either is a row of a table.
-
-export const SOUNDS = ['bell', 'horn', 'knock', 'chime'] as const;
 
 const pieces = v.pipe(v.array(identifier, 'is not a list'), v.maxLength(200, 'has more than 200'));
 
@@ -62,4 +60,3 @@ export const LinkSchema = v.looseObject({
 export type Link = v.InferOutput<typeof LinkSchema>;
 export type Cue = Link['cue'];
 export type Effect = Link['effects'][number];
-export type SoundName = (typeof SOUNDS)[number];

@@ -30,11 +30,27 @@ export function playAlong(context: AudioContext, tempo: Tempo, from = 0): () => 
       if (at < context.currentTime) continue;
       const onBeat = next % 2 === 0;
       const count = next / 2;
-      if (onBeat) pluck(context, out, at, count % bar === 0 ? 1320 : 880, 0.05, 0.12, 'square');
+      if (onBeat) {
+        const pitch = count % bar === 0 ? 1320 : 880;
+        pluck(context, out, { at, pitch, length: 0.05, loud: 0.12, type: 'square' });
+      }
       const step = TUNE[next % TUNE.length];
-      if (step !== null) pluck(context, out, at, SCALE[step], beat * 0.9, 0.14, 'triangle');
+      if (step !== null)
+        pluck(context, out, {
+          at,
+          pitch: SCALE[step],
+          length: beat * 0.9,
+          loud: 0.14,
+          type: 'triangle',
+        });
       if (onBeat && count % 2 === 0) {
-        pluck(context, out, at, BASS[(count / 2) % BASS.length], beat * 1.8, 0.2, 'sine');
+        pluck(context, out, {
+          at,
+          pitch: BASS[(count / 2) % BASS.length],
+          length: beat * 1.8,
+          loud: 0.2,
+          type: 'sine',
+        });
       }
     }
   };
@@ -74,6 +90,6 @@ export function playSound(context: AudioContext, name: SoundName): void {
   out.connect(context.destination);
   for (const [pitch, after, length] of SOUNDS[name]) {
     const type = name === 'horn' ? 'sawtooth' : name === 'knock' ? 'square' : 'sine';
-    pluck(context, out, context.currentTime + after, pitch, length, 0.3, type);
+    pluck(context, out, { at: context.currentTime + after, pitch, length, loud: 0.3, type });
   }
 }

@@ -1,18 +1,20 @@
-/**
- * A tone that fades.
- * @param at when it begins, as of the context's clock, s
- * @param pitch Hz
- * @param length seconds until it is gone
- * @param loud 0 to 1
- */
+/** A tone that fades. */
+interface Tone {
+  /** When it begins, as of the context's clock, s. */
+  readonly at: number;
+  /** Hz. */
+  readonly pitch: number;
+  /** Seconds until it is gone. */
+  readonly length: number;
+  /** 0 to 1. */
+  readonly loud: number;
+  readonly type: OscillatorType;
+}
+
 export function pluck(
   context: AudioContext,
   out: AudioNode,
-  at: number,
-  pitch: number,
-  length: number,
-  loud: number,
-  type: OscillatorType,
+  { at, pitch, length, loud, type }: Tone,
 ): void {
   const tone = context.createOscillator();
   const fade = context.createGain();

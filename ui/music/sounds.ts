@@ -61,7 +61,7 @@ export function sound(name: ActSound): void {
   }
   if (context.state !== 'running') void context.resume();
   for (const { pitch, after, length, type, loud } of ACTS[name]) {
-    pluck(context, out!, context.currentTime + after, pitch, length, loud, type);
+    pluck(context, out!, { at: context.currentTime + after, pitch, length, loud, type });
   }
 }
 

@@ -101,10 +101,10 @@ export function followLine(
       if (!target.closed) continue;
     }
     for (const way of kept) {
-      const c = cosDeg(way.pose.heading);
-      const n = sinDeg(way.pose.heading);
+      const { heading } = way.pose;
+      const facing = { c: cosDeg(heading), n: sinDeg(heading) };
       for (const move of moves) {
-        const on = goOn(target, headings, way, c, n, move, limit);
+        const on = goOn(target, headings, way, facing, move, limit);
         if (!on || on.at <= at) continue;
         const key = `${Math.round(on.pose.heading / 7.5)} ${Math.round(aside(target, on) / 0.35)}`;
         const there = (buckets[on.at] ??= new Map());
@@ -122,13 +122,12 @@ function aside({ x, z, tx, tz }: Target, { pose, at }: Way): number {
   return (pose.z - z[at]) * tx[at] - (pose.x - x[at]) * tz[at];
 }
 
-/** `c` and `n` are the cosine and sine of the way's heading: taken once for all moves. */
+/** @param facing cosine and sine of the way's heading: taken once for all moves */
 function goOn(
   target: Target,
   headings: Float64Array,
   way: Way,
-  c: number,
-  n: number,
+  { c, n }: { readonly c: number; readonly n: number },
   move: Move,
   limit: number,
 ): Way | null {

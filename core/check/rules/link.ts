@@ -1,4 +1,4 @@
-import { CUE_TRAITS, effectTraits } from '../../course';
+import { CUE_TRAITS, EFFECT_TRAITS } from '../../course';
 import type { Check, CheckRule, Finding } from '../finding';
 
 /** Links wait for something and do something, to pieces that are there. */
@@ -15,7 +15,7 @@ const links: Check<'link'> = (course) => {
     if (CUE_TRAITS[cue.kind].ofPieces && cue.kind !== 'checkpoint' && !cue.pieces?.length) {
       return wrong('A link waits for a piece and names none.');
     }
-    if (effects.some(({ kind, pieces }) => effectTraits(kind).onPieces && !pieces?.length)) {
+    if (effects.some(({ kind, pieces }) => EFFECT_TRAITS[kind].onPieces && !pieces?.length)) {
       return wrong('A link does something to pieces and names none.');
     }
     return [];

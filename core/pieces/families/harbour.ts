@@ -16,11 +16,13 @@ import { at, boxAt, cutSlab, type PartSpec } from '../parts';
 import { lump, scenery } from './sceneryPiece';
 
 export const nets = scenery(
-  'nets',
-  'Drying nets',
-  'fishing net rack poles',
-  'rope',
-  [3, 1.8, 0.6],
+  {
+    id: 'nets',
+    label: 'Drying nets',
+    words: 'fishing net rack poles',
+    material: 'rope',
+    size: [3, 1.8, 0.6],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const pole = (x: number) => at(prism(regularOutline(5, 0.06), 0, h), [x, 0, 0]);
@@ -42,11 +44,13 @@ export const nets = scenery(
 );
 
 export const lamp = scenery(
-  'lamp',
-  'Lamp',
-  'light lantern post street',
-  'metal',
-  [0.6, 2.6, 0.6],
+  {
+    id: 'lamp',
+    label: 'Lamp',
+    words: 'light lantern post street',
+    material: 'metal',
+    size: [0.6, 2.6, 0.6],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const r = Math.min(w, d) / 2;
@@ -60,11 +64,13 @@ export const lamp = scenery(
 );
 
 export const hut = scenery(
-  'hut',
-  'Net hut',
-  'house shed cabin building',
-  'timber',
-  [4, 3.4, 3.4],
+  {
+    id: 'hut',
+    label: 'Net hut',
+    words: 'house shed cabin building',
+    material: 'timber',
+    size: [4, 3.4, 3.4],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const eaves = h * 0.6;
@@ -95,11 +101,13 @@ export const hut = scenery(
 );
 
 export const kiln = scenery(
-  'kiln',
-  'Lime kiln',
-  'oven furnace chimney building',
-  'stone',
-  [4, 4.4, 4],
+  {
+    id: 'kiln',
+    label: 'Lime kiln',
+    words: 'oven furnace chimney building',
+    material: 'stone',
+    size: [4, 4.4, 4],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const ring = (k: number) =>
@@ -142,11 +150,13 @@ const hull = (w: number, h: number, d: number): Polyhedron => {
 };
 
 export const boat = scenery(
-  'boat',
-  'Rowing boat',
-  'dinghy vessel ship',
-  'timber',
-  [4, 0.9, 1.6],
+  {
+    id: 'boat',
+    label: 'Rowing boat',
+    words: 'dinghy vessel ship',
+    material: 'timber',
+    size: [4, 0.9, 1.6],
+  },
   (s) => {
     const [w, h, d] = s.size;
     return [
@@ -161,11 +171,13 @@ export const boat = scenery(
 );
 
 export const lugger = scenery(
-  'lugger',
-  'Sailing boat',
-  'ship mast sail vessel',
-  'tar',
-  [6, 5, 2.2],
+  {
+    id: 'lugger',
+    label: 'Sailing boat',
+    words: 'ship mast sail vessel',
+    material: 'tar',
+    size: [6, 5, 2.2],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const sail = extrude(
@@ -185,21 +197,31 @@ export const lugger = scenery(
   },
 );
 
-export const buoy = scenery('buoy', 'Buoy', 'float marker sea', 'thorn', [0.9, 1.4, 0.9], (s) => {
-  const [w, h, d] = s.size;
-  const ring = (k: number) => regularOutline(8, 0.5).map(([x, z]): Vec2 => [x * w * k, z * d * k]);
-  return [
-    {
-      solid: stack([
-        { outline: ring(0.6), y: 0 },
-        { outline: ring(1), y: h * 0.25 },
-        { outline: ring(0.5), y: h * 0.62 },
-      ]),
-    },
-    { solid: prism(ring(0.12), h * 0.62, h), tone: 'metal' },
-    { solid: prism(ring(0.4), h * 0.9, h), tone: 'lamp' },
-  ];
-});
+export const buoy = scenery(
+  {
+    id: 'buoy',
+    label: 'Buoy',
+    words: 'float marker sea',
+    material: 'thorn',
+    size: [0.9, 1.4, 0.9],
+  },
+  (s) => {
+    const [w, h, d] = s.size;
+    const ring = (k: number) =>
+      regularOutline(8, 0.5).map(([x, z]): Vec2 => [x * w * k, z * d * k]);
+    return [
+      {
+        solid: stack([
+          { outline: ring(0.6), y: 0 },
+          { outline: ring(1), y: h * 0.25 },
+          { outline: ring(0.5), y: h * 0.62 },
+        ]),
+      },
+      { solid: prism(ring(0.12), h * 0.62, h), tone: 'metal' },
+      { solid: prism(ring(0.4), h * 0.9, h), tone: 'lamp' },
+    ];
+  },
+);
 
 const inscription: TextParam = {
   kind: 'text',
@@ -210,11 +232,14 @@ const inscription: TextParam = {
 };
 
 export const board = scenery(
-  'board',
-  'Board',
-  'sign text notice words label',
-  'timber',
-  [2.2, 1.6, 0.2],
+  {
+    id: 'board',
+    label: 'Board',
+    words: 'sign text notice words label',
+    material: 'timber',
+    size: [2.2, 1.6, 0.2],
+    params: [inscription],
+  },
   (s) => {
     const [w, h, d] = s.size;
     return [
@@ -225,15 +250,16 @@ export const board = scenery(
       { solid: boxAt([0, h * 0.985, 0], [w * 1.04, h * 0.06, d * 0.7]) },
     ];
   },
-  [inscription],
 );
 
 export const pointer = scenery(
-  'pointer',
-  'Pointer',
-  'sign arrow direction way',
-  'timber',
-  [1.4, 1.8, 0.16],
+  {
+    id: 'pointer',
+    label: 'Pointer',
+    words: 'sign arrow direction way',
+    material: 'timber',
+    size: [1.4, 1.8, 0.16],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const arrow: Vec2[] = [
@@ -251,11 +277,13 @@ export const pointer = scenery(
 );
 
 export const banner = scenery(
-  'banner',
-  'Banner',
-  'flag pennant festival',
-  'flag',
-  [1.2, 3.4, 0.2],
+  {
+    id: 'banner',
+    label: 'Banner',
+    words: 'flag pennant festival',
+    material: 'flag',
+    size: [1.2, 3.4, 0.2],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const t = Math.min(0.07, d / 2);
@@ -280,11 +308,13 @@ export const banner = scenery(
 );
 
 export const bunting = scenery(
-  'bunting',
-  'Bunting',
-  'flags string festival line',
-  'rope',
-  [5, 2.6, 0.1],
+  {
+    id: 'bunting',
+    label: 'Bunting',
+    words: 'flags string festival line',
+    material: 'rope',
+    size: [5, 2.6, 0.1],
+  },
   (s) => {
     const [w, h] = s.size;
     const n = Math.max(3, Math.min(20, Math.round(w / 0.6)));
@@ -317,11 +347,13 @@ export const bunting = scenery(
 );
 
 export const creels = scenery(
-  'creels',
-  'Creels',
-  'lobster pots baskets stack',
-  'rope',
-  [1.4, 1.2, 1],
+  {
+    id: 'creels',
+    label: 'Creels',
+    words: 'lobster pots baskets stack',
+    material: 'rope',
+    size: [1.4, 1.2, 1],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const pot = (x: number, y: number): PartSpec => ({
@@ -331,48 +363,56 @@ export const creels = scenery(
   },
 );
 
-export const anchor = scenery('anchor', 'Anchor', 'ship iron', 'metal', [1.2, 1.8, 0.2], (s) => {
-  const [w, h, d] = s.size;
-  const fluke = (side: number) =>
-    extrude(
-      (
-        [
-          [0, 0],
-          [0.5 * w, h * 0.22],
-          [0.42 * w, h * 0.34],
-          [0, h * 0.12],
-        ] as Vec2[]
-      )
-        .map(([x, y]): Vec2 => [x * side, y])
-        [side > 0 ? 'slice' : 'reverse'](),
-      d,
-    );
-  return [
-    { solid: boxAt([0, h / 2, 0], [w * 0.09, h, d * 0.8]) },
-    { solid: fluke(1) },
-    { solid: fluke(-1) },
-    { solid: boxAt([0, h * 0.8, 0], [w * 0.5, h * 0.06, d * 0.6]), tone: 'timber' },
-  ];
-});
+export const anchor = scenery(
+  { id: 'anchor', label: 'Anchor', words: 'ship iron', material: 'metal', size: [1.2, 1.8, 0.2] },
+  (s) => {
+    const [w, h, d] = s.size;
+    const fluke = (side: number) =>
+      extrude(
+        (
+          [
+            [0, 0],
+            [0.5 * w, h * 0.22],
+            [0.42 * w, h * 0.34],
+            [0, h * 0.12],
+          ] as Vec2[]
+        )
+          .map(([x, y]): Vec2 => [x * side, y])
+          [side > 0 ? 'slice' : 'reverse'](),
+        d,
+      );
+    return [
+      { solid: boxAt([0, h / 2, 0], [w * 0.09, h, d * 0.8]) },
+      { solid: fluke(1) },
+      { solid: fluke(-1) },
+      { solid: boxAt([0, h * 0.8, 0], [w * 0.5, h * 0.06, d * 0.6]), tone: 'timber' },
+    ];
+  },
+);
 
-export const bench = scenery('bench', 'Bench', 'seat', 'timber', [1.8, 0.8, 0.6], (s) => {
-  const [w, h, d] = s.size;
-  return [
-    { solid: boxAt([0, h * 0.5, d * 0.1], [w, h * 0.1, d * 0.8]) },
-    { solid: boxAt([0, h * 0.85, -d * 0.4], [w, h * 0.3, d * 0.12]) },
-    ...[-1, 1].map((x): PartSpec => ({
-      solid: boxAt([x * w * 0.4, h * 0.25, 0], [w * 0.06, h * 0.5, d * 0.8]),
-      tone: 'slate',
-    })),
-  ];
-});
+export const bench = scenery(
+  { id: 'bench', label: 'Bench', words: 'seat', material: 'timber', size: [1.8, 0.8, 0.6] },
+  (s) => {
+    const [w, h, d] = s.size;
+    return [
+      { solid: boxAt([0, h * 0.5, d * 0.1], [w, h * 0.1, d * 0.8]) },
+      { solid: boxAt([0, h * 0.85, -d * 0.4], [w, h * 0.3, d * 0.12]) },
+      ...[-1, 1].map((x): PartSpec => ({
+        solid: boxAt([x * w * 0.4, h * 0.25, 0], [w * 0.06, h * 0.5, d * 0.8]),
+        tone: 'slate',
+      })),
+    ];
+  },
+);
 
 export const hoop = scenery(
-  'hoop',
-  'Lantern hoop',
-  'ring arch festival light',
-  'rope',
-  [2.6, 2.8, 0.3],
+  {
+    id: 'hoop',
+    label: 'Lantern hoop',
+    words: 'ring arch festival light',
+    material: 'rope',
+    size: [2.6, 2.8, 0.3],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const n = 12;

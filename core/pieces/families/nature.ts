@@ -25,21 +25,32 @@ const cone = (
   return loft(ring(1), y0, ring(top), y1);
 };
 
-export const rock = scenery('rock', 'Rocks', 'stone boulder rubble', 'slate', [2, 1, 1.6], (s) => {
-  const [w, h, d] = s.size;
-  return [
-    { solid: lump([-w * 0.14, h * 0.38, 0], [w * 0.66, h * 0.9, d * 0.8]) },
-    { solid: lump([w * 0.27, h * 0.26, d * 0.12], [w * 0.46, h * 0.6, d * 0.6]), tone: 'stone' },
-    { solid: lump([w * 0.12, h * 0.16, -d * 0.3], [w * 0.3, h * 0.36, d * 0.36]) },
-  ];
-});
+export const rock = scenery(
+  {
+    id: 'rock',
+    label: 'Rocks',
+    words: 'stone boulder rubble',
+    material: 'slate',
+    size: [2, 1, 1.6],
+  },
+  (s) => {
+    const [w, h, d] = s.size;
+    return [
+      { solid: lump([-w * 0.14, h * 0.38, 0], [w * 0.66, h * 0.9, d * 0.8]) },
+      { solid: lump([w * 0.27, h * 0.26, d * 0.12], [w * 0.46, h * 0.6, d * 0.6]), tone: 'stone' },
+      { solid: lump([w * 0.12, h * 0.16, -d * 0.3], [w * 0.3, h * 0.36, d * 0.36]) },
+    ];
+  },
+);
 
 export const pebbles = scenery(
-  'pebbles',
-  'Pebbles',
-  'stones shingle gravel',
-  'stone',
-  [1.4, 0.2, 1.4],
+  {
+    id: 'pebbles',
+    label: 'Pebbles',
+    words: 'stones shingle gravel',
+    material: 'stone',
+    size: [1.4, 0.2, 1.4],
+  },
   (s) => {
     const [w, h, d] = s.size;
     return Array.from({ length: 8 }, (_, i): PartSpec => {
@@ -57,11 +68,13 @@ export const pebbles = scenery(
 );
 
 export const reeds = scenery(
-  'reeds',
-  'Reeds',
-  'grass rushes water plants',
-  'reed',
-  [1.2, 1.4, 0.8],
+  {
+    id: 'reeds',
+    label: 'Reeds',
+    words: 'grass rushes water plants',
+    material: 'reed',
+    size: [1.2, 1.4, 0.8],
+  },
   (s) => {
     const [w, h, d] = s.size;
     return Array.from({ length: 14 }, (_, i): PartSpec => {
@@ -81,11 +94,13 @@ export const reeds = scenery(
 );
 
 export const grass = scenery(
-  'grass',
-  'Marram',
-  'grass tuft dune plants',
-  'leaf',
-  [0.8, 0.5, 0.8],
+  {
+    id: 'grass',
+    label: 'Marram',
+    words: 'grass tuft dune plants',
+    material: 'leaf',
+    size: [0.8, 0.5, 0.8],
+  },
   (s) => {
     const [w, h, d] = s.size;
     return Array.from({ length: 10 }, (_, i): PartSpec => {
@@ -106,22 +121,27 @@ export const grass = scenery(
   },
 );
 
-export const pine = scenery('pine', 'Pine', 'tree conifer fir', 'pine', [2.2, 4.5, 2.2], (s) => {
-  const [w, h, d] = s.size;
-  return [
-    { solid: cone(6, w * 0.14, d * 0.14, 0, h * 0.4, 0.7), tone: 'timber' },
-    { solid: cone(8, w, d, h * 0.22, h * 0.6) },
-    { solid: cone(8, w * 0.78, d * 0.78, h * 0.44, h * 0.8) },
-    { solid: cone(8, w * 0.54, d * 0.54, h * 0.64, h) },
-  ];
-});
+export const pine = scenery(
+  { id: 'pine', label: 'Pine', words: 'tree conifer fir', material: 'pine', size: [2.2, 4.5, 2.2] },
+  (s) => {
+    const [w, h, d] = s.size;
+    return [
+      { solid: cone(6, w * 0.14, d * 0.14, 0, h * 0.4, 0.7), tone: 'timber' },
+      { solid: cone(8, w, d, h * 0.22, h * 0.6) },
+      { solid: cone(8, w * 0.78, d * 0.78, h * 0.44, h * 0.8) },
+      { solid: cone(8, w * 0.54, d * 0.54, h * 0.64, h) },
+    ];
+  },
+);
 
 export const windTree = scenery(
-  'wind-tree',
-  'Wind-bent tree',
-  'tree leaning thorn',
-  'leaf',
-  [3, 3, 2],
+  {
+    id: 'wind-tree',
+    label: 'Wind-bent tree',
+    words: 'tree leaning thorn',
+    material: 'leaf',
+    size: [3, 3, 2],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const lean = (solid: Polyhedron) => mapPoints(solid, ([x, y, z]) => [x + y * 0.3, y, z]);
@@ -133,21 +153,32 @@ export const windTree = scenery(
   },
 );
 
-export const bush = scenery('bush', 'Bush', 'shrub gorse heather', 'leaf', [1.6, 1, 1.4], (s) => {
-  const [w, h, d] = s.size;
-  return [
-    { solid: lump([-w * 0.16, h * 0.42, 0], [w * 0.66, h * 0.86, d * 0.8]) },
-    { solid: lump([w * 0.22, h * 0.34, d * 0.1], [w * 0.52, h * 0.66, d * 0.64]), tone: 'moss' },
-    { solid: lump([w * 0.02, h * 0.3, -d * 0.24], [w * 0.4, h * 0.5, d * 0.44]) },
-  ];
-});
+export const bush = scenery(
+  {
+    id: 'bush',
+    label: 'Bush',
+    words: 'shrub gorse heather',
+    material: 'leaf',
+    size: [1.6, 1, 1.4],
+  },
+  (s) => {
+    const [w, h, d] = s.size;
+    return [
+      { solid: lump([-w * 0.16, h * 0.42, 0], [w * 0.66, h * 0.86, d * 0.8]) },
+      { solid: lump([w * 0.22, h * 0.34, d * 0.1], [w * 0.52, h * 0.66, d * 0.64]), tone: 'moss' },
+      { solid: lump([w * 0.02, h * 0.3, -d * 0.24], [w * 0.4, h * 0.5, d * 0.44]) },
+    ];
+  },
+);
 
 export const driftwood = scenery(
-  'driftwood',
-  'Driftwood',
-  'log branch wreck',
-  'sail',
-  [2.4, 0.5, 0.8],
+  {
+    id: 'driftwood',
+    label: 'Driftwood',
+    words: 'log branch wreck',
+    material: 'sail',
+    size: [2.4, 0.5, 0.8],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const limb = (long: number, thick: number, turn: Vec3, foot: Vec3) =>
@@ -171,30 +202,35 @@ export const driftwood = scenery(
   },
 );
 
-export const gull = scenery('gull', 'Gull', 'bird seabird', 'sail', [0.6, 0.6, 0.4], (s) => {
-  const [w, h, d] = s.size;
-  return [
-    { solid: lump([0, h * 0.42, 0], [w * 0.7, h * 0.42, d * 0.7]), role: null },
-    { solid: lump([w * 0.26, h * 0.76, 0], [w * 0.3, h * 0.34, d * 0.5]), role: null },
-    {
-      solid: boxAt([w * 0.45, h * 0.74, 0], [w * 0.2, h * 0.06, d * 0.1]),
-      tone: 'lamp',
-      role: null,
-    },
-    ...[-1, 1].map((z): PartSpec => ({
-      solid: boxAt([0, h * 0.12, z * d * 0.12], [w * 0.04, h * 0.24, d * 0.05]),
-      tone: 'lamp',
-      role: null,
-    })),
-  ];
-});
+export const gull = scenery(
+  { id: 'gull', label: 'Gull', words: 'bird seabird', material: 'sail', size: [0.6, 0.6, 0.4] },
+  (s) => {
+    const [w, h, d] = s.size;
+    return [
+      { solid: lump([0, h * 0.42, 0], [w * 0.7, h * 0.42, d * 0.7]), role: null },
+      { solid: lump([w * 0.26, h * 0.76, 0], [w * 0.3, h * 0.34, d * 0.5]), role: null },
+      {
+        solid: boxAt([w * 0.45, h * 0.74, 0], [w * 0.2, h * 0.06, d * 0.1]),
+        tone: 'lamp',
+        role: null,
+      },
+      ...[-1, 1].map((z): PartSpec => ({
+        solid: boxAt([0, h * 0.12, z * d * 0.12], [w * 0.04, h * 0.24, d * 0.05]),
+        tone: 'lamp',
+        role: null,
+      })),
+    ];
+  },
+);
 
 export const mound = scenery(
-  'mound',
-  'Grassy mound',
-  'hill bank earth island',
-  'moss',
-  [6, 1.2, 5],
+  {
+    id: 'mound',
+    label: 'Grassy mound',
+    words: 'hill bank earth island',
+    material: 'moss',
+    size: [6, 1.2, 5],
+  },
   (s) => {
     const [w, h, d] = s.size;
     const ring = (k: number) => stoneOutline(w * k, d * k);

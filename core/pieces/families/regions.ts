@@ -70,13 +70,11 @@ const number = (
   label: string,
   unit: NumberParam['unit'],
   initial: number,
-  min: number,
-  max: number,
-  step: number,
+  [min, max, step]: readonly [number, number, number],
 ): NumberParam => ({ kind: 'number', key, label, unit, initial, min, max, step });
 
 const times = (label: string, initial: number, min: number, max: number) =>
-  number('part', label, '×', initial, min, max, 0.05);
+  number('part', label, '×', initial, [min, max, 0.05]);
 
 /** Thickness of the sheet of water that a pool is seen by, m. */
 const SHEET = 0.04;
@@ -104,8 +102,8 @@ const soundPlace: Family = {
     'noise ambience hear bell water gulls wind',
     [
       oneOf('what', 'What', AMBIENT_WORDS),
-      number('fades', 'Heard up to', 'm', 8, 0, 80, 1),
-      number('loud', 'Loud', '×', 1, 0.1, 2, 0.1),
+      number('fades', 'Heard up to', 'm', 8, [0, 80, 1]),
+      number('loud', 'Loud', '×', 1, [0.1, 2, 0.1]),
     ],
     () => ({ kind: 'touch' }),
   ),
@@ -123,7 +121,7 @@ export const REGIONS: readonly Family[] = [
     'Wind',
     'push blow current force',
     [
-      number('force', 'Pushes by', 'm/s²', 12, 0.5, 80, 0.5),
+      number('force', 'Pushes by', 'm/s²', 12, [0.5, 80, 0.5]),
       degrees('rise', 'Upwards by', 0, -90, 90),
     ],
     (spec) => ({
@@ -137,8 +135,8 @@ export const REGIONS: readonly Family[] = [
     'Boost',
     'speed up fast dash accelerate',
     [
-      number('force', 'Speeds up by', 'm/s²', 30, 1, 120, 1),
-      number('top', 'Up to', 'm/s', 14, 1, 40, 0.5),
+      number('force', 'Speeds up by', 'm/s²', 30, [1, 120, 1]),
+      number('top', 'Up to', 'm/s', 14, [1, 40, 0.5]),
     ],
     (spec) => ({
       kind: 'push',
@@ -159,7 +157,7 @@ export const REGIONS: readonly Family[] = [
     'tramp',
     'Bouncing ground',
     'bounce spring trampoline',
-    [number('speed', 'Throws up at', 'm/s', 9, 1, 40, 0.5)],
+    [number('speed', 'Throws up at', 'm/s', 9, [1, 40, 0.5])],
     (spec) => ({ kind: 'bounce', speed: spec.number('speed') }),
   ),
   region(
@@ -187,7 +185,7 @@ export const REGIONS: readonly Family[] = [
     'tally',
     'Points',
     'score points worth time',
-    [number('rate', 'Worth a second', '', 1, -100, 100, 1)],
+    [number('rate', 'Worth a second', '', 1, [-100, 100, 1])],
     (spec) => ({ kind: 'points', rate: spec.number('rate') }),
   ),
   region('sting', 'Hurtful', 'hurting hurt danger death kill', [], () => ({ kind: 'hurt' })),
@@ -200,7 +198,7 @@ export const REGIONS: readonly Family[] = [
     'camera view angle',
     [
       oneOf('camera', 'Camera', { side: 'Side-on', behind: 'Behind', above: 'Above' }),
-      number('distance', 'Distance', 'm', 16, 4, 80, 1),
+      number('distance', 'Distance', 'm', 16, [4, 80, 1]),
     ],
     (spec) => ({
       kind: 'camera',

@@ -4,22 +4,17 @@ import { pieceFrom, type PartSpec } from '../parts';
 
 /** Scenery: what is drawn of it also touches where a course says that it does. */
 export const scenery = (
-  id: string,
-  label: string,
-  words: string,
-  material: Tone,
-  size: Family['size'],
+  told: Pick<Family, 'id' | 'label' | 'words' | 'size'> & {
+    readonly material: Tone;
+    readonly params?: Family['params'];
+  },
   bits: (spec: Spec) => readonly PartSpec[],
-  params: Family['params'] = [],
 ): Family => ({
-  id,
-  label,
+  params: [],
+  ...told,
   group: 'scenery',
-  words: `scenery ${words}`,
-  material,
-  size,
+  words: `scenery ${told.words}`,
   sizable: true,
-  params,
   build: (spec): PieceGeometry => pieceFrom(spec.tone, bits(spec)),
 });
 

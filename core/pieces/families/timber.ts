@@ -169,20 +169,19 @@ const jetty: Family = {
 };
 
 /** Uprights with lines of something between them. */
-const railing = (
-  id: string,
-  label: string,
-  words: string,
-  material: Family['material'],
-  lines: readonly number[],
-  thickness: number,
-  pitch: number,
-): Family => ({
-  id,
-  label,
+const railing = ({
+  lines,
+  thickness,
+  pitch,
+  ...told
+}: Pick<Family, 'id' | 'label' | 'words' | 'material'> & {
+  /** Heights of the lines as parts of the whole; their thickness, and uprights so far apart, m. */
+  readonly lines: readonly number[];
+  readonly thickness: number;
+  readonly pitch: number;
+}): Family => ({
+  ...told,
   group: 'timber',
-  words,
-  material,
   size: [4, 1, 0.12],
   sizable: true,
   params: [],
@@ -208,17 +207,33 @@ const railing = (
   },
 });
 
-const rail = railing('rail', 'Rail', 'fence barrier bar handrail', 'timber', [0.5, 0.95], 0.1, 2);
-const ropeRail = railing(
-  'rope-rail',
-  'Rope rail',
-  'fence line barrier rope',
-  'rope',
-  [0.45, 0.9],
-  0.06,
-  2,
-);
-const fence = railing('fence', 'Fence', 'paling pickets barrier', 'timber', [0.3, 0.75], 0.1, 0.25);
+const rail = railing({
+  id: 'rail',
+  label: 'Rail',
+  words: 'fence barrier bar handrail',
+  material: 'timber',
+  lines: [0.5, 0.95],
+  thickness: 0.1,
+  pitch: 2,
+});
+const ropeRail = railing({
+  id: 'rope-rail',
+  label: 'Rope rail',
+  words: 'fence line barrier rope',
+  material: 'rope',
+  lines: [0.45, 0.9],
+  thickness: 0.06,
+  pitch: 2,
+});
+const fence = railing({
+  id: 'fence',
+  label: 'Fence',
+  words: 'paling pickets barrier',
+  material: 'timber',
+  lines: [0.3, 0.75],
+  thickness: 0.1,
+  pitch: 0.25,
+});
 
 const ladder: Family = {
   id: 'ladder',

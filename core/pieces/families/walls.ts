@@ -216,22 +216,15 @@ const alongX = (section: readonly Vec2[], w: number): Polyhedron => {
 };
 
 const passage = (
-  id: string,
-  label: string,
-  words: string,
-  size: Family['size'],
-  material: Family['material'],
+  told: Pick<Family, 'id' | 'label' | 'words' | 'size' | 'material'> & {
+    readonly params?: Family['params'];
+  },
   outlines: (h: number, d: number, t: number) => Vec2[][],
-  params: Family['params'] = [metres('wall', 'Thickness', 0.25, 0.05, 4, 0.05)],
 ): Family => ({
-  id,
-  label,
+  params: [metres('wall', 'Thickness', 0.25, 0.05, 4, 0.05)],
+  ...told,
   group: 'walls',
-  words,
-  material,
-  size,
   sizable: true,
-  params,
   build: ({ size: [w, h, d], tone, number }) => {
     const t = Math.min(number('wall'), h / 4, d / 4);
     return pieceFrom(
@@ -243,11 +236,13 @@ const passage = (
 });
 
 const tunnel = passage(
-  'tunnel',
-  'Tunnel',
-  'passage covered vault cave',
-  [4, 3, 3],
-  'slate',
+  {
+    id: 'tunnel',
+    label: 'Tunnel',
+    words: 'passage covered vault cave',
+    size: [4, 3, 3],
+    material: 'slate',
+  },
   (h, d, t) => {
     const half = d / 2 - t;
     const crown = h - t;
@@ -283,25 +278,30 @@ const ringSection = (h: number, d: number, t: number, from: number, to: number, 
   );
 };
 
-const tube = passage('tube', 'Tube', 'pipe round tunnel', [4, 3, 3], 'metal', (h, d, t) =>
-  ringSection(h, d, t, 0, 360, 12),
+const tube = passage(
+  { id: 'tube', label: 'Tube', words: 'pipe round tunnel', size: [4, 3, 3], material: 'metal' },
+  (h, d, t) => ringSection(h, d, t, 0, 360, 12),
 );
 
 const halfPipe = passage(
-  'half-pipe',
-  'Half-pipe',
-  'pipe channel ramp curved trough',
-  [6, 2.4, 4.8],
-  'slate',
+  {
+    id: 'half-pipe',
+    label: 'Half-pipe',
+    words: 'pipe channel ramp curved trough',
+    size: [6, 2.4, 4.8],
+    material: 'slate',
+  },
   (h, d, t) => ringSection(2 * h, d, t, 180, 360, 12),
 );
 
 const gutter = passage(
-  'gutter',
-  'Gutter',
-  'channel trough groove drain rain',
-  [4, 0.5, 1.2],
-  'timber',
+  {
+    id: 'gutter',
+    label: 'Gutter',
+    words: 'channel trough groove drain rain',
+    size: [4, 0.5, 1.2],
+    material: 'timber',
+  },
   (h, d, t) => [
     [
       [-d / 4, 0],

@@ -100,7 +100,13 @@ function slide(
 
 const ring = (pitch: number): Voice =>
   nowAndThen(9, (context, out) =>
-    pluck(context, out, context.currentTime, pitch, 2.4, 0.025, 'sine'),
+    pluck(context, out, {
+      at: context.currentTime,
+      pitch: pitch,
+      length: 2.4,
+      loud: 0.025,
+      type: 'sine',
+    }),
   );
 
 /** What each kind of place sounds like, made in the page. */
@@ -112,8 +118,20 @@ export const VOICES: Record<Ambient, Voice> = {
     slide(context, out, { from: 1500, to: 900, length: 0.35, loud: 0.02 }),
   ),
   bell: nowAndThen(4, (context, out) => {
-    pluck(context, out, context.currentTime, 520, 3, 0.035, 'sine');
-    pluck(context, out, context.currentTime, 1330, 1.4, 0.012, 'sine');
+    pluck(context, out, {
+      at: context.currentTime,
+      pitch: 520,
+      length: 3,
+      loud: 0.035,
+      type: 'sine',
+    });
+    pluck(context, out, {
+      at: context.currentTime,
+      pitch: 1330,
+      length: 1.4,
+      loud: 0.012,
+      type: 'sine',
+    });
   }),
   drip: nowAndThen(1.2, (context, out) =>
     slide(context, out, { from: 700, to: 1300, length: 0.09, loud: 0.03 }),

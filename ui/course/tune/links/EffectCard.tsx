@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { changeEffect, changeLink, newEffect } from '@/core/assemble';
 import {
   EFFECTS,
-  effectTraits,
+  EFFECT_TRAITS,
   SOUNDS,
   type Effect,
   type EffectKind,
@@ -43,7 +43,7 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
         options={EFFECTS.map((value) => ({ value, label: EFFECT_ROWS[value].label }))}
         onChange={(next: EffectKind) => set(newEffect(next, effect.pieces))}
       />
-      {effectTraits(kind).onPieces && (
+      {EFFECT_TRAITS[kind].onPieces && (
         <PiecesPicked
           ids={effect.pieces}
           onPick={pick}
