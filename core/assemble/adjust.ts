@@ -198,15 +198,14 @@ const EDGES: Record<BlockSide, readonly [string, string]> = {
   '-x': ['a', 'd'],
   '-z': ['a', 'b'],
 };
-/** Families that are boxes and can become a cut block. */
-const BOXES = new Set(['slab', 'block', 'ashlar', 'deck', 'crate', 'setts', 'boards', 'turf']);
 
 export const BLOCK_SIDES = Object.keys(EDGES) as readonly BlockSide[];
 
 /** The middle of a block's top edge in the world, or null for a piece that has no edges to pull. */
 export function topEdge(piece: Piece, side: BlockSide): Vec3 | null {
-  if (!BOXES.has(piece.family)) return null;
-  const [wide, tall, deep] = piece.size ?? familyOf(piece.family).size;
+  const family = familyOf(piece.family);
+  if (!family.box) return null;
+  const [wide, tall, deep] = piece.size ?? family.size;
   const raised = EDGES[side].map((corner) => Number(piece.params?.[corner] ?? 0));
   const sign = side[0] === '+' ? 1 : -1;
   return add(
@@ -232,7 +231,7 @@ export function pullEdge(
 ): Course {
   const boxes = new Set(
     course.pieces
-      .filter(({ id, family }) => choice.has(id) && BOXES.has(family))
+      .filter(({ id, family }) => choice.has(id) && familyOf(family).box)
       .map(({ id }) => id),
   );
   if (boxes.size === 0) throw new RangeError('Only blocks and slabs have edges to pull.');

@@ -200,6 +200,14 @@ export interface Family {
   readonly drawn?: 'outline' | 'line';
   /** What a pickup is worth. */
   readonly worth?: number;
+  /** What it is to the runner, where its group does not say. */
+  readonly does?: string;
+  /** Whether it is a box, whose edges may be pulled to make a cut block of it. */
+  readonly box?: true;
+  /** Whether it shines: so many lights are too many. */
+  readonly light?: true;
+  /** Whether its picture has a direction, which neighbours should share. */
+  readonly patterned?: true;
   readonly build: (spec: Spec) => PieceGeometry;
 }
 

@@ -113,7 +113,12 @@ const EXAMPLES: Record<RuleId, () => Course> = {
       })),
     ),
   overlap: () => begun(block(20, 0, 0), block(21.5, 0, 0)),
-  seam: () => begun(block(20, 0, 8), block(22.12, 0.1, 8.5)),
+  // Without marks there is no way that it would have to lie by.
+  seam: () =>
+    layPieces(emptyCourse('Example', 'free'), [
+      { ...block(0, 0, 0), size: [4, 2, 4] },
+      { ...block(4.12, 0.1, 1), size: [4, 2, 4] },
+    ]),
   step: () =>
     begun({ family: 'straight', at: [20, 0, 0] }, { family: 'straight', at: [24, 0.1, 0] }),
 };

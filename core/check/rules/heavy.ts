@@ -6,8 +6,6 @@ export const MOST_TRIANGLES = 400_000;
 
 export const MOST_LIGHTS = 150;
 
-const LIGHTS = new Set(['lamp', 'lantern', 'hoop', 'buoy']);
-
 /** A scene too heavy for a phone, with what weighs most. */
 const heavy: Check<'heavy'> = ({ pieces }) => {
   const weights = new Map<string, number>();
@@ -16,7 +14,7 @@ const heavy: Check<'heavy'> = ({ pieces }) => {
   for (const piece of pieces) {
     const triangles = trianglesOf(localGeometry(piece));
     total += triangles;
-    if (LIGHTS.has(piece.family)) lights++;
+    if (familyOf(piece.family).light) lights++;
     weights.set(piece.family, (weights.get(piece.family) ?? 0) + triangles);
   }
   const found: Finding<'heavy'>[] = [];

@@ -5,9 +5,6 @@ import { sparseOf } from '../crowd';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 import { HAIR } from '../joins';
 
-/** Families whose picture has a direction. */
-const PATTERNED = new Set(['boards', 'setts']);
-
 /** Patterned floors turned against the neighbour they join. */
 const patterns: Check<'pattern'> = (whole) => {
   const course = sparseOf(whole);
@@ -17,7 +14,7 @@ const patterns: Check<'pattern'> = (whole) => {
   const told = new Set<string>();
   const heading = (piece: Piece) => Math.round(piece.turn?.[1] ?? 0) % 180;
   for (const piece of course.pieces) {
-    if (!PATTERNED.has(piece.family) || told.has(piece.id)) continue;
+    if (!familyOf(piece.family).patterned || told.has(piece.id)) continue;
     for (const end of endsOf(piece)) {
       const other = index
         .near(end.at, HAIR)

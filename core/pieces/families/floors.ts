@@ -19,6 +19,7 @@ const rim = (h: number, w: number, d: number) => Math.min(0.06, h / 4, w / 12, d
 
 const slab: Family = {
   id: 'slab',
+  box: true,
   label: 'Slab',
   group: 'floors',
   words: 'floor platform flag tile square',
@@ -180,6 +181,8 @@ const grate: Family = {
 /** Patterned: strips along x, so that a turn against the neighbour is seen. */
 const boards: Family = {
   id: 'boards',
+  patterned: true,
+  box: true,
   label: 'Planking',
   group: 'floors',
   words: 'floor planks deck pattern timber patterned',
@@ -212,6 +215,8 @@ const boards: Family = {
 
 const setts: Family = {
   id: 'setts',
+  patterned: true,
+  box: true,
   label: 'Setts',
   group: 'floors',
   words: 'floor paving cobbles stones pattern patterned',
@@ -312,7 +317,10 @@ const ice = sheet('ice', 'Ice', 'floor slippery slide frozen', 'ice', { grip: 0.
 const mud = sheet('mud', 'Mud', 'floor slow silt sand flats sticky', 'mud', {
   pace: 0.45,
 });
-const turf = sheet('turf', 'Turf', 'floor grass green lawn', 'moss', {});
+const turf: Family = {
+  ...sheet('turf', 'Turf', 'floor grass green lawn', 'moss', {}),
+  box: true,
+};
 
 const spring: Family = {
   id: 'spring',
@@ -357,6 +365,7 @@ const spring: Family = {
 
 const bridgeDeck: Family = {
   id: 'deck',
+  box: true,
   label: 'Stone deck',
   group: 'floors',
   words: 'floor causeway walkway long',

@@ -46,6 +46,7 @@ export const nets = scenery(
 export const lamp = scenery(
   {
     id: 'lamp',
+    light: true,
     label: 'Lamp',
     words: 'light lantern post street',
     material: 'metal',
@@ -200,6 +201,7 @@ export const lugger = scenery(
 export const buoy = scenery(
   {
     id: 'buoy',
+    light: true,
     label: 'Buoy',
     words: 'float marker sea',
     material: 'thorn',
@@ -408,6 +410,7 @@ export const bench = scenery(
 export const hoop = scenery(
   {
     id: 'hoop',
+    light: true,
     label: 'Lantern hoop',
     words: 'ring arch festival light',
     material: 'rope',

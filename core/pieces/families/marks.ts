@@ -39,6 +39,7 @@ const flag = (foot: Vec3, height: number): Part[] => [
 
 const start: Family = {
   id: 'start',
+  does: 'Where runs begin',
   label: 'Start',
   group: 'marks',
   words: 'begin spawn',
@@ -58,6 +59,7 @@ const start: Family = {
 
 export const cairn: Family = {
   id: 'cairn',
+  does: 'Checkpoint',
   label: 'Cairn',
   group: 'marks',
   words: 'checkpoint flag',
@@ -109,6 +111,8 @@ export const cairn: Family = {
 
 const lantern: Family = {
   id: 'lantern',
+  does: 'Goal',
+  light: true,
   label: 'Lantern',
   group: 'marks',
   words: 'goal finish end light',
@@ -237,6 +241,7 @@ const pair = count('pair', 'Number', 1, 1, 30);
 
 const portal: Family = {
   id: 'portal',
+  does: 'Carries to the next of its number',
   label: 'Portal',
   group: 'marks',
   words: 'teleport door passage carry pair',
@@ -273,6 +278,7 @@ const portal: Family = {
 
 const gate: Family = {
   id: 'gate',
+  does: 'Shut until its switch is touched',
   label: 'Gate',
   group: 'marks',
   words: 'door barrier lock opens switch',
@@ -316,6 +322,7 @@ const gate: Family = {
 
 const lever: Family = {
   id: 'switch',
+  does: 'Opens the gates of its number',
   label: 'Switch',
   group: 'marks',
   words: 'button plate pressure lever opens gate',

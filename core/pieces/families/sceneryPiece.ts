@@ -4,7 +4,7 @@ import { pieceFrom, type PartSpec } from '../parts';
 
 /** Scenery: what is drawn of it also touches where a course says that it does. */
 export const scenery = (
-  told: Pick<Family, 'id' | 'label' | 'words' | 'size'> & {
+  told: Pick<Family, 'id' | 'label' | 'words' | 'size' | 'light'> & {
     readonly material: Tone;
     readonly params?: Family['params'];
   },

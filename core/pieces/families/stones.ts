@@ -31,6 +31,7 @@ import {
 
 const block: Family = {
   id: 'block',
+  box: true,
   label: 'Block',
   group: 'stones',
   words: 'stepping stone boulder cube',
@@ -56,6 +57,7 @@ const block: Family = {
 
 const ashlar: Family = {
   id: 'ashlar',
+  box: true,
   label: 'Cut block',
   group: 'stones',
   words: 'cube box square ashlar sharp',

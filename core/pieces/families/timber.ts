@@ -277,6 +277,7 @@ const ladder: Family = {
 
 const crate: Family = {
   id: 'crate',
+  box: true,
   label: 'Crate',
   group: 'timber',
   words: 'box chest cargo',

@@ -7,7 +7,7 @@ import type {
   PieceRole,
   SoundName,
 } from '@/core/course';
-import { familyOf } from '@/core/pieces';
+import { familyOf, type FamilyGroup } from '@/core/pieces';
 
 // What the parts of tuning are called, wherever they are shown.
 
@@ -68,20 +68,18 @@ export const MATERIAL_WORDS: Record<Material, string> = {
 /** What a piece is to the runner. */
 export function roleWords(piece: Piece): string {
   if (piece.role) return ROLE_WORDS[piece.role];
-  const { id, group, worth } = familyOf(piece.family);
-  if (group === 'hazards') return 'Hazard, sends the runner back';
-  if (group === 'movers') return 'Mover, carries the runner';
+  const { does, group, worth } = familyOf(piece.family);
   if (worth) return `Pickup, worth ${piece.worth ?? worth}`;
-  if (id === 'portal') return 'Carries to the next of its number';
-  if (id === 'gate') return 'Shut until its switch is touched';
-  if (id === 'switch') return 'Opens the gates of its number';
-  if (group === 'regions') return 'Region, felt and not seen';
-  if (group === 'scenery') return 'Scenery';
-  if (id === 'cairn') return 'Checkpoint';
-  if (id === 'lantern') return 'Goal';
-  if (id === 'start') return 'Where runs begin';
-  return 'Solid';
+  return does ?? GROUP_WORDS[group] ?? 'Solid';
 }
+
+/** What the pieces of a group are to the runner. */
+const GROUP_WORDS: Partial<Record<FamilyGroup, string>> = {
+  hazards: 'Hazard, sends the runner back',
+  movers: 'Mover, carries the runner',
+  regions: 'Region, felt and not seen',
+  scenery: 'Scenery',
+};
 
 /** What a piece is called. */
 export const pieceName = (piece: Piece | undefined): string =>
