@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { type Course, type RunnerKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
@@ -46,7 +47,7 @@ export function drive(course: Course, route: readonly Vec3[], manner: Manner): R
   let ways: Way[] = [
     { state: initialState(world), next: 0, left: Infinity, from: null, input: STAND },
   ];
-  for (let beats = 0; beats * manner.beat < LONGEST * 120; beats++) {
+  for (let beats = 0; beats * manner.beat < LONGEST * TICKS_PER_SECOND; beats++) {
     const seen = new Map<string, Way>();
     for (const way of ways) {
       for (const input of choices(course.runner.kind, way.state, route[way.next], manner.push)) {

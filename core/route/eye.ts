@@ -1,6 +1,6 @@
 import type { Course, CourseCamera } from '../course';
 import type { Vec3 } from '../geometry';
-import { FieldIndex, type RunState, type World } from '../run';
+import { FieldIndex, RUNNER_SPECS, type RunState, type World } from '../run';
 
 /** How a camera looks at a runner: everything that is left to choose is settled. */
 export interface CameraView {
@@ -33,11 +33,7 @@ export function cameraOf(
   const kind = camera?.kind ?? (space === 'side-on' ? 'side' : 'behind');
   const usual = {
     side: { distance: 22, pitch: 7, ahead: 0.27 },
-    behind: {
-      distance: runner.kind === 'flick' ? 16 : 13,
-      pitch: runner.kind === 'flick' ? 34 : 21,
-      ahead: 3,
-    },
+    behind: { ...RUNNER_SPECS[runner.kind].camera, ahead: 3 },
     above: { distance: 24, pitch: 68, ahead: 2 },
     fixed: { distance: 20, pitch: 20, ahead: 0 },
   }[kind];

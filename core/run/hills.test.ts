@@ -1,7 +1,7 @@
 import { layPieces, type PieceInHand } from '../assemble';
 import { emptyCourse, type Course, type RunnerKind, type RunnerSettings } from '../course';
 import { FAMILIES } from '../pieces';
-import { DEFAULT_GRAVITY as G, mayStrike, NO_INPUT, RUNNER_DEFAULTS, type Input } from '.';
+import { DEFAULT_GRAVITY as G, mayStrike, NO_INPUT, RUNNER_SPECS, type Input } from '.';
 import { Trial } from './testing';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
@@ -38,7 +38,7 @@ test('a slab turned about its foot lies where the hills here say', () => {
 test.each([0.01, 0.5, 2, 5, 10, 15, 18])(
   'a cart starts up a hill of %f° by a = F - g sin a, forwards and backwards',
   (degrees) => {
-    const { acceleration } = RUNNER_DEFAULTS.cart;
+    const { acceleration } = RUNNER_SPECS.cart.defaults;
     for (const heading of [0, 180]) {
       const trial = new Trial(onHill('cart', degrees, { topSpeed: 40 }, heading)).go(NO_INPUT, 1);
       const rolled = climbed(trial.state);
@@ -59,7 +59,7 @@ test('where drive alone is not enough the brake holds the cart, and steeper yet 
 
 test.each([0.01, 1, 5, 10, 20])('a roller starts up a hill of %f°', (degrees) => {
   const trial = new Trial(onHill('roller', degrees, { topSpeed: 40, grip: 5 })).go(go(16, 0), 120);
-  const { acceleration, friction } = RUNNER_DEFAULTS.roller;
+  const { acceleration, friction } = RUNNER_SPECS.roller.defaults;
   // The push is level, and what of it lies along the hill counts; of the pull a rolling sphere feels 5/7.
   const [c, n] = [Math.cos(rad(degrees)), Math.sin(rad(degrees))];
   const a = acceleration * c - (5 / 7) * G * n - friction * G * c;
@@ -81,7 +81,7 @@ test.each([0.01, 5, 20, 40])(
 test.each([0.01, 5, 9])(
   'a stone struck up a hill of %f° slides v²/2(μ g cos a + g sin a)',
   (degrees) => {
-    const { friction } = RUNNER_DEFAULTS.flick;
+    const { friction } = RUNNER_SPECS.flick.defaults;
     const trial = new Trial(onHill('flick', degrees, { strength: 8 })).go(NO_INPUT, 60);
     const from = climbed(trial.state);
     expect(mayStrike(trial.state)).toBe(true);

@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
 import { LinkPreview, MotionPreview } from '@/core/run';
@@ -13,9 +14,9 @@ function show(moment: FrameState, play: MotionPreview | LinkPreview | null, seco
     Object.assign(moment, restingMoment());
     return;
   }
-  play.to(seconds * 120);
+  play.to(seconds * TICKS_PER_SECOND);
   const gone = play instanceof LinkPreview ? play.gone() : new Set();
-  Object.assign(moment, { tick: seconds * 120, posing: play.posing, gone });
+  Object.assign(moment, { tick: seconds * TICKS_PER_SECOND, posing: play.posing, gone });
 }
 
 /** Plays the course's motions into the scene while it is being tuned; at rest otherwise. */

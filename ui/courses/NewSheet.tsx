@@ -6,10 +6,11 @@ import {
   type CourseKind,
   type RunnerKind,
 } from '@/core/course';
-import { Button, Choices, CoursePicture, Field, KIND_WORDS, RUNNER_WORDS, Sheet } from '../parts';
+import { Button, Choices, CoursePicture, Field, KIND_WORDS, Sheet } from '../parts';
 import { PictureChoice } from './PictureChoice';
 import { RunnerPicture } from './RunnerPicture';
 import { freshName, hasSpace, starterCourse, USUAL_RUNNER, type Purpose } from './starters';
+import { RUNNER_ROWS } from '../run/runners';
 
 interface NewSheetProps {
   readonly open: boolean;
@@ -23,8 +24,8 @@ const BEGUN: Purpose = { kind: 'point', runner: 'hopper', space: 'side-on' };
 const KINDS = COURSE_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }));
 const RUNNERS_SHOWN = RUNNERS.map((value) => ({
   value,
-  label: RUNNER_WORDS[value].label,
-  hint: RUNNER_WORDS[value].hint,
+  label: RUNNER_ROWS[value].label,
+  hint: RUNNER_ROWS[value].hint,
 }));
 
 /** A new course: its kind and its runner, each with a picture, and its name; it begins on ground that suits them. */

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
-import type { Course, CourseKind, Targets } from '@/core/course';
+import type { CourseKind, Targets } from '@/core/course';
 import { ranksBefore, type RunResult } from '@/core/run';
 import { Card, comesUp, runTime, timeGap, Text } from '../parts';
 import { SPACE, useColours, WIDE } from '../theme';
@@ -15,10 +15,6 @@ interface FinishPanelProps {
   readonly kind: CourseKind;
   readonly children: ReactNode;
 }
-
-/** What is counted of a course's runs beside the time. */
-export const effortOf = ({ kind, runner }: Pick<Course, 'kind' | 'runner'>): 'jump' | 'stroke' =>
-  kind === 'strokes' || runner.kind === 'flick' ? 'stroke' : 'jump';
 
 /** The time of a finished run, its splits against the best and the targets, and what to do next. */
 export function FinishPanel({ result, best, targets, effort, kind, children }: FinishPanelProps) {

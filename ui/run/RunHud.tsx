@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
@@ -33,9 +34,9 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
   }, [held, live]);
 
   const { state, world } = live;
-  const passed = state.finish >= 0 ? state.finish : state.tick / 120;
+  const passed = state.finish >= 0 ? state.finish : state.tick / TICKS_PER_SECOND;
   // Where there is a limit, what is left of it is what one has to know.
-  const seconds = world.limit > 0 ? Math.max(0, world.limit / 120 - passed) : passed;
+  const seconds = world.limit > 0 ? Math.max(0, world.limit / TICKS_PER_SECOND - passed) : passed;
   const word = latestWord(live, best);
   return (
     <View

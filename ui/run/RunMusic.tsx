@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { useEffect, useState } from 'react';
 import type { Course, SoundName } from '@/core/course';
 import { FieldIndex, type RunEvent } from '@/core/run';
@@ -39,7 +40,7 @@ export function RunMusic({ live, course, held }: { live: LiveRun; course: Course
   const plays = tempo?.plays === true && !muted && !held && !quiet;
   useEffect(() => {
     if (!plays || !tempo) return;
-    return playMusic(tempo, live.state.tick / 120);
+    return playMusic(tempo, live.state.tick / TICKS_PER_SECOND);
   }, [plays, tempo, live]);
   useEffect(() => {
     if (held || muted || typeof AudioContext === 'undefined') return;

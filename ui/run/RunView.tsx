@@ -45,6 +45,7 @@ import { RunHud } from './RunHud';
 import { RunMusic } from './RunMusic';
 import { nextStart, startCount } from './startChoice';
 import { StartSheet } from './StartSheet';
+import { RUNNER_ROWS } from './runners';
 import { TouchControls } from './TouchControls';
 import { useControls } from './useControls';
 import { useFlick } from './useFlick';
@@ -142,12 +143,13 @@ function ReadyRun(props: RunViewProps) {
   }, [again, done]);
 
   const { kind } = course.runner;
+  const worked = RUNNER_ROWS[kind].controls.kind;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
   const held = paused || choosing || counting || !!ended || !!done;
-  const flick = useFlick(live, kind === 'flick' && !held);
+  const flick = useFlick(live, worked === 'strokes' && !held);
   const host = useRef<View>(null);
-  const still = useMemo(() => ({ begin: () => sideOn || kind === 'cart' }), [kind, sideOn]);
-  useGestures(host, kind === 'flick' ? flick.tool : still);
+  const still = useMemo(() => ({ begin: () => sideOn || worked === 'pedals' }), [sideOn, worked]);
+  useGestures(host, worked === 'strokes' ? flick.tool : still);
 
   const finish = useCallback(() => {
     const result = live.result();
@@ -182,13 +184,15 @@ function ReadyRun(props: RunViewProps) {
           />
         </Canvas>
       </View>
-      {kind === 'flick' && !held && <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />}
+      {worked === 'strokes' && !held && (
+        <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />
+      )}
       <RunMusic live={live} course={course} held={held} />
       <Ambience course={course} listener={runnerAt} quiet={isQuiet} />
       <RunHud live={live} course={course} best={best} held={held} onPause={() => setPaused(true)} />
       <View pointerEvents="box-none" style={{ flex: 1, justifyContent: 'flex-end' }}>
         {/* They stay, unseen, under what follows the goal: a finger still held there belongs to them. */}
-        {touch && kind !== 'flick' && (
+        {touch && worked !== 'strokes' && (
           <TouchControls kind={kind} controls={controls} sideOn={sideOn} hidden={held} />
         )}
       </View>

@@ -3,16 +3,11 @@ import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import type { RunnerKind } from '@/core/course';
 import { SPACE, useColours } from '../theme';
+import { RUNNER_ROWS } from './runners';
 import type { Controls } from './useControls';
 
 const PAD = 148;
 const KNOB = 62;
-
-/** What the right thumb has: one button, or the cart's pedals. */
-const JUMP_MARK = ['M8 42 C 12 14, 40 14, 44 42', 'M26 30 V10 M17 18 L26 9 L35 18'];
-const HOLD_MARK = ['M14 26 H38', 'M26 8 A18 18 0 1 1 25.9 8'];
-const DRIVE_MARK = ['M14 34 L26 20 L38 34', 'M14 22 L26 8 L38 22'];
-const BRAKE_MARK = ['M14 18 L26 32 L38 18'];
 
 /** The pad under the left thumb and the buttons under the right. */
 export function TouchControls({
@@ -34,7 +29,8 @@ export function TouchControls({
     controls.push(steer, drive ? 1 : brake ? -1 : 0);
     controls.press(drive && brake);
   };
-  const steers = kind === 'cart';
+  const worked = RUNNER_ROWS[kind].controls;
+  const steers = worked.kind === 'pedals';
   return (
     <View
       pointerEvents="box-none"
@@ -57,29 +53,30 @@ export function TouchControls({
       {steers ? (
         <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
           <HoldButton
-            name="Brake"
+            name={worked.brake.name}
             testID="run-brake"
             size={76}
-            mark={BRAKE_MARK}
+            mark={worked.brake.mark}
             plain
             onHold={(brake) => pedal({ brake })}
           />
           <HoldButton
-            name="Drive"
+            name={worked.drive.name}
             testID="run-drive"
             size={112}
-            mark={DRIVE_MARK}
+            mark={worked.drive.mark}
             onHold={(drive) => pedal({ drive })}
           />
         </View>
       ) : (
-        <HoldButton
-          name={kind === 'roller' ? 'Hold back' : 'Jump'}
-          testID="run-jump"
-          size={112}
-          mark={kind === 'roller' ? HOLD_MARK : JUMP_MARK}
-          onHold={(held) => controls.press(held)}
-        />
+        worked.kind === 'pad' && (
+          <HoldButton
+            {...worked.button}
+            testID="run-jump"
+            size={112}
+            onHold={(held) => controls.press(held)}
+          />
+        )
       )}
     </View>
   );

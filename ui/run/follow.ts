@@ -2,6 +2,7 @@ import type { Course } from '@/core/course';
 import { cameraNow, cameraOf, lookAt } from '@/core/route';
 import { TAN_HALF_FIELD, useView } from '../scene';
 import type { LiveRun } from './liveRun';
+import { RUNNER_ROWS } from './runners';
 
 /** Keeps the eye on the runner as the course's camera says, with more of what comes than of what was. */
 export function follow(live: LiveRun, course: Course, delta: number, atOnce: boolean): void {
@@ -11,13 +12,13 @@ export function follow(live: LiveRun, course: Course, delta: number, atOnce: boo
   const camera = cameraNow(world, state, cameraOf(course, tall), tall);
   const reach = camera.distance * TAN_HALF_FIELD * (view.width / view.height);
   const heading =
-    world.runner.kind === 'cart'
+    RUNNER_ROWS[world.runner.kind].controls.kind === 'pedals'
       ? (Math.atan2(-state.fz, state.fx) * 180) / Math.PI
       : state.heading;
   // An eye behind the runner comes round after it, as long as it moves; a cart's keeps close.
   const turn = ((90 - heading - view.yaw + 540) % 360) - 180;
   const moving = Math.hypot(state.vx, state.vz) > 0.5;
-  const pace = world.runner.kind === 'cart' ? 3.2 : world.runner.kind === 'flick' ? 0 : 0.8;
+  const pace = RUNNER_ROWS[world.runner.kind].follow;
   const turned = atOnce
     ? 90 - heading
     : view.yaw + (moving ? turn * (1 - Math.exp(-delta * pace)) : 0);

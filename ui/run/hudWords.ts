@@ -1,3 +1,5 @@
+import { effortOf } from './effort';
+import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Course } from '@/core/course';
 import { missingCheckpoint, missingPickups, roundsOf, splitsOf } from '@/core/run';
 import { runTime, timeGap } from '../parts';
@@ -16,7 +18,7 @@ export interface Word {
 export function latestWord(live: LiveRun, best: Best | undefined): Word | null {
   const { events, state } = live;
   for (let i = events.length - 1; i >= 0; i--) {
-    if (state.tick / 120 - events[i].time > SHOWN) return null;
+    if (state.tick / TICKS_PER_SECOND - events[i].time > SHOWN) return null;
     const word = wordOf(live, best, i);
     if (word) return word;
   }
@@ -97,7 +99,7 @@ export function tallyOf({ state, world, events }: LiveRun, course: Course): stri
       lines.push(`Last ${runTime(last)}, best ${runTime(Math.min(...rounds))}`);
     }
   }
-  const strokes = world.kind === 'strokes' || world.runner.kind === 'flick';
+  const strokes = effortOf(course) === 'stroke';
   const made = (count: number) => `${count} ${count === 1 ? 'stroke' : 'strokes'}`;
   if (world.legs > 0) {
     const leg = Math.min(state.leg, world.legs - 1);
@@ -108,8 +110,8 @@ export function tallyOf({ state, world, events }: LiveRun, course: Course): stri
     lines.push(`Leg ${leg + 1} of ${world.legs}${own}`);
   } else if (strokes) lines.push(made(state.jumps));
   if (world.kind === 'hold') {
-    const held = Math.min(state.held, world.holdTicks) / 120;
-    lines.push(`Held ${held.toFixed(1)} of ${(world.holdTicks / 120).toFixed(0)} s`);
+    const held = Math.min(state.held, world.holdTicks) / TICKS_PER_SECOND;
+    lines.push(`Held ${held.toFixed(1)} of ${(world.holdTicks / TICKS_PER_SECOND).toFixed(0)} s`);
   }
   const counted = world.pieces.some(
     ({ worth, family }) => worth !== undefined || family === 'tally',

@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
@@ -16,7 +17,7 @@ import {
   type World,
 } from '@/core/run';
 
-const TICK_MS = 1000 / 120;
+const TICK_MS = 1000 / TICKS_PER_SECOND;
 /** Ticks after which what is gone is looked up again. */
 const GONE_TICKS = 4;
 /** Longest stretch that is made up for at once, ms; after a longer one the run simply goes on. */

@@ -3,6 +3,7 @@ import type { RunnerKind } from '@/core/course';
 import { FULL_PAD, padSteps, type Input } from '@/core/run';
 import { axes, useView } from '../scene';
 import { runActOf, type RunAct } from './runKeys';
+import { RUNNER_ROWS } from './runners';
 
 /** What the hands do, before it is turned into a tick's input. */
 interface Hands {
@@ -48,7 +49,9 @@ export function useControls(
       push: (right, forward) => change({ right, forward }),
       press: (jump) => change({ jump }),
       current: () =>
-        sideOn || kind === 'cart' || kind === 'flick' ? null : inputOf(hands.current, kind, sideOn),
+        sideOn || RUNNER_ROWS[kind].controls.kind !== 'pad'
+          ? null
+          : inputOf(hands.current, kind, sideOn),
     };
   }, [kind, sideOn]);
 
@@ -73,7 +76,7 @@ export function useControls(
       if (act === 'pause') commands.current?.pause();
       else if (act === 'again') commands.current?.restart();
       // A flick stone is aimed by keys of its own.
-      else if (act && kind !== 'flick') {
+      else if (act && RUNNER_ROWS[kind].controls.kind !== 'strokes') {
         event.preventDefault();
         held.add(act);
         update();
@@ -102,8 +105,9 @@ export function useControls(
 function inputOf({ right, forward, jump }: Hands, kind: RunnerKind, sideOn: boolean): Input {
   // Down the pad on a stage is towards the eye, which drops through what may be dropped through.
   if (sideOn) return { x: padSteps(right), z: forward < -0.5 ? FULL_PAD : 0, jump };
-  // A cart is steered and driven as one sits on it.
-  if (kind === 'cart') return { x: padSteps(right), z: padSteps(-forward), jump };
+  // What has pedals is steered and driven as one sits on it.
+  if (RUNNER_ROWS[kind].controls.kind === 'pedals')
+    return { x: padSteps(right), z: padSteps(-forward), jump };
   const view = axes({ yaw: useView.getState().yaw, pitch: 0 });
   return {
     x: padSteps(view.right[0] * right + view.ahead[0] * forward),

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { GridFrame, PieceInHand, WorkPlane } from '@/core/assemble';
 import type { Piece } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
-import { applyPose, poseAt, type Motion } from '@/core/motion';
+import { applyPose, type Motion, poseAt, TICKS_PER_SECOND } from '@/core/motion';
 import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
 import { bakeParts, joinBaked } from './bake';
 import { rigidOffset } from './rigidOffset';
@@ -148,7 +148,7 @@ function motionPath(piece: Piece, motion: Motion, out: number[]): void {
   const points = moving[moving.length - 1].solid.points;
   const centre = mapVec3((axis) => points.reduce((sum, p) => sum + p[axis], 0) / points.length);
   const at = (part: number): Vec3 =>
-    applyPose(poseAt({ ...motion, period: 1, phase: 0 }, part * 120), centre);
+    applyPose(poseAt({ ...motion, period: 1, phase: 0 }, part * TICKS_PER_SECOND), centre);
   // From one end of the motion to the other: half of its period.
   const from = motion.kind === 'swing' ? 0.25 : 0;
   for (let i = 0; i < 24; i += 2) out.push(...at(from + i / 48), ...at(from + (i + 1.2) / 48));

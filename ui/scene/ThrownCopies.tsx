@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { useEffect, useMemo, useRef } from 'react';
 import { useFrame } from '@react-three/fiber';
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from 'three';
@@ -47,7 +48,7 @@ function Copies({ throwing, state }: { throwing: World['emitters'][number]; stat
       // Rolls the way it goes: about the axis level and square to it.
       const pace = Math.hypot(vx, vz);
       axis.set(pace > 0 ? vz / pace : 1, 0, pace > 0 ? -vx / pace : 0);
-      turn.setFromAxisAngle(axis, (((state.tick - born) / 120) * pace) / body.radius);
+      turn.setFromAxisAngle(axis, (((state.tick - born) / TICKS_PER_SECOND) * pace) / body.radius);
       place.set(x, y + body.radius, z);
       mesh.current?.setMatrixAt(k, matrix.compose(place, turn, size));
     }

@@ -1,7 +1,7 @@
 import type { Piece } from '@/core/course';
 import { add, dot, rotate, scale, sub, type Vec3 } from '@/core/geometry';
 import { localGeometry, toWorld, turnOf } from '@/core/pieces';
-import { applyPose, STILL, type Pose } from '@/core/motion';
+import { applyPose, type Pose, STILL, TICKS_PER_SECOND } from '@/core/motion';
 import { turns, type Baked } from './bake';
 import type { FrameState } from './frameState';
 
@@ -45,7 +45,7 @@ export function place(
   item.carried = carried;
   item.pose = spins ? null : pose;
   item.gone = away;
-  const angle = spins ? ((tick / 120) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
+  const angle = spins ? ((tick / TICKS_PER_SECOND) * TURN_RATE * Math.PI) / 180 + piece.at[0] : 0;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const [ox, oy, oz] = piece.at;
   const mouth = whole || away ? null : mouthOf(piece, poses.whole, carried);

@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '../../motion';
 import type { World as Space } from '@dimforge/rapier3d-compat';
 import {
   type Collider,
@@ -140,7 +141,10 @@ export class LooseBodies implements LooseSimulation {
         const { along, force, top } = c.field as Extract<Collider['field'], { kind: 'push' }>;
         const v = body.linvel();
         const speed = v.x * along[0] + v.y * along[1] + v.z * along[2];
-        const more = top === undefined ? force / 120 : Math.min(force / 120, top - speed);
+        const more =
+          top === undefined
+            ? force / TICKS_PER_SECOND
+            : Math.min(force / TICKS_PER_SECOND, top - speed);
         if (more <= 0) continue;
         const k = more * this.handles.masses[i];
         body.applyImpulse({ x: along[0] * k, y: along[1] * k, z: along[2] * k }, true);

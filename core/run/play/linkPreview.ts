@@ -1,5 +1,6 @@
+import { TICKS_PER_SECOND } from '../../motion';
 import type { Course } from '../../course';
-import { buildWorld, type World } from '../world';
+import { buildWorld, ticksOf, type World } from '../world';
 import { type RunState, eventEmitter } from '../state';
 import {
   actOnLinks,
@@ -23,7 +24,7 @@ export interface ManualTrigger {
 export type TriggerRecord = ManualTrigger;
 
 /** Longest that a dry run goes on, ticks: a minute. */
-const LONGEST = 60 * 120;
+const LONGEST = 60 * TICKS_PER_SECOND;
 
 /**
  * A course's motions, links and throwers played without a runner: what the start, timers and beats bring about,
@@ -104,6 +105,6 @@ export class LinkPreview {
     else if (cue.kind === 'broken') happened.broken.push(...places);
     else if (cue.kind === 'checkpoint' && places.length > 0) happened.checkpoints.push(...places);
     else if (cue.kind === 'left') leave(state, places);
-    else dueAt(state, at, state.tick + Math.round(delay * 120));
+    else dueAt(state, at, state.tick + ticksOf(delay));
   }
 }

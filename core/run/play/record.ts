@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '../../motion';
 import * as v from 'valibot';
 import { FULL_AIM, type Input } from '../state';
 
@@ -6,7 +7,7 @@ export const RUN_FORMAT = 'stone-hop-run';
 export const CORE_VERSION = 3;
 
 /** Longest run that is kept, ticks: half an hour. */
-export const MAX_RUN_TICKS = 30 * 60 * 120;
+export const MAX_RUN_TICKS = 30 * 60 * TICKS_PER_SECOND;
 
 const step = v.pipe(v.number(), v.integer(), v.minValue(-FULL_AIM), v.maxValue(FULL_AIM));
 const StretchSchema = v.strictTuple([

@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '../../motion';
 import type { Course } from '../../course';
 import { buildWorld, type World } from '../world';
 import type { RunEvent, RunState } from '../state';
@@ -67,7 +68,7 @@ export function summarise(
 ): RunResult {
   return {
     finished: state.finish >= 0,
-    time: state.finish >= 0 ? state.finish : state.tick / 120,
+    time: state.finish >= 0 ? state.finish : state.tick / TICKS_PER_SECOND,
     ticks: state.tick,
     splits: splitsOf(
       events,
@@ -94,7 +95,8 @@ function legsOf(world: World, { legs, finish }: RunState): RunResult['legs'] {
   for (let i = 0; i < last; i++) before += ticks(i);
   return Array.from({ length: world.legs }, (_, i) => ({
     strokes: legs[2 * i],
-    time: i === last && finish >= 0 ? finish - before / 120 : ticks(i) / 120,
+    time:
+      i === last && finish >= 0 ? finish - before / TICKS_PER_SECOND : ticks(i) / TICKS_PER_SECOND,
   }));
 }
 

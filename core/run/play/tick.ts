@@ -14,15 +14,7 @@ import {
 } from '../state';
 import { signedDistance, sensorHits, respawn } from '../contact';
 import { LooseBodies } from '../loose';
-import {
-  moveWithPlatform,
-  leaveGround,
-  resolvePushers,
-  tickCart,
-  tickFlick,
-  tickHopper,
-  tickRoller,
-} from '../move';
+import { moveWithPlatform, leaveGround, resolvePushers, tickRunner } from '../move';
 import {
   actOnLinks,
   breakPiece,
@@ -90,7 +82,7 @@ function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
   }
   const thrown = world.emitters.length > 0 ? stepProjectiles(world, s) : null;
 
-  move(world, s, told, path, say);
+  tickRunner(world, s, told, path, say);
   if (isLost(s, path)) {
     lose(s, path, say);
     return;
@@ -142,20 +134,6 @@ function lose(s: RunState, { points }: Trajectory, say: EmitEvent): void {
 const LOST = 4000;
 const beyond = (s: RunState): boolean =>
   !(Math.abs(s.x) < LOST && Math.abs(s.z) < LOST && s.y < LOST);
-
-function move(world: World, s: RunState, input: Input, way: Trajectory, say: EmitEvent): void {
-  const { runner } = world;
-  switch (runner.kind) {
-    case 'hopper':
-      return tickHopper(world, s, runner, input, way, say);
-    case 'roller':
-      return tickRoller(world, s, runner, input, way, say);
-    case 'cart':
-      return tickCart(world, s, runner, input, way, say);
-    case 'flick':
-      return tickFlick(world, s, runner, input, way, say);
-  }
-}
 
 /** What the ground does: it may give way, or throw the runner up. */
 function feel(world: World, s: RunState, say: EmitEvent): void {

@@ -1,6 +1,6 @@
 import type { Course, Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
-import { applyPose, periodOf, type Pose } from '../../motion';
+import { applyPose, periodOf, type Pose, TICKS_PER_SECOND } from '../../motion';
 import { pieceBounds } from '../../pieces';
 import { compileMovers } from '../world';
 import { MotionPreview } from './motionPreview';
@@ -27,7 +27,7 @@ export function posesAlong(course: Course, piece: Piece, steps: number): Along |
   const period = Math.max(...periods);
   const playing = new MotionPreview(one);
   const poses = Array.from({ length: steps }, (_step, i) => {
-    playing.to((period * 120 * i) / steps);
+    playing.to((period * TICKS_PER_SECOND * i) / steps);
     return playing.posing(piece.id).part;
   });
   return { period, poses };

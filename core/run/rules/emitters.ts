@@ -1,5 +1,5 @@
 import { cosDeg, sinDeg, type Vec3 } from '../../geometry';
-import { applyPose } from '../../motion';
+import { applyPose, TICKS_PER_SECOND } from '../../motion';
 import {
   centreHeight,
   moverTick,
@@ -174,7 +174,7 @@ function moveCopy(world: World, s: RunState, t: ProjectileEmitter, i: number): b
 
 /** Ticks of a copy's step, and its seconds. */
 const STEP_TICKS = 4;
-const STEP = STEP_TICKS / 120;
+const STEP = STEP_TICKS / TICKS_PER_SECOND;
 /** Impacts slower than this do not bounce, m/s. */
 const LEAST_BOUNCE = 1.2;
 /** Least upward part of the normal of ground that a copy rolls on. */

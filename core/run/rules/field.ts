@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '../../motion';
 import { rotate } from '../../geometry';
 import type { Collider, World } from '../world';
 import { FieldIndex, FIELD_SIZE, type RunState } from '../state';
@@ -59,7 +60,7 @@ export function applyRegion(world: World, s: RunState, c: Collider): 'hurt' | 'f
       s.sizeUntil = Math.max(s.sizeUntil, s.tick + 1);
       return null;
     case 'points':
-      s.worth += told.rate / 120;
+      s.worth += told.rate / TICKS_PER_SECOND;
       return null;
     case 'camera':
       field[FieldIndex.camera] = c.index + 1;

@@ -1,4 +1,4 @@
-import type { Driven } from '../../motion';
+import { type Driven, TICKS_PER_SECOND } from '../../motion';
 import { CHASE_REACH, type Mover, type World } from '../world';
 import { nextRandom, type RunState } from '../state';
 
@@ -50,7 +50,7 @@ function chase(
     goal[2] - dynamicPoses[i + 2],
   ];
   const length = Math.sqrt(way[0] * way[0] + way[1] * way[1] + way[2] * way[2]);
-  const step = Math.min(length, speed / 120);
+  const step = Math.min(length, speed / TICKS_PER_SECOND);
   if (step < 1e-9) return;
   const next = way.map((v, axis) => dynamicPoses[i + axis] + (v * step) / length);
   const far = Math.sqrt(next[0] * next[0] + next[1] * next[1] + next[2] * next[2]);
@@ -66,7 +66,7 @@ function arrive(
 ): void {
   const [dx, dy, dz] = [s.x - at[0], s.y - at[1], s.z - at[2]];
   if (s.dynamicPoses[i] === 0 && dx * dx + dy * dy + dz * dz > distance * distance) return;
-  s.dynamicPoses[i] = Math.min(1, s.dynamicPoses[i] + 1 / (120 * ARRIVAL));
+  s.dynamicPoses[i] = Math.min(1, s.dynamicPoses[i] + 1 / (TICKS_PER_SECOND * ARRIVAL));
 }
 
 /** Wakes movers the runner has come near to, and has those sleep that it has left behind. */

@@ -1,5 +1,5 @@
 import { familyOf } from '../../pieces';
-import type { Collider, World } from '../world';
+import { type Collider, ticksOf, type World } from '../world';
 import type { RunState, EmitEvent } from '../state';
 import { respawn } from '../contact';
 import { reachCheckpoint } from './checkpoints';
@@ -65,7 +65,7 @@ export function hurt(
   if (s.tick < s.slowUntil && does === 'slow') return false;
   say('hazard', part, c?.piece);
   if (does === 'slow') {
-    s.slowUntil = s.tick + Math.round(force * 120);
+    s.slowUntil = s.tick + ticksOf(force);
     return false;
   }
   // Back the way it came, and up a little.

@@ -1,3 +1,4 @@
+import { ticksOf } from './time';
 import type { Course, Link, Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
 import { registerModels } from '../../pieces';
@@ -11,7 +12,7 @@ import { switchesOf } from './gate';
 import { legsNear } from './legs';
 import { indexLinks } from './linkIndex';
 import { portalsOf } from './portals';
-import { runnerOf, type Runner } from './runner';
+import { runnerOf, type Runner } from './runners';
 import { SpatialHash } from './spatialHash';
 import { compileCheckpoints, compileStarts } from './spawnPoints';
 import { tideLine } from './tide';
@@ -63,7 +64,7 @@ export function buildWorld(course: Course): World {
     ),
     ordered: course.order !== 'free',
     pickups,
-    respawns: pickups.map((index) => Math.round((pieces[index].respawn ?? 0) * 120)),
+    respawns: pickups.map((index) => ticksOf(pieces[index].respawn ?? 0)),
     pickupAt: placesIn(pieces.length, pickups),
     pickupLegs: Int32Array.from(
       legs > 0
@@ -99,8 +100,8 @@ export function buildWorld(course: Course): World {
     goals,
     roundOff:
       course.kind === 'laps' && checkpoints.length === 0 ? roundOff(goals, starts[0][0].at) : 0,
-    holdTicks: Math.round((course.hold ?? DEFAULT_HOLD) * 120),
-    limit: Math.round((course.limit ?? 0) * 120),
+    holdTicks: ticksOf(course.hold ?? DEFAULT_HOLD),
+    limit: ticksOf(course.limit ?? 0),
     tide: tideLine(course),
     lane,
     sizeIndex: (part) => 1 + Math.max(-1, sizes.indexOf(part)),

@@ -1,3 +1,4 @@
+import { ticksOf } from './time';
 import { beatSeconds, USUAL_COPIES, type Course, type Piece, type Thrower } from '../../course';
 import { familyOf, specOf } from '../../pieces';
 import type { Hurt } from './collider';
@@ -71,7 +72,7 @@ function emitterOf(
 ): ProjectileEmitter {
   const told = piece.thrower!;
   const seconds = told.beats ? beatSeconds(course.tempo, told.interval) : told.interval;
-  const interval = Math.max(12, Math.round(seconds * 120));
+  const interval = Math.max(12, ticksOf(seconds));
   return {
     piece: places.piece,
     index: places.index,
@@ -82,7 +83,7 @@ function emitterOf(
     interval,
     phase: Math.round(interval * (told.phase ?? 0)),
     late: Math.floor((interval - 1) * (told.late ?? 0)),
-    life: Math.max(1, Math.round(told.life * 120)),
+    life: Math.max(1, ticksOf(told.life)),
     heading: piece.turn?.[1] ?? 0,
     clock: places.clock,
     hurt: { does: told.does ?? 'back', force: 8 },

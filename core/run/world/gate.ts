@@ -1,3 +1,4 @@
+import { ticksOf } from './time';
 import type { Piece } from '../../course';
 import { familyOf, specOf } from '../../pieces';
 
@@ -21,8 +22,8 @@ export function gateOf(piece: Piece, kind: Gate['kind']): Gate {
   return kind === 'gives'
     ? {
         kind,
-        hold: Math.round(number('hold') * 120),
-        back: Math.round((number('hold') + number('back')) * 120),
+        hold: ticksOf(number('hold')),
+        back: ticksOf(number('hold') + number('back')),
       }
     : {
         kind,

@@ -1,19 +1,18 @@
 // A course made ready to run: what a tick reads, and how it is compiled.
+export { DT, ticksOf } from './time';
 export {
   type Cart,
-  DT,
   type Flick,
   type Hopper,
   hopperOf,
   type Roller,
   type Runner,
-  RUNNER_DEFAULTS,
-  RUNNER_PRESETS,
+  RUNNER_SPECS,
   runnerOf,
   SECONDS_TO_TOP_SPEED,
   SLOPE_LIMIT,
   STEP_HEIGHT,
-} from './runner';
+} from './runners';
 export { formBounds, centreHeight, type Capsule, fitsRestFrame } from './capsule';
 export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
 export { newQueryBox, type QueryBox } from './broadPhase';

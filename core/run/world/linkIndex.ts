@@ -1,3 +1,4 @@
+import { ticksOf } from './time';
 import { CUE_TRAITS, type CueKind, type Effect, type Link } from '../../course';
 import type { Mover } from './mover';
 
@@ -32,8 +33,6 @@ export interface LinkIndex {
   readonly movers: ByPiece;
 }
 
-const ticks = (seconds: number): number => Math.round(seconds * 120);
-
 /**
  * The index of a course's links.
  * @param placeOf places of pieces by their ids
@@ -48,9 +47,9 @@ export function indexLinks(
     link,
     pieces: places(link.cue.pieces),
     effects: link.effects.map((effect) => ({ effect, pieces: places(effect.pieces) })),
-    seconds: Math.max(1, ticks(link.cue.seconds ?? 1)),
-    delay: ticks(link.delay ?? 0),
-    rest: ticks(link.rest ?? 0),
+    seconds: Math.max(1, ticksOf(link.cue.seconds ?? 1)),
+    delay: ticksOf(link.delay ?? 0),
+    rest: ticksOf(link.rest ?? 0),
   }));
   const of = (kind: CueKind) => links.flatMap(({ link }, i) => (link.cue.kind === kind ? [i] : []));
   const noticedBy = (what: (typeof CUE_TRAITS)[CueKind]['noticed']) =>

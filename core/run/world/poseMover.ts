@@ -1,12 +1,13 @@
 import { add, matrixOf, NO_TURN, rotate, scale, sub, type Vec3 } from '../../geometry';
 import {
   composePoses,
+  type Driven,
+  type Pose,
   poseAt,
   poseInWorld,
   poseOf,
   STILL,
-  type Driven,
-  type Pose,
+  TICKS_PER_SECOND,
 } from '../../motion';
 import { LOOSE_SIZE, moverTick, type Clocks, type Mover } from './mover';
 
@@ -63,7 +64,7 @@ function drivenPose(m: Mover, s: Clocks, own: number, back: 0 | 3): Pose {
   const { driven } = m;
   if (driven!.kind === 'drift') {
     // Its speed is drawn once, when the run begins.
-    const seconds = own / 120;
+    const seconds = own / TICKS_PER_SECOND;
     return { turn: NO_TURN, shift: [x * seconds, y * seconds, z * seconds], size: 1 };
   }
   if (driven!.kind === 'chase') return { turn: NO_TURN, shift: [x, y, z], size: 1 };

@@ -7,7 +7,7 @@ import type { Gate, Switch } from './gate';
 import type { LinkIndex } from './linkIndex';
 import type { Mover } from './mover';
 import type { Portal } from './portals';
-import type { Runner } from './runner';
+import type { Runner } from './runners';
 import type { ProjectileEmitter } from './emitter';
 
 /** Where a run begins or goes on: the foot's place, the heading in degrees about y, and the way ahead. */

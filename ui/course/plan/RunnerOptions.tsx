@@ -1,85 +1,37 @@
 import { View } from 'react-native';
 import { RUNNERS, type Course, type RunnerKind, type RunnerSettings } from '@/core/course';
 import { chooseRunner, setRunner, setRunnerSetting, type RunnerDial } from '@/core/assemble';
-import {
-  DEFAULT_GRAVITY,
-  hasLoose,
-  RUNNER_DEFAULTS,
-  RUNNER_PRESETS,
-  SECONDS_TO_TOP_SPEED,
-} from '@/core/run';
-import { Chip, Choices, NumberField, RUNNER_WORDS, Text } from '../../parts';
+import { DEFAULT_GRAVITY, hasLoose, RUNNER_SPECS, SECONDS_TO_TOP_SPEED } from '@/core/run';
+import { Chip, Choices, NumberField, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
+import { RUNNER_ROWS } from '../../run/runners';
 import { reshape } from '../reshape';
 
-interface Dial {
-  readonly key: RunnerDial;
-  readonly label: string;
-  readonly unit: string;
-  readonly step: number;
-}
-const DIALS: Record<RunnerKind, readonly Dial[]> = {
-  hopper: [
-    { key: 'topSpeed', label: 'Top speed', unit: 'm/s', step: 0.5 },
-    { key: 'acceleration', label: 'Change of speed', unit: 'm/s²', step: 1 },
-    { key: 'jumpHeight', label: 'Jump height', unit: 'm', step: 0.1 },
-    { key: 'mass', label: 'Weight', unit: 'kg', step: 10 },
-  ],
-  roller: [
-    { key: 'topSpeed', label: 'Pushed up to', unit: 'm/s', step: 0.5 },
-    { key: 'acceleration', label: 'Push', unit: 'm/s²', step: 0.5 },
-    { key: 'grip', label: 'Hold', unit: '', step: 0.05 },
-    { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
-    { key: 'friction', label: 'Rolling friction', unit: '', step: 0.005 },
-    { key: 'mass', label: 'Weight', unit: 'kg', step: 10 },
-  ],
-  cart: [
-    { key: 'topSpeed', label: 'Top speed', unit: 'm/s', step: 0.5 },
-    { key: 'acceleration', label: 'Throttle', unit: 'm/s²', step: 0.5 },
-    { key: 'brake', label: 'Brake', unit: 'm/s²', step: 0.5 },
-    { key: 'grip', label: 'Sideways hold', unit: '', step: 0.05 },
-    { key: 'turnRadius', label: 'Circle at full lock', unit: 'm', step: 0.25 },
-    { key: 'air', label: 'Steering in the air', unit: '', step: 0.05 },
-    { key: 'mass', label: 'Weight', unit: 'kg', step: 10 },
-  ],
-  flick: [
-    { key: 'mass', label: 'Weight', unit: 'kg', step: 5 },
-    { key: 'strength', label: 'Hardest stroke', unit: 'm/s', step: 0.5 },
-    { key: 'friction', label: 'Friction', unit: '', step: 0.01 },
-    { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
-  ],
-};
-const SKILLS = [
-  { key: 'autorun', label: 'Runs by itself' },
-  { key: 'doubleJump', label: 'Jumps again in the air' },
-  { key: 'wallHold', label: 'Holds on to walls' },
-  { key: 'wallJump', label: 'Jumps off walls' },
-] as const;
-
 const usual = (kind: RunnerKind, key: RunnerDial): number => {
-  const defaults: RunnerSettings = RUNNER_DEFAULTS[kind];
-  return Number(defaults[key] ?? RUNNER_DEFAULTS.hopper.topSpeed / SECONDS_TO_TOP_SPEED);
+  const defaults: RunnerSettings = RUNNER_SPECS[kind].defaults;
+  return Number(defaults[key] ?? (defaults.topSpeed ?? 0) / SECONDS_TO_TOP_SPEED);
 };
 
 /** Which runner the course is for, and what it can do. */
 export function RunnerOptions() {
   const { course, edit } = useEditing();
   const { kind, settings = {} } = course.runner;
+  const { skills = [] } = RUNNER_ROWS[kind];
   const change = (to: (course: Course) => Course, merge?: string) => edit(to, merge);
   return (
     <View style={{ gap: SPACE.s }}>
       <Choices
         label="Runner"
         value={kind}
-        options={RUNNERS.map((value) => ({ value, label: RUNNER_WORDS[value].label }))}
+        options={RUNNERS.map((value) => ({ value, label: RUNNER_ROWS[value].label }))}
         onChange={(value) => reshape((now) => chooseRunner(now, value))}
       />
       <Text as="small" tint="slate">
-        {RUNNER_WORDS[kind].hint}
+        {RUNNER_ROWS[kind].hint}
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
-        {RUNNER_PRESETS[kind].map((preset) => (
+        {RUNNER_SPECS[kind].presets.map((preset) => (
           <Chip
             key={preset.label}
             role="radio"
@@ -90,7 +42,7 @@ export function RunnerOptions() {
         ))}
       </View>
       <View>
-        {DIALS[kind]
+        {RUNNER_ROWS[kind].dials
           .filter(({ key }) => key !== 'mass' || hasLoose(course))
           .map(({ key, label, unit, step }) => (
             <NumberField
@@ -119,9 +71,9 @@ export function RunnerOptions() {
           }
         />
       </View>
-      {kind === 'hopper' && (
+      {skills.length > 0 && (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
-          {SKILLS.map(({ key, label }) => (
+          {skills.map(({ key, label }) => (
             <Chip
               key={key}
               role="checkbox"

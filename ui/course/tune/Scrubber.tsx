@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { IconButton, Text } from '../../parts';
@@ -43,7 +44,7 @@ export function Scrubber() {
         testID="scrub-play"
       />
       <View style={{ flex: 1 }}>
-        <Marks parts={all.map(({ tick }) => tick / 120 / period)} />
+        <Marks parts={all.map(({ tick }) => tick / TICKS_PER_SECOND / period)} />
         <Slider
           label="Moment"
           value={(at % period) / period}

@@ -1,3 +1,4 @@
+import { TICKS_PER_SECOND } from '@/core/motion';
 import { useMemo } from 'react';
 import type { Course } from '@/core/course';
 import { LinkPreview, type TriggerRecord, type ManualTrigger } from '@/core/run';
@@ -47,7 +48,7 @@ export function useFirings(): {
     [dry, pieces, links, tempo, tried],
   );
   const names = all
-    .filter(({ tick }) => tick / 120 <= at && at < tick / 120 + LIT)
+    .filter(({ tick }) => tick / TICKS_PER_SECOND <= at && at < tick / TICKS_PER_SECOND + LIT)
     .map(({ link }) => link);
   return { all, lit: new Set(names) };
 }

@@ -1,3 +1,4 @@
+import { ticksOf } from '@/core/run';
 import { View } from 'react-native';
 import { addLink, changeLink, moveEffect, newCue, newEffect, removeLink } from '@/core/assemble';
 import { CUE_TRAITS, CUES, type CueKind, type Link } from '@/core/course';
@@ -17,7 +18,7 @@ import { PiecesPicked, toggled } from './PiecesPicked';
 /** Gives a link's cue by hand, a moment after the one that is shown, and plays on. */
 function tryLink(link: string): void {
   const { at, tried, set } = useTune.getState();
-  const tick = Math.round(at * 120) + 12;
+  const tick = ticksOf(at) + 12;
   set({ tried: [...tried, { link, tick }], playing: true });
 }
 

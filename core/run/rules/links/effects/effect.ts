@@ -1,5 +1,5 @@
 import type { Effect } from '../../../../course';
-import { FOREVER, type LinkIndex, type World } from '../../../world';
+import { FOREVER, ticksOf, type LinkIndex, type World } from '../../../world';
 import type { EmitEvent, RunState } from '../../../state';
 import type { TickEvents } from '../../tickEvents';
 
@@ -25,5 +25,3 @@ export type ApplyEffect = (
 /** The tick until which something holds that is to hold for so many seconds, or for good. */
 export const until = (s: RunState, seconds: number | undefined): number =>
   seconds ? s.tick + ticksOf(seconds) : FOREVER;
-
-export const ticksOf = (seconds: number): number => Math.round(seconds * 120);

@@ -1,4 +1,5 @@
-import { ticksOf, type ApplyEffect } from './effect';
+import { ticksOf } from '../../../world';
+import type { ApplyEffect } from './effect';
 
 /** Takes the controls away for a while. */
 export const applyStill: ApplyEffect = ({ s }, { seconds = 1 }) => {

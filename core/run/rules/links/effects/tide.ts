@@ -1,5 +1,6 @@
 import { tideOf } from '../../../state';
-import { ticksOf, type ApplyEffect } from './effect';
+import { ticksOf } from '../../../world';
+import type { ApplyEffect } from './effect';
 
 /** Has the tide line go to a height, m, within so many seconds. */
 export const applyTide: ApplyEffect = ({ s }, { value = 1, seconds = 1 }) => {
