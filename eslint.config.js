@@ -16,7 +16,7 @@ const CORE = [
   'motion',
   'pieces',
   'collision',
-  'assemble',
+  'edit',
   'run',
   'route',
   'check',

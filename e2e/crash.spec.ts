@@ -1,4 +1,4 @@
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { TestServer } from './support/server';
 import { expect, test } from '@playwright/test';

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { toCourseFile, toShareCode } from '@/core/formats';
 import { disagreeing } from './support/tabs';

@@ -1,8 +1,8 @@
-import type { PieceInHand } from '@/core/assemble';
+import type { PieceInHand } from '@/core/edit';
 import { courseHash, Recorder } from '@/core/run';
 import { Somebody } from '@/scripts/support/somebody';
 import { rowOf, walkRight } from '@/scripts/support/built';
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { TestServer } from './support/server';
 import { expect, test } from './support/test';
 

@@ -1,5 +1,5 @@
 import type { APIRequestContext } from '@playwright/test';
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse, type Course } from '@/core/course';
 import { courseHash, buildWorld, Recorder, initialState, tick, type Run } from '@/core/run';
 import { expect, test } from './support/test';

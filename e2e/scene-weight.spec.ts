@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '@/core/assemble';
+import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { toCourseFile } from '@/core/formats';
 import { expect, test } from './support/test';

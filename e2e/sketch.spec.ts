@@ -1,4 +1,4 @@
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { plannedRoute } from '@/core/route';
 import { replay } from '@/core/run';

@@ -1,4 +1,4 @@
-import { endsOf, joinTo, layPieces, type PieceInHand } from '@/core/assemble';
+import { endsOf, joinTo, layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { toShareCode } from '@/core/formats';
 import type { Page } from '@playwright/test';

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { endIndex } from '@/core/assemble';
+import { endIndex } from '@/core/edit';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { tideLine } from '@/core/run';

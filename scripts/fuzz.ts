@@ -2,7 +2,7 @@
 // with a fault of the server's own, take longer than two seconds, or be kept otherwise than it was sent.
 import { isDeepStrictEqual } from 'node:util';
 import { Document, WebIO } from '@gltf-transform/core';
-import { KitError, readKit, toKit } from '@/core/assemble';
+import { KitError, readKit, toKit } from '@/core/edit';
 import { CourseError, withoutUnused, type Course } from '@/core/course';
 import { fromShareCode, ShareCodeError, toShareCode } from '@/core/formats';
 import { ModelError, readModel } from '@/core/formats/model';

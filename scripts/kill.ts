@@ -1,6 +1,6 @@
 // npm run kill: ends the server at any moment while courses, kits, recordings and players' runs are sent to
 // it, starts it again, and looks whether all it had said it keeps is there.
-import { toKit } from '@/core/assemble';
+import { toKit } from '@/core/edit';
 import { TestServer } from '@/e2e/support/server';
 import { HARD, noise, rowOf, walkRight } from './support/built';
 import { Somebody } from './support/somebody';

@@ -1,4 +1,4 @@
-import { toKit } from '@/core/assemble';
+import { toKit } from '@/core/edit';
 import { modelId, packMesh } from '@/core/course';
 import { Somebody, testServer } from './testing/client';
 import { walk } from './testing/courses';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse, type Course } from '@/core/course';
 import { CourseAnswer, CourseListAnswer, DemosAnswer, PublishedAnswer } from '@/core/protocol';
 import { DEMO_COURSES } from '@/demo/courses';

@@ -1,4 +1,4 @@
-import { toKit } from '@/core/assemble';
+import { toKit } from '@/core/edit';
 import { Somebody, testServer } from './testing/client';
 import { runRight, walk } from './testing/courses';
 import { silence } from './testing/sounds';

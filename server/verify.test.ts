@@ -1,4 +1,4 @@
-import type { PieceInHand } from '@/core/assemble';
+import type { PieceInHand } from '@/core/edit';
 import { modelId, MOST_LOOSE, packMesh, type Course } from '@/core/course';
 import { courseHash, Recorder, type Run } from '@/core/run';
 import { Somebody, testServer } from './testing/client';

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { Fit, FitWish } from '@/core/assemble';
+import type { Fit, FitWish } from '@/core/edit';
 import type { FitWorkerApi } from './fit.worker';
 
 /** Something under way elsewhere, that can be stopped. */

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { fitTrack, type Fit, type FitWish } from '@/core/assemble';
+import { fitTrack, type Fit, type FitWish } from '@/core/edit';
 
 /** What can be asked of the worker. */
 export interface FitWorkerApi {

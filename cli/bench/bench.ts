@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { onWorkPlane, refusal, snapToGrid } from '@/core/assemble';
+import { onWorkPlane, refusal, snapToGrid } from '@/core/edit';
 import fc from 'fast-check';
 
 import {

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '@/core/assemble';
+import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Course, type Link, type RunnerKind } from '@/core/course';
 import { mayStrike, type Input, type RunState } from '@/core/run';
 

@@ -6,8 +6,8 @@ import {
   movePieces,
   pickPiece,
   type PieceInHand,
-} from '@/core/assemble';
-import { ROUTES } from '@/core/assemble/routes.testing';
+} from '@/core/edit';
+import { ROUTES } from '@/core/edit/fit/routes.testing';
 import { checkCourse } from '@/core/check';
 import { emptyCourse, type Course } from '@/core/course';
 import { toShareCode } from '@/core/formats';

@@ -3,7 +3,7 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, Page } from '@playwright/test';
-import { layPieces, type PieceInHand } from '@/core/assemble';
+import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { toCourseFile } from '@/core/formats';
 import { median, worst, type Figure } from './figures';

@@ -1,4 +1,4 @@
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { emptyCourse, type Course } from '../course';
 import { applyFix, checkCourse } from '.';
 

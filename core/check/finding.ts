@@ -6,7 +6,7 @@ import {
   setBehaviour,
   setTurn,
   type TunedKey,
-} from '../assemble';
+} from '../edit';
 import type { Course, Piece } from '../course';
 import type { Vec3 } from '../geometry';
 import { addStart } from './start';

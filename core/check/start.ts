@@ -1,4 +1,4 @@
-import { layPiece } from '../assemble';
+import { layPiece } from '../edit';
 import type { Course } from '../course';
 import { localGeometry, pieceBounds } from '../pieces';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { forgetModels, localGeometry, registerModels } from '../pieces';
 import { emptyCourse } from './create';
 import { MAX_TRIANGLES, modelId, modelMesh, packMesh, type Model } from './model';

@@ -1,4 +1,4 @@
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { emptyCourse } from '../course';
 import { FAMILIES } from '../pieces';
 import { drawCourse, drawPiece, toSvg } from '.';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { CourseError, emptyCourse, MAX_COURSE_BYTES } from '../course';
 import { fileNameOf, fromShareCode, openText, ShareCodeError, toCourseFile, toShareCode } from '.';
 

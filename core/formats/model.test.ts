@@ -1,6 +1,6 @@
 import { Document, WebIO } from '@gltf-transform/core';
 import { emptyCourse, MAX_TRIANGLES, toCourse } from '../course';
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { localGeometry, registerModels, touches } from '../pieces';
 import { readModel } from './model';
 

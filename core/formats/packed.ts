@@ -1,5 +1,5 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
-import { bestOwnEnd, endsOf, joinTo, type PieceInHand } from '../assemble';
+import { bestOwnEnd, endsOf, joinTo, type PieceInHand } from '../edit';
 import {
   canonicalJson,
   COURSE_FORMAT,

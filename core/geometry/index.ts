@@ -13,3 +13,5 @@ export * from './sweep';
 export * from './overlap';
 export * from './polygon';
 export * from './clip';
+export * from './random';
+export * from './angle';

@@ -1,4 +1,4 @@
-import { endsOf, joinTo, layPieces, type PieceInHand } from '../assemble';
+import { endsOf, joinTo, layPieces, type PieceInHand } from '../edit';
 import { applyFix, checkCourse } from '../check';
 import { emptyCourse, type Course, type Piece, type RunnerKind } from '../course';
 import { beginAt, buildWorld, DEFAULT_GRAVITY, NO_INPUT, tick } from '../run';

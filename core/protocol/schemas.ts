@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { KitSchema } from '../assemble';
+import { KitSchema } from '../edit';
 import { COURSE_KINDS, CourseSchema, RUNNERS } from '../course';
 import { RunSchema } from '../run';
 

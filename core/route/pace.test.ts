@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { emptyCourse, type Course, type RunnerKind } from '../course';
 import type { Vec3 } from '../geometry';
 import { buildWorld, initialState, tick } from '../run';

@@ -1,5 +1,5 @@
-import { fitTrack, layPieces } from '../assemble';
-import { ROUTES } from '../assemble/routes.testing';
+import { fitTrack, layPieces } from '../edit';
+import { ROUTES } from '../edit/fit/routes.testing';
 import { emptyCourse } from '../course';
 import { courseLength, expectationOf, plannedRoute, trackWay } from '.';
 

@@ -1,4 +1,4 @@
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse, type Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';

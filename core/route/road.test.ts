@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { beaconStair } from '@/demo/courses/beaconStair';
 import { netLoftLinks } from '@/demo/courses/netLoftLinks';
 import { DEMO_RUNS } from '@/demo/runs';
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
 import { replay } from '../run';

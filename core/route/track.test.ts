@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { saltPanSlalom } from '@/demo/courses/saltPanSlalom';
-import { endsOf, joinTo, layPieces, type PieceInHand } from '../assemble';
+import { endsOf, joinTo, layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type Piece } from '../course';
 import { distance } from '../geometry';
 import { plannedRoute, trackWay, elevationProfile, wayLength } from '.';

@@ -1,4 +1,4 @@
-import { endIndex, endsOf, type Connector } from '../assemble';
+import { endIndex, endsOf, type Connector } from '../edit';
 import type { Course, Piece } from '../course';
 import { distance, mapVec3, type Vec3 } from '../geometry';
 import { familyOf, markOf } from '../pieces';

@@ -1,4 +1,4 @@
-import { layPieces, NEW_THROWER, newCue, type PieceInHand } from '../assemble';
+import { layPieces, NEW_THROWER, newCue, type PieceInHand } from '../edit';
 import { emptyCourse, type Course, type Cue } from '../course';
 import { buildWorld, initialState, tick, type RunEvent } from './index';
 

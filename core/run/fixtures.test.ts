@@ -1,4 +1,4 @@
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import { courseOf, floor, right, Trial } from './testing';
 import { hiddenPieces, NO_INPUT } from '.';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse } from '../course';
 import { anyRun, pressedRun, runAny } from './fuzz.testing';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { BOUNDS, CUES, EFFECTS, emptyCourse, RUNNERS, type Course, type Link } from '../course';
 import { cosDeg, sinDeg } from '../geometry';
 import { FAMILIES } from '../pieces';

@@ -1,5 +1,5 @@
 import { emptyCourse } from '../course';
-import { layPieces } from '../assemble';
+import { layPieces } from '../edit';
 import {
   hopperOf,
   SKIN,

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { checkCourse, heavyRunRule } from '../check';
 import { emptyCourse, MOST_CARRIED, type Course, type Link, type Piece } from '../course';
 import { buildWorld, courseHash, NO_INPUT, Recorder, ReplayRefused, verifyRun } from '.';

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type Course, type RunnerKind, type RunnerSettings } from '../course';
 import { FAMILIES } from '../pieces';
 import { DEFAULT_GRAVITY as G, mayStrike, NO_INPUT, RUNNER_SPECS, type Input } from '.';

@@ -1,5 +1,5 @@
 import type { Course, Link } from '../course';
-import type { PieceInHand } from '../assemble';
+import type { PieceInHand } from '../edit';
 import { hiddenPieces, NO_INPUT, tideLine } from '.';
 import { courseOf, floor, right, Trial } from './testing';
 

@@ -1,4 +1,4 @@
-import { endsOf, joinTo, layPieces, type PieceInHand } from '../assemble';
+import { endsOf, joinTo, layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type RunnerKind } from '../course';
 import { BED } from '../pieces';
 import { DEFAULT_GRAVITY as G, NO_INPUT, type RunState } from '.';

@@ -1,4 +1,4 @@
-import { layPieces, setRole, type PieceInHand } from '../assemble';
+import { layPieces, setRole, type PieceInHand } from '../edit';
 import { checkCourse as findings } from '../check';
 import { emptyCourse, type Course } from '../course';
 import { markOf } from '../pieces';

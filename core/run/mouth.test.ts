@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type Course } from '../course';
 import { buildWorld, CORE_VERSION, NO_INPUT, initialState, tick, type RunEvent } from '.';
 

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type Course, type RunnerKind, type RunnerSettings } from '../course';
 import { DEFAULT_GRAVITY as G, LIP, NO_INPUT, type RunState } from '.';
 import { Trial } from './testing';

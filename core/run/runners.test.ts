@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse, type Course, type RunnerKind, type RunnerSettings } from '../course';
 import { BED } from '../pieces';
 import { cloneState, DEFAULT_GRAVITY, mayStrike, NO_INPUT, tick, type Input } from '.';

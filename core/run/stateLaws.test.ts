@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Course } from '../course';
-import { movePieces } from '../assemble';
+import { movePieces } from '../edit';
 import { sweep, newTouch, inflateHull, clearance, newClearance } from '../collision';
 import { ballAt } from '../collision/ball.testing';
 import { add, scale, sub, type Vec3 } from '../geometry';

@@ -1,5 +1,5 @@
 import { emptyCourse, type Course } from '../course';
-import { layPieces, type PieceInHand } from '../assemble';
+import { layPieces, type PieceInHand } from '../edit';
 import { buildWorld, type World } from './world';
 import { type Input, NO_INPUT, type RunEvent, type RunState } from './state';
 import { initialState, tick } from './play';

@@ -1,5 +1,5 @@
-import type { PieceInHand } from '../assemble';
-import { layPieces } from '../assemble';
+import type { PieceInHand } from '../edit';
+import { layPieces } from '../edit';
 import { emptyCourse, type Course, type PieceMotion } from '../course';
 import { applyPose } from '../motion';
 import { contactShapes, KINDNESS, worldParts } from '../pieces';

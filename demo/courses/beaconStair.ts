@@ -1,4 +1,4 @@
-import { layPieces, ringCopies, type PieceInHand } from '@/core/assemble';
+import { layPieces, ringCopies, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Course } from '@/core/course';
 import { cosDeg, sinDeg, type Vec3 } from '@/core/geometry';
 import type { DemoCourse } from './demoCourse';

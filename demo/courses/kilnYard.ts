@@ -1,11 +1,4 @@
-import {
-  drawWall,
-  fillArea,
-  layPieces,
-  rectangle,
-  setPanel,
-  type PieceInHand,
-} from '@/core/assemble';
+import { drawWall, fillArea, layPieces, rectangle, setPanel, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import type { DemoCourse } from './demoCourse';

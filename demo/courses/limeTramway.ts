@@ -1,4 +1,4 @@
-import { bestOwnEnd, endsOf, joinTo, layPieces, type PieceInHand } from '@/core/assemble';
+import { bestOwnEnd, endsOf, joinTo, layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import type { DemoCourse } from './demoCourse';

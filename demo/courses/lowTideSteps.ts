@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '@/core/assemble';
+import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Course, type Link } from '@/core/course';
 import type { DemoCourse } from './demoCourse';
 import { shells, stone } from './stones';

@@ -1,4 +1,4 @@
-import { bestOwnEnd, endsOf, fitTrack, joinTo, layPieces, type PieceInHand } from '@/core/assemble';
+import { bestOwnEnd, endsOf, fitTrack, joinTo, layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import type { DemoCourse } from './demoCourse';

@@ -1,4 +1,4 @@
-import type { PieceInHand } from '@/core/assemble';
+import type { PieceInHand } from '@/core/edit';
 import type { Material } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 

@@ -1,4 +1,4 @@
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse, type Course } from '@/core/course';
 import { buildWorld, courseHash, Recorder, initialState, tick, type Run } from '@/core/run';
 import { silence } from '@/server/testing/sounds';

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '@/core/assemble';
+import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Course } from '@/core/course';
 import { buildWorld, courseHash, Recorder, initialState, tick, type Run } from '@/core/run';
 

@@ -1,7 +1,7 @@
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import * as v from 'valibot';
 import { checkPieces } from '@/core/check';
-import { KitError, readKit, KitSchema } from '@/core/assemble';
+import { KitError, readKit, KitSchema } from '@/core/edit';
 import {
   CourseError,
   CourseSchema,

@@ -1,4 +1,4 @@
-import { readKit } from '@/core/assemble';
+import { readKit } from '@/core/edit';
 import { toCourse, type Course } from '@/core/course';
 import { drawCourse, drawPieces, toSvg, type Drawing } from '@/core/formats';
 import { courseLength } from '@/core/route';

@@ -1,4 +1,4 @@
-import { endsOf, joinTo, layPieces, raceOn, setRunner, type PieceInHand } from '@/core/assemble';
+import { endsOf, joinTo, layPieces, raceOn, setRunner, type PieceInHand } from '@/core/edit';
 import {
   emptyCourse,
   type Course,

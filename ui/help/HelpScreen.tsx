@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { COMMANDS, type Command } from '../course/commandList';
-import { keysFor, keysOf, shownKeys, useKeys } from '../course/keys';
+import { COMMANDS, type Command } from '../course/commands/list';
+import { keysFor, keysOf, shownKeys, useKeys } from '../course/commands/keys';
 import { Button, Card, IconButton, Page, showToast, Text } from '../parts';
 import { SPACE, TARGET, useColours } from '../theme';
 import { KeyButton } from './KeyButton';

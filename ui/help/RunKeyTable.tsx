@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, showToast, Text } from '../parts';
-import { RUN_ACTS, runKeysOf, shownCode, useRunKeys, type RunAct } from '../run/runKeys';
+import { RUN_ACTS, runKeysOf, shownCode, useRunKeys, type RunAct } from '../run/controls/runKeys';
 import { SPACE, TARGET, useColours } from '../theme';
 import { KeyButton } from './KeyButton';
 

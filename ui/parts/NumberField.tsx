@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { TextInput, View } from 'react-native';
-import { parseExpression } from '@/core/assemble';
+import { parseExpression } from '@/core/edit';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
 import { focusRing, NO_OUTLINE } from './focus';
 import { shortNumber } from './format';

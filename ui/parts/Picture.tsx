@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import { Image, type DimensionValue, type ImageStyle, type StyleProp } from 'react-native';
 import type { Course, Piece } from '@/core/course';
-import type { Kit } from '@/core/assemble';
+import type { Kit } from '@/core/edit';
 import { formKey } from '@/core/pieces';
 import { drawCourse, drawPiece, drawPieces, toSvg } from '@/core/formats';
 

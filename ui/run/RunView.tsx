@@ -35,20 +35,20 @@ import {
 import { Ambience } from '../music/ambience/Ambience';
 import { Fault, Loading } from '../parts';
 import { RUN_FONTS, useColours, WIDE } from '../theme';
-import { CountIn } from './CountIn';
-import { FlickAim } from './FlickAim';
-import type { Best, Finished } from './finished';
+import { CountIn } from './hud/CountIn';
+import { FlickAim } from './controls/FlickAim';
+import type { Best, Finished } from './finish/finished';
 import { follow } from './follow';
 import { LiveRun } from './liveRun';
 import { PauseSheet, type Ended } from './PauseSheet';
-import { RunHud } from './RunHud';
+import { RunHud } from './hud/RunHud';
 import { RunMusic } from './RunMusic';
-import { nextStart, startCount } from './startChoice';
-import { StartSheet } from './StartSheet';
+import { nextStart, startCount } from './start/startChoice';
+import { StartSheet } from './start/StartSheet';
 import { RUNNER_ROWS } from './runners';
-import { TouchControls } from './TouchControls';
-import { useControls } from './useControls';
-import { useFlick } from './useFlick';
+import { TouchControls } from './controls/TouchControls';
+import { useControls } from './controls/useControls';
+import { useFlick } from './controls/useFlick';
 
 interface RunViewProps {
   readonly course: Course;

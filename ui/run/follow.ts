@@ -1,3 +1,4 @@
+import { shortestAngle } from '@/core/geometry';
 import type { Course } from '@/core/course';
 import { cameraNow, cameraOf, lookAt } from '@/core/route';
 import { TAN_HALF_FIELD, useView } from '../scene';
@@ -16,7 +17,7 @@ export function follow(live: LiveRun, course: Course, delta: number, atOnce: boo
       ? (Math.atan2(-state.fz, state.fx) * 180) / Math.PI
       : state.heading;
   // An eye behind the runner comes round after it, as long as it moves; a cart's keeps close.
-  const turn = ((90 - heading - view.yaw + 540) % 360) - 180;
+  const turn = shortestAngle(90 - heading - view.yaw);
   const moving = Math.hypot(state.vx, state.vz) > 0.5;
   const pace = RUNNER_ROWS[world.runner.kind].follow;
   const turned = atOnce

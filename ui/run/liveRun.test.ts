@@ -1,5 +1,5 @@
 import { courseHash, replay } from '@/core/run';
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { LiveRun } from './liveRun';
 

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { GridFrame, PieceInHand, WorkPlane } from '@/core/assemble';
+import type { GridFrame, PieceInHand, WorkPlane } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { applyPose, type Motion, poseAt, TICKS_PER_SECOND } from '@/core/motion';

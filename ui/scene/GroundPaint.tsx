@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { paintedFaces } from '@/core/assemble';
+import { paintedFaces } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { bakeFaces } from './bake';
 import { facetGeometry } from './geometry';

@@ -1,4 +1,4 @@
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse, type Piece } from '@/core/course';
 import { dragPartition } from './dragPartition';
 

@@ -1,4 +1,4 @@
-import { mapVec3, type Vec3 } from '@/core/geometry';
+import { mapVec3, shortestAngle, type Vec3 } from '@/core/geometry';
 import { motionReduced } from '../device/motion';
 import { axes, metresAPixel, pixelOf, useView, type Eye, type ViewMode } from './view';
 
@@ -28,7 +28,7 @@ export function glideTo(to: Partial<Eye & { mode: ViewMode }>, ms = 260): void {
     to.pitch ?? from.pitch,
   ];
   // The short way round.
-  const around = ((((yaw - from.yaw) % 360) + 540) % 360) - 180;
+  const around = shortestAngle(yaw - from.yaw);
   if (to.mode) look({ mode: to.mode });
   const began = performance.now();
   const step = () => {

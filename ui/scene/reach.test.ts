@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { pieceBounds } from '@/core/pieces';
 import { pixelOf, useView, VIEW_MODES } from './view';

@@ -1,4 +1,4 @@
-import { changePieces, layPieces, movePieces, setTurn } from '@/core/assemble';
+import { changePieces, layPieces, movePieces, setTurn } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { rigidOffset } from './rigidOffset';
 

@@ -1,4 +1,4 @@
-import { movePieces, onWorkPlane } from '@/core/assemble';
+import { movePieces, onWorkPlane } from '@/core/edit';
 import { emptyCourse, type Piece } from '@/core/course';
 import { chunkPieces } from './chunks';
 import { pixelOf, rayAt } from './view';

@@ -1,4 +1,4 @@
-import { layPieces } from '@/core/assemble';
+import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { shallowsOf } from './shallows';
 

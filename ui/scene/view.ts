@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Ray } from '@/core/assemble';
+import type { Ray } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';

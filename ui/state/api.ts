@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Kit } from '@/core/assemble';
+import type { Kit } from '@/core/edit';
 import type { Course } from '@/core/course';
 import {
   AttemptAnswer,

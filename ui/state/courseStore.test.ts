@@ -1,4 +1,4 @@
-import { layPiece, movePieces, removePieces } from '@/core/assemble';
+import { layPiece, movePieces, removePieces } from '@/core/edit';
 import { emptyCourse, patchBytes } from '@/core/course';
 import { endMerge, useCourse } from './courseStore';
 

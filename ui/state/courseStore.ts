@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { chosenOf, keepSymmetry, type PieceInHand } from '@/core/assemble';
+import { chosenOf, keepSymmetry, type PieceInHand } from '@/core/edit';
 import { applyPatch, patchBytes, patchTo, type Course, type CoursePatch } from '@/core/course';
 import { registerModels } from '@/core/pieces';
 import type { SaveState } from './saveQueue';

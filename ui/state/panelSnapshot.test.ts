@@ -1,4 +1,4 @@
-import { layPieces, movePieces } from '@/core/assemble';
+import { layPieces, movePieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from './courseStore';
 import { useDragState } from '../device/dragState';

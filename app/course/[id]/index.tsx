@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CourseScreen } from '@/ui/course/CourseScreen';
+import { CourseScreen } from '@/ui/course/screen/CourseScreen';
 
 export default function CourseRoute() {
   const { id, phase } = useLocalSearchParams<{ id: string; phase?: string }>();

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CourseRunScreen } from '@/ui/course/RunScreen';
+import { CourseRunScreen } from '@/ui/course/screen/RunScreen';
 
 export default function CourseRunRoute() {
   const { id, from } = useLocalSearchParams<{ id: string; from?: string }>();

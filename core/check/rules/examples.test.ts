@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../assemble';
+import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course } from '../../course';
 import { anyRun } from '../../run/fuzz.testing';
 import { applyFix, checkCourse, RULES, type Finding, type RuleId } from '..';

@@ -1,4 +1,4 @@
-import { type Connector, endIndex, endsOf } from '../../assemble';
+import { type Connector, endIndex, endsOf } from '../../edit';
 import { type Vec3, dot, sub } from '../../geometry';
 import { familyOf } from '../../pieces';
 import { plannedRoute } from '../../route';

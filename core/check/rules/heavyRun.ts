@@ -1,4 +1,4 @@
-import { copiesAbout } from '../../assemble';
+import { copiesAbout } from '../../edit';
 import {
   type Course,
   type Link,

@@ -1,4 +1,4 @@
-import { piecesOver } from '../../assemble';
+import { piecesOver } from '../../edit';
 import type { Piece } from '../../course';
 import { type Vec3, dot, sub } from '../../geometry';
 import { familyOf, localGeometry, pieceBounds, toWorld } from '../../pieces';

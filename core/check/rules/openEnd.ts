@@ -1,4 +1,4 @@
-import { endIndex } from '../../assemble';
+import { endIndex } from '../../edit';
 import { markOf } from '../../pieces';
 import { sparseOf } from '../crowd';
 import { type Check, type CheckRule, MOST_TOLD } from '../finding';

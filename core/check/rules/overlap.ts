@@ -1,4 +1,4 @@
-import { piecesOver } from '../../assemble';
+import { piecesOver } from '../../edit';
 import type { Course, Piece } from '../../course';
 import {
   type Bounds,

@@ -1,4 +1,4 @@
-import { pathPlaces } from '../../assemble';
+import { pathPlaces } from '../../edit';
 import { BOUNDS } from '../../course';
 import { distance } from '../../geometry';
 import { type Check, type CheckRule, type Finding, pieceFinding } from '../finding';

@@ -1,4 +1,4 @@
-import { endIndex, endsOf } from '../../assemble';
+import { endIndex, endsOf } from '../../edit';
 import type { Piece } from '../../course';
 import { familyOf } from '../../pieces';
 import { sparseOf } from '../crowd';

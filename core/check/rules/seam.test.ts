@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../../assemble';
+import { layPieces, type PieceInHand } from '../../edit';
 import { emptyCourse } from '../../course';
 import { applyFix, checkCourse } from '..';
 

@@ -1,4 +1,4 @@
-import { piecesOver } from '../../assemble';
+import { piecesOver } from '../../edit';
 import type { Course, Piece } from '../../course';
 import { type Polyhedron, type Vec2, type Vec3, faceNormal, rotate } from '../../geometry';
 import {

@@ -1,4 +1,4 @@
-import { type Connector, endIndex, endsOf } from '../../assemble';
+import { type Connector, endIndex, endsOf } from '../../edit';
 import type { Piece } from '../../course';
 import { type Vec3, sub } from '../../geometry';
 import { familyOf, topOver } from '../../pieces';

@@ -1,4 +1,4 @@
-import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../assemble';
+import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course, type Link } from '../../course';
 import { applyFix, checkCourse } from '..';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { layPieces, type PieceInHand } from '../../assemble';
+import { layPieces, type PieceInHand } from '../../edit';
 import { emptyCourse, RUNNERS, type Course } from '../../course';
 import { Trial } from '../testing';
 import { buildWorld, NO_INPUT, spotAt, initialState } from '..';

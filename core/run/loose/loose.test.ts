@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { matrixOf, quaternionOf, turnMatrix, type Vec3 } from '../../geometry';
-import { layPieces, type PieceInHand } from '../../assemble';
+import { layPieces, type PieceInHand } from '../../edit';
 import { massOf } from '../../pieces';
 import { emptyCourse, type Course, type RunnerKind } from '../../course';
 import { Trial, floor, jumpOnly, right } from '../testing';

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../../assemble';
+import { layPieces, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course, type Link } from '../../course';
 import { FAMILIES } from '../../pieces';
 import { buildWorld, courseHash, loadPhysics, NO_INPUT, initialState, tick } from '..';

@@ -1,4 +1,4 @@
-import { addLink, layPieces, newCue, newEffect, shiftPhase } from '../../assemble';
+import { addLink, layPieces, newCue, newEffect, shiftPhase } from '../../edit';
 import { emptyCourse, type Course, type Link } from '../../course';
 import { buildWorld, LinkPreview, NO_INPUT, initialState, tick, travelOf } from '..';
 

@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '../../assemble';
+import { layPieces, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course, type Piece } from '../../course';
 import { courseOf, floor, right, Trial } from '../testing';
 import { beginAt, buildWorld, missingCheckpoint, NO_INPUT, type Input } from '..';

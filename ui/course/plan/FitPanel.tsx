@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { chainOf, sketchLines, stretchWish, type Fit, type FitWish } from '@/core/assemble';
+import { chainOf, sketchLines, stretchWish, type Fit, type FitWish } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Card, Choices, metres, Stepper, Text } from '../../parts';
@@ -9,7 +9,7 @@ import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE, useColours } from '../../theme';
 import { beginFit, type CancellableJob } from '@/workers/fit';
-import { useLay } from '../layStore';
+import { useLay } from '../lay/layStore';
 import {
   dropFit,
   fitOf,

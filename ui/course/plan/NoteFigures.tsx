@@ -1,11 +1,11 @@
 import { View } from 'react-native';
-import { setNote } from '@/core/assemble';
+import { setNote } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, Field } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../lay/layStore';
 
 /** The notes on the sketch: each can be opened from here as well, changed and deleted. */
 export function NoteFigures() {

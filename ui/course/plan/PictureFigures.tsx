@@ -1,14 +1,14 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { movePicture, setPictureShown, setSketchPicture, roundToStored } from '@/core/assemble';
+import { movePicture, setPictureShown, setSketchPicture, roundToStored } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { Button, NumberField, Stepper, showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { planeNow } from '../landing';
-import { useLay, useLayOf } from '../layStore';
-import { applyScale } from '../tools/sketchTool';
+import { planeNow } from '../lay/landing';
+import { useLay, useLayOf } from '../lay/layStore';
+import { applyScale } from '../lay/tools/sketchTool';
 import { readPicture } from './readPicture';
 
 /** Metres a picture is wide when it is laid down. */

@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace } from '@/core/course';
-import { setKind } from '@/core/assemble';
+import { setKind } from '@/core/edit';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, NumberField, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
-import { Expected } from '../Expected';
+import { Expected } from '../screen/Expected';
 import { SPACE } from '../../theme';
-import { useLay } from '../layStore';
-import { reshape } from '../reshape';
+import { useLay } from '../lay/layStore';
+import { reshape } from '../screen/reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
-import { VersionsSheet } from '../VersionsSheet';
+import { VersionsSheet } from '../screen/VersionsSheet';
 
 const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
   value,

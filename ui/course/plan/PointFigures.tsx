@@ -5,13 +5,13 @@ import {
   placeOfPoint,
   removeSketchPoint,
   sketchLines,
-} from '@/core/assemble';
+} from '@/core/edit';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { Button, NumberField } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../lay/layStore';
 
 /** How far from the last a point is put that is added without touching the scene, m. */
 const STEP = 5;

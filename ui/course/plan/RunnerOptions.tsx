@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import { RUNNERS, type Course, type RunnerKind, type RunnerSettings } from '@/core/course';
-import { chooseRunner, setRunner, setRunnerSetting, type RunnerDial } from '@/core/assemble';
+import { chooseRunner, setRunner, setRunnerSetting, type RunnerDial } from '@/core/edit';
 import { DEFAULT_GRAVITY, hasLoose, RUNNER_SPECS, SECONDS_TO_TOP_SPEED } from '@/core/run';
 import { Chip, Choices, NumberField, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { RUNNER_ROWS } from '../../run/runners';
-import { reshape } from '../reshape';
+import { reshape } from '../screen/reshape';
 
 const usual = (kind: RunnerKind, key: RunnerDial): number => {
   const defaults: RunnerSettings = RUNNER_SPECS[kind].defaults;

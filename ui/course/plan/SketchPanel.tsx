@@ -8,12 +8,12 @@ import {
   smoothSketch,
   wayLengthOf,
   type SketchLine,
-} from '@/core/assemble';
+} from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, metres, Stepper, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../lay/layStore';
 import { FitPanel } from './FitPanel';
 import { NoteFigures } from './NoteFigures';
 import { PictureFigures } from './PictureFigures';

@@ -1,4 +1,4 @@
-import { layPieces, type Fit } from '@/core/assemble';
+import { layPieces, type Fit } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
 import { dropFit, fitOf, keepFit, layFit, layStretch, stretchAbout, useFit } from './fitStore';

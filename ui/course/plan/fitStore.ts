@@ -8,7 +8,7 @@ import {
   sketchLines,
   type Fit,
   type SketchPoint,
-} from '@/core/assemble';
+} from '@/core/edit';
 import type { Course, Piece } from '@/core/course';
 import { distance, type Vec3 } from '@/core/geometry';
 import { showToast } from '../../parts';

@@ -1,5 +1,5 @@
 import { useView } from '../../scene';
-import { useLay } from '../layStore';
+import { useLay } from '../lay/layStore';
 import { endSketch, lookForDrawing } from './sketchView';
 
 jest.mock('../../scene', () => ({

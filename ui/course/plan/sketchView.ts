@@ -1,5 +1,5 @@
 import { glideTo, showAcross, useView, type Eye, type ViewMode } from '../../scene';
-import { useLay } from '../layStore';
+import { useLay } from '../lay/layStore';
 
 /** Metres across that are in view when a sketch is begun. */
 const FIRST_VIEW = 200;

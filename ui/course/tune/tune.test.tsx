@@ -1,10 +1,10 @@
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
-import { addLink, layPieces, newEffect, setBehaviour } from '@/core/assemble';
+import { addLink, layPieces, newEffect, setBehaviour } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
 import { Toasts } from '../../parts';
-import { TunePanel } from '../TunePanel';
-import { commonPeriod, scrubSeconds } from './scrub';
+import { TunePanel } from '../screen/TunePanel';
+import { commonPeriod, scrubSeconds } from './motion/scrub';
 import { endTuning, useTune } from './tuneStore';
 import { linkWords } from './links/linkWords';
 

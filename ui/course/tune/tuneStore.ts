@@ -1,7 +1,7 @@
 import type { ManualTrigger } from '@/core/run';
 import { create } from 'zustand';
 import { picker } from '../../state/picker';
-import type { FrameShape } from '../playersEye';
+import type { FrameShape } from '../scene/playersEye';
 
 /** What the figures of a chosen piece are about. */
 export const TUNE_TABS = ['place', 'contact', 'motion', 'links'] as const;

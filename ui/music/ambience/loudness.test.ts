@@ -1,4 +1,4 @@
-import { layPieces, type PieceInHand } from '@/core/assemble';
+import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { courseHash } from '@/core/run';
 import { soundPlaces } from './loudness';

@@ -1,4 +1,4 @@
-import type { RunnerDial } from '@/core/assemble';
+import type { RunnerDial } from '@/core/edit';
 import type { RunnerSettings } from '@/core/course';
 
 /** A setting of a runner as it is shown. */

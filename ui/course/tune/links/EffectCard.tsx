@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { changeEffect, changeLink, newEffect } from '@/core/assemble';
+import { changeEffect, changeLink, newEffect } from '@/core/edit';
 import {
   EFFECTS,
   EFFECT_TRAITS,
@@ -10,8 +10,8 @@ import {
 } from '@/core/course';
 import { Button, Choices, Field, NumberField } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
-import { Section } from '../Section';
-import { Triple } from '../Triple';
+import { Section } from '../figures/Section';
+import { Triple } from '../figures/Triple';
 import { useTune } from '../tuneStore';
 import { SOUND_WORDS } from '../words';
 import { EFFECT_ROWS } from './effectRows';

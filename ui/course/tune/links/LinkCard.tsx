@@ -1,12 +1,12 @@
 import { ticksOf } from '@/core/run';
 import { View } from 'react-native';
-import { addLink, changeLink, moveEffect, newCue, newEffect, removeLink } from '@/core/assemble';
+import { addLink, changeLink, moveEffect, newCue, newEffect, removeLink } from '@/core/edit';
 import { CUE_TRAITS, CUES, type CueKind, type Link } from '@/core/course';
 import { Button, Chip, Choices, NumberField, SortableList, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { useFirings } from '../dry';
-import { Flow } from '../Section';
+import { useFirings } from '../motion/dry';
+import { Flow } from '../figures/Section';
 import { useTune } from '../tuneStore';
 import { CUE_ROWS } from './cueRows';
 import { EffectCard } from './EffectCard';

@@ -1,13 +1,13 @@
 import { View } from 'react-native';
-import { addLink, linksOf, newCue, newEffect, pairOf } from '@/core/assemble';
+import { addLink, linksOf, newCue, newEffect, pairOf } from '@/core/edit';
 import type { Link, Piece } from '@/core/course';
 import { Button, ListItem, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useEditing, usePanelSnapshot } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { useFirings } from '../dry';
-import { Section } from '../Section';
+import { useFirings } from '../motion/dry';
+import { Section } from '../figures/Section';
 import { useTune } from '../tuneStore';
 import { linkWords } from './linkWords';
 import { LinkCard } from './LinkCard';

@@ -1,11 +1,11 @@
-import { pairWith, partnersOf } from '@/core/assemble';
+import { pairWith, partnersOf } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { Button, ListItem, Text } from '../../../parts';
 import { glideTo } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { Section } from '../Section';
+import { Section } from '../figures/Section';
 import { useTune } from '../tuneStore';
 import { pieceName } from '../words';
 

@@ -1,6 +1,6 @@
 import { Button, Chip, showToast } from '../../../parts';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
-import { Flow } from '../Section';
+import { Flow } from '../figures/Section';
 import { pieceName } from '../words';
 
 /** A list of pieces with one put in, or taken out where it is in it; none where none is left. */

@@ -1,0 +1,7 @@
+// What is of the whole course: kits, rules, ties, legs, links.
+export * from './kit';
+export * from './rules';
+export * from './purpose';
+export * from './legs';
+export * from './links';
+export { pairOf, pairWith, partnersOf } from './ties';

@@ -1,0 +1,43 @@
+import type { Course } from '../../course';
+import { legOf, markOf, type Mark } from '../../pieces';
+
+/** Most legs a course may have. */
+export const MOST_LEGS = 18;
+
+/** The leg that a checkpoint laid next belongs to: the first that has no goal yet, else the last begun. */
+export function checkpointLeg(course: Pick<Course, 'pieces' | 'legs'>): number {
+  if (!course.legs) return 1;
+  const ended = course.pieces.filter((piece) => markOf(piece) === 'goal').map(legOf);
+  const begun = course.pieces.filter((piece) => markOf(piece) === 'start').map(legOf);
+  const open = begun.filter((leg) => !ended.includes(leg)).sort((a, b) => a - b);
+  return open[0] ?? Math.max(1, ...begun);
+}
+
+/**
+ * The leg that a start or goal laid next belongs to: every start after the first begins another leg, unless
+ * a run takes one of several, and a goal ends the first leg that has a start and none yet.
+ * @returns null when all legs there may be have begun
+ */
+export function nextLeg(
+  { pieces, starts }: Pick<Course, 'pieces' | 'starts'>,
+  mark: 'start' | 'goal',
+) {
+  const legsWith = (wanted: Mark) =>
+    new Set(pieces.filter((piece) => markOf(piece) === wanted).map(legOf));
+  const [begun, ended] = [legsWith('start'), legsWith('goal')];
+  const all = Array.from({ length: MOST_LEGS }, (_, i) => i + 1);
+  if (mark === 'start' && starts) return Math.max(1, ...begun);
+  if (mark === 'start') return all.find((leg) => !begun.has(leg)) ?? null;
+  return all.find((leg) => begun.has(leg) && !ended.has(leg)) ?? 1;
+}
+
+/** The legs of a course of which so many are needed; those it has stay as they are. */
+export const withLegs = (
+  { legs = [], kind }: Pick<Course, 'legs' | 'kind'>,
+  needed: number,
+): NonNullable<Course['legs']> => [
+  ...legs,
+  ...Array.from({ length: Math.max(0, needed - legs.length) }, () =>
+    kind === 'strokes' ? { par: 3 } : {},
+  ),
+];

@@ -1,0 +1,4 @@
+// Finding pieces fast among very many.
+export * from './near';
+export * from './pick';
+export * from './warmIndexes';

@@ -1,0 +1,37 @@
+import { PHASES } from '../../../parts';
+import { useOpen } from '../../screen/openStore';
+import { navigation, type Command, course } from './command';
+
+/** Where one goes. */
+export const GO: readonly Command[] = [
+  ...PHASES.map((phase, i): Command => ({
+    id: `go.${phase}`,
+    label: `${phase[0].toUpperCase()}${phase.slice(1)}`,
+    group: 'Go',
+    keys: `${i + 1}`,
+    run: () => navigation.to(phase),
+  })),
+  {
+    id: 'go.here',
+    label: 'Run from here',
+    group: 'Go',
+    keys: 'Shift+4',
+    run: () => navigation.runHere(),
+  },
+  { id: 'undo', label: 'Undo', group: 'Go', keys: 'Ctrl+Z', run: () => course().undo() },
+  { id: 'redo', label: 'Redo', group: 'Go', keys: 'Ctrl+Y', run: () => course().redo() },
+  {
+    id: 'find',
+    label: 'Find a command',
+    group: 'Go',
+    keys: 'Ctrl+K',
+    run: () => useOpen.getState().open('finder'),
+  },
+  {
+    id: 'help',
+    label: 'All keys and touches',
+    group: 'Go',
+    keys: '?',
+    run: () => navigation.help(),
+  },
+];

@@ -1,0 +1,158 @@
+import { View } from 'react-native';
+import { Switch } from '@rneui/themed';
+import { chosenOf, GRID_STEPS, TURN_STEPS } from '@/core/edit';
+import { Button, Choices, NumberField, Sheet, Text } from '../../../parts';
+import { useCourse } from '../../../state/courseStore';
+import { SPACE, TARGET, useColours } from '../../../theme';
+import { useLayOf } from '../layStore';
+
+/** @throws RangeError in words when a value is none that a step may have */
+function within(value: number, min: number, max: number): number {
+  if (!Number.isFinite(value) || value < min || value > max) {
+    throw new RangeError(`A step goes from ${min} to ${max}.`);
+  }
+  return value;
+}
+
+const words = (step: number, unit: string) => (step === 0 ? 'Off' : `${step} ${unit}`);
+
+/** Grid step for each axis, turn step, and what else takes hold. */
+export function SnapSheet({ onClose }: { onClose: () => void }) {
+  const { steps, turnStep, gridOrigin, gridTurn, ends, corners, surface, snapping, set } = useLayOf(
+    'steps',
+    'turnStep',
+    'gridOrigin',
+    'gridTurn',
+    'ends',
+    'corners',
+    'surface',
+    'snapping',
+    'set',
+  );
+  const chosen = useCourse((s) => chosenOf(s.course, s.choice)[0]);
+  const setStep = (axis: number | 'all') => (value: string) => {
+    const step = Number(value);
+    set({
+      snapping: true,
+      steps:
+        axis === 'all'
+          ? [step, step, step]
+          : ([0, 1, 2].map((i) => (i === axis ? step : steps[i])) as never),
+    });
+  };
+  const same = steps.every((step) => step === steps[0]);
+  const options = GRID_STEPS.map((step) => ({ value: String(step), label: words(step, 'm') }));
+  return (
+    <Sheet title="Steps and snaps" open onClose={onClose}>
+      <Toggle label="Snap" value={snapping} onChange={(value) => set({ snapping: value })} />
+      <Text as="small" tint="slate">
+        Hold Alt and nothing snaps while it is down.
+      </Text>
+      <Choices
+        label="Grid, all axes"
+        value={same ? String(steps[0]) : ''}
+        options={options}
+        onChange={setStep('all')}
+      />
+      <View>
+        {(['x', 'y', 'z'] as const).map((axis, i) => (
+          <NumberField
+            key={axis}
+            label={`Step along ${axis}`}
+            unit="m"
+            step={0.05}
+            value={steps[i]}
+            testID={`step-${axis}`}
+            onChange={(step) => setStep(i)(String(within(step, 0, 100)))}
+          />
+        ))}
+        <NumberField
+          label="Turns by"
+          unit="°"
+          step={2.5}
+          value={turnStep}
+          testID="step-turn"
+          onChange={(step) => set({ turnStep: within(step, 0, 180) })}
+        />
+      </View>
+      <Choices
+        label="Turns"
+        value={String(turnStep)}
+        options={TURN_STEPS.map((step) => ({
+          value: String(step),
+          label: step === 0 ? 'Off' : `${step}°`,
+        }))}
+        onChange={(value) => set({ turnStep: Number(value) })}
+      />
+      <View>
+        <Text as="smallStrong">Where the grid lies</Text>
+        {(['x', 'y', 'z'] as const).map((axis, i) => (
+          <NumberField
+            key={axis}
+            label={`Origin ${axis}`}
+            unit="m"
+            step={0.25}
+            value={gridOrigin[i]}
+            onChange={(v) =>
+              set({ gridOrigin: gridOrigin.map((old, k) => (k === i ? v : old)) as never })
+            }
+          />
+        ))}
+        <NumberField
+          label="Turned by"
+          unit="°"
+          step={15}
+          value={gridTurn}
+          testID="grid-turn"
+          onChange={(v) => set({ gridTurn: ((v % 360) + 360) % 360 })}
+        />
+      </View>
+      <Button
+        title="Lay the grid on what is chosen"
+        icon="crosshair"
+        disabled={!chosen}
+        onPress={() =>
+          chosen && set({ gridOrigin: [...chosen.at], gridTurn: chosen.turn?.[1] ?? 0 })
+        }
+      />
+      <Toggle label="Open ends" value={ends} onChange={(value) => set({ ends: value })} />
+      <Toggle
+        label="Corners and middles"
+        value={corners}
+        onChange={(value) => set({ corners: value })}
+      />
+      <Toggle label="Surfaces" value={surface} onChange={(value) => set({ surface: value })} />
+    </Sheet>
+  );
+}
+
+export function Toggle({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
+  const colours = useColours();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        justifyContent: 'space-between',
+        minHeight: TARGET,
+        gap: SPACE.m,
+      }}
+    >
+      <Text>{label}</Text>
+      <Switch
+        value={value}
+        onValueChange={onChange}
+        color={colours.moss}
+        accessibilityLabel={label}
+      />
+    </View>
+  );
+}

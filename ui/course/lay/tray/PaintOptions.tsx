@@ -1,0 +1,168 @@
+import { Pressable, View } from 'react-native';
+import { paintPieces, type Paint } from '@/core/edit';
+import { MATERIALS, type Material } from '@/core/course';
+import { TONES } from '@/core/pieces';
+import { Stepper, Text } from '../../../parts';
+import { useEditing } from '../../../state/panelSnapshot';
+import { RADIUS, TARGET, useColours } from '../../../theme';
+import { useLayOf } from '../layStore';
+import { ToolButton } from './ToolButton';
+
+/** Colours of the harbour, beside the materials. */
+const COLOURS: Readonly<Record<string, string>> = {
+  '#C8553D': 'Buoy red',
+  '#D98E4A': 'Rust pink',
+  '#D9B34A': 'Oilskin',
+  '#6F8F4E': 'Weed',
+  '#3F7F7A': 'Deep tide',
+  '#4F6FA0': 'Ink blue',
+  '#7A5A94': 'Heather',
+  '#E9E2D0': 'Limewash',
+  '#3A4247': 'Tar',
+};
+
+const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Materials and colours to paint with, and taking a paint from a piece. */
+export function PaintOptions() {
+  const { paint, picking, wholeGround, groundBrush, brush, set } = useLayOf(
+    'paint',
+    'picking',
+    'wholeGround',
+    'groundBrush',
+    'brush',
+    'set',
+  );
+  const { choice, edit } = useEditing();
+  const swatches: { paint: Paint; label: string; fill: string }[] = [
+    ...MATERIALS.map((material: Material) => ({
+      paint: { material },
+      label: `${material[0].toUpperCase()}${material.slice(1)}`,
+      fill: TONES[material].top,
+    })),
+    ...Object.entries(COLOURS).map(([colour, label]) => ({
+      paint: { colour },
+      label,
+      fill: colour,
+    })),
+  ];
+  return (
+    <>
+      <ToolButton
+        icon="crosshair"
+        label="Pick"
+        on={picking}
+        onPress={() => set({ picking: !picking })}
+        testID="paint-pick"
+      />
+      <ToolButton
+        icon="droplet"
+        label="Chosen"
+        disabled={choice.size === 0}
+        onPress={() => edit((course) => paintPieces(course, choice, paint))}
+      />
+      <ToolButton
+        icon="edit-2"
+        label="Brush"
+        on={groundBrush}
+        onPress={() => set({ groundBrush: !groundBrush, wholeGround: false })}
+        testID="paint-brush"
+      />
+      {groundBrush && (
+        <Stepper
+          label="Width"
+          value={2 * brush}
+          unit="m"
+          step={1}
+          min={1}
+          max={40}
+          onChange={(width) => set({ brush: width / 2 })}
+        />
+      )}
+      <ToolButton
+        icon="maximize"
+        label="Ground"
+        on={wholeGround}
+        onPress={() => set({ wholeGround: !wholeGround, groundBrush: false })}
+        testID="paint-ground"
+      />
+      <ToolButton
+        icon="rotate-ccw"
+        label="Own"
+        on={paint === 'own'}
+        onPress={() => set({ paint: 'own', picking: false })}
+      />
+      <OwnColour
+        colour={typeof paint === 'object' && 'colour' in paint ? paint.colour : undefined}
+        onChange={(colour) => set({ paint: { colour }, picking: false })}
+      />
+      {swatches.map((swatch) => (
+        <Swatch
+          key={swatch.label}
+          label={swatch.label}
+          fill={swatch.fill}
+          on={same(paint, swatch.paint)}
+          onPress={() => set({ paint: swatch.paint, picking: false })}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Any colour at all, by the browser's own way to choose one. */
+function OwnColour({
+  colour = '#C8553D',
+  onChange,
+}: {
+  colour?: string;
+  onChange: (colour: string) => void;
+}) {
+  return (
+    <View style={{ width: 62, alignItems: 'center', gap: 2 }}>
+      <input
+        type="color"
+        aria-label="Any colour"
+        data-testid="paint-any"
+        value={colour.toLowerCase()}
+        onChange={(event) => onChange(event.target.value.toUpperCase())}
+        style={{ width: TARGET, height: TARGET, border: 0, padding: 0, background: 'none' }}
+      />
+      <Text as="small">Any</Text>
+    </View>
+  );
+}
+
+export function Swatch({
+  label,
+  fill,
+  on,
+  onPress,
+}: {
+  label: string;
+  fill: string;
+  on: boolean;
+  onPress: () => void;
+}) {
+  const colours = useColours();
+  return (
+    <Pressable
+      accessibilityRole="radio"
+      aria-checked={on}
+      accessibilityLabel={label}
+      onPress={onPress}
+      style={{ width: 62, alignItems: 'center', gap: 2 }}
+    >
+      <View
+        style={{
+          width: TARGET,
+          height: TARGET,
+          borderRadius: RADIUS.s,
+          backgroundColor: fill,
+          borderWidth: on ? 3 : 1,
+          borderColor: on ? colours.moss : colours.line,
+        }}
+      />
+      <Text as={on ? 'smallStrong' : 'small'}>{label}</Text>
+    </Pressable>
+  );
+}

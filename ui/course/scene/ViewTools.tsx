@@ -1,0 +1,120 @@
+import { View } from 'react-native';
+import { Card, IconButton, shortNumber, Text } from '../../parts';
+import { useView } from '../../scene';
+import { SPACE, useColours } from '../../theme';
+import { viewCommands } from '../commands/list';
+import { hintFor } from '../commands/keys';
+import { planeOf, useLayOf } from '../lay/layStore';
+import { useOpen } from '../screen/openStore';
+import { PlanMap } from '../lay/sheets/PlanMap';
+
+const MODE_NAMES = { side: 'Side', above: 'Above', free: 'Free' } as const;
+const MODE_ICONS = { side: 'square', above: 'map', free: 'box' } as const;
+
+/**
+ * How one looks and where taps land: view, snapping, work plane, plan, all of it in view.
+ * @param bare only how one looks, where there is little room and nothing is laid
+ */
+export function ViewTools({ bare = false }: { bare?: boolean }) {
+  const colours = useColours();
+  const mode = useView((s) => s.mode);
+  const { steps, snapping, turnStep, level, depth, set } = useLayOf(
+    'steps',
+    'snapping',
+    'turnStep',
+    'level',
+    'depth',
+    'set',
+  );
+  const { sheet, open, toggle } = useOpen();
+  const { axis, value } = planeOf(mode, { level, depth });
+  const rule = <View style={{ height: 1, alignSelf: 'stretch', backgroundColor: colours.line }} />;
+  const [x, y, z] = steps;
+  const grid = x === y && y === z ? (x === 0 ? 'Free' : `${x} m`) : 'Mixed';
+  return (
+    <View
+      pointerEvents="box-none"
+      style={{
+        flexDirection: 'row',
+        alignItems: 'flex-start',
+        alignSelf: 'stretch',
+        gap: SPACE.s,
+      }}
+    >
+      <View pointerEvents="box-none" style={{ flex: 1, flexDirection: 'row', gap: SPACE.s }}>
+        <Card style={{ width: 48, alignItems: 'center', alignSelf: 'flex-start' }}>
+          <IconButton
+            icon="compass"
+            label="Plan of the whole course"
+            hint={hintFor('view.plan')}
+            on={sheet === 'plan'}
+            onPress={() => toggle('plan')}
+            testID="plan-toggle"
+          />
+          <IconButton
+            icon="maximize"
+            label="All in view"
+            hint={hintFor('view.fit')}
+            onPress={viewCommands.fit}
+          />
+          <IconButton
+            icon="more-horizontal"
+            label="Look and find"
+            hint={hintFor('view.more')}
+            onPress={() => open('look')}
+            testID="look-open"
+          />
+        </Card>
+        {sheet === 'plan' && <PlanMap />}
+      </View>
+      {!bare && (
+        <Card style={{ width: 60, alignItems: 'center', paddingVertical: 2 }}>
+          <IconButton
+            icon={MODE_ICONS[mode]}
+            label={MODE_NAMES[mode]}
+            hint={hintFor('view.next')}
+            labelled
+            onPress={viewCommands.nextView}
+            style={{ minHeight: 46 }}
+            testID="view-mode"
+          />
+          {rule}
+          <IconButton
+            icon="grid"
+            label={snapping ? grid : 'Off'}
+            hint={hintFor('snap')}
+            labelled
+            on={snapping}
+            onPress={() => set({ snapping: !snapping })}
+            style={{ minHeight: 46 }}
+            testID="snap-toggle"
+          />
+          <IconButton
+            icon="sliders"
+            label={snapping && turnStep > 0 ? `${turnStep}°` : '1°'}
+            labelled
+            onPress={() => open('snap')}
+            style={{ minHeight: 44 }}
+            testID="snap-settings"
+          />
+          {rule}
+          <IconButton
+            icon="arrow-up"
+            label="Work plane on"
+            hint={hintFor('plane.on')}
+            onPress={() => viewCommands.movePlane(1)}
+          />
+          <Text as="smallFigures">
+            {axis} {shortNumber(Math.round(value * 100) / 100)}
+          </Text>
+          <IconButton
+            icon="arrow-down"
+            label="Work plane back"
+            hint={hintFor('plane.back')}
+            onPress={() => viewCommands.movePlane(-1)}
+          />
+        </Card>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,83 @@
+import { Fragment } from 'react';
+import { View } from 'react-native';
+import Svg, { G, Rect, Text as SvgText } from 'react-native-svg';
+import { chosenOf } from '@/core/edit';
+import type { Piece } from '@/core/course';
+import { pixelOf, useView } from '../../../scene';
+import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
+import { DAY } from '../../../theme';
+import { useTuneOf } from '../../tune/tuneStore';
+import { CameraFrame } from './CameraFrame';
+import { LinkMarks } from './LinkMarks';
+import type { See } from './marks';
+import { Onion, Ranges, Throw } from './MotionMarks';
+import { PathMarks } from './PathMarks';
+import { PoseMarks } from './PoseMarks';
+import { RegionMarks } from './RegionMarks';
+
+/** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
+export function TuneOverlay() {
+  const view = useView();
+  const { picking, frameAt } = useTuneOf('picking', 'frameAt');
+  const see: See = (p) => pixelOf(view, p);
+  // What follows the course follows it by itself: a drag has no more drawn anew than it moves.
+  return (
+    <View pointerEvents="none" style={{ position: 'absolute', inset: 0 }}>
+      <Svg width={view.width} height={view.height}>
+        <RegionMarks see={see} />
+        <ChosenMarks see={see} />
+        <LinkMarks see={see} />
+        {frameAt !== null && <CameraFrame at={frameAt} />}
+        {picking && <Banner words={picking.words} width={view.width} />}
+      </Svg>
+    </View>
+  );
+}
+
+const hasMarks = ({ motion, wake, thrower }: Piece) => Boolean(motion ?? wake ?? thrower);
+
+function ChosenMarks({ see }: { see: See }) {
+  const chosen = useLiveOrSnapshot((s) => chosenOf(s.course, s.choice));
+  const { tab, drawingPath, onion } = useTuneOf('tab', 'drawingPath', 'onion');
+  return (
+    <>
+      {(onion ? chosen : chosen.filter(hasMarks)).map((piece) => (
+        <Fragment key={piece.id}>
+          {onion && <Onion piece={piece} see={see} />}
+          <PathMarks piece={piece} see={see} knobs={drawingPath || tab === 'motion'} />
+          {tab === 'motion' && <PoseMarks piece={piece} see={see} />}
+          <Ranges piece={piece} see={see} />
+          {piece.thrower && <Throw piece={piece} see={see} />}
+        </Fragment>
+      ))}
+    </>
+  );
+}
+
+function Banner({ words, width }: { words: string; width: number }) {
+  const wide = Math.min(width - 24, words.length * 8 + 28);
+  return (
+    <G>
+      <Rect
+        x={(width - wide) / 2}
+        y={74}
+        width={wide}
+        height={34}
+        rx={10}
+        fill={DAY.card}
+        stroke={DAY.moss}
+        strokeWidth={2}
+      />
+      <SvgText
+        x={width / 2}
+        y={96}
+        fontSize={14}
+        fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
+        fill={DAY.ink}
+        textAnchor="middle"
+      >
+        {words}
+      </SvgText>
+    </G>
+  );
+}

@@ -1,0 +1,151 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { router } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import type { CourseKind } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
+import { ranksBefore } from '@/core/run';
+import { Button, Fault, Loading, runTime, Text } from '../../parts';
+import { FinishActions } from '../../run/finish/FinishActions';
+import { effortOf } from '../../run/finish/effort';
+import { FinishPanel } from '../../run/finish/FinishPanel';
+import { RunView } from '../../run/RunView';
+import type { Best, Finished } from '../../run/finish/finished';
+import { useView } from '../../scene';
+import { api } from '../../state/api';
+import { useCourse } from '../../state/courseStore';
+import { useFirsts } from '../../state/firsts';
+import { useLastRun } from '../../state/lastRun';
+import { useCourseOnServer } from '../../state/queries';
+import { useReplay } from '../../state/useBest';
+import { useOpenCourse, whenSaved } from '../../state/useOpenCourse';
+import { SPACE } from '../../theme';
+
+/** A place given as x,y,z in the address, or nothing. */
+function placeOf(from: string | undefined): Vec3 | undefined {
+  const at = from?.split(',').map(Number);
+  if (at?.length !== 3 || at.some((v) => !Number.isFinite(v))) return undefined;
+  return [at[0], at[1], at[2]];
+}
+
+/** The maker's own run of the open course. */
+export function CourseRunScreen({ id, from }: { id: string; from: string | undefined }) {
+  const { ready, error, retry } = useOpenCourse(id);
+  const course = useCourse((s) => s.course);
+  const { data } = useCourseOnServer(id);
+  const best = useReplay(course, data?.proof?.run);
+  const place = useMemo(() => placeOf(from), [from]);
+  // What is looked at while building comes back after the run.
+  const [before] = useState(() => {
+    const { target, distance, yaw, pitch, mode } = useView.getState();
+    return { target, distance, yaw, pitch, mode };
+  });
+  useEffect(() => () => useView.getState().look(before), [before]);
+  useEffect(() => useFirsts.getState().note('run'), []);
+  const leave = () => {
+    if (router.canGoBack()) router.back();
+    else router.replace(`/course/${id}` as never);
+  };
+  if (error && !ready) {
+    return (
+      <Fault
+        title="The course cannot be opened"
+        words={error.message}
+        action={{ label: 'Try again', act: retry }}
+      />
+    );
+  }
+  if (!ready) return <Loading what="Opening the course" />;
+  if (!course.pieces.some(({ family }) => family === 'start')) {
+    return (
+      <Fault
+        title="The course has no start"
+        words="Lay a start, then run."
+        action={{ label: 'Back to building', act: leave }}
+      />
+    );
+  }
+  return (
+    <RunView
+      course={course}
+      from={place}
+      best={best ?? undefined}
+      leaveLabel="Back to building"
+      onLeave={leave}
+      onProgress={(result) => useLastRun.getState().keep(result)}
+      finished={(finished, again) => (
+        <FinishPanel
+          result={finished.result}
+          best={finished.fromStart ? finished.best : undefined}
+          targets={course.targets}
+          effort={effortOf(course)}
+          kind={course.kind}
+        >
+          <Keep id={id} kind={course.kind} finished={finished} best={finished.best} />
+          <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />
+        </FinishPanel>
+      )}
+    />
+  );
+}
+
+/** Keeps a finished run as the proof; the server replays it before it believes it. */
+function Keep({
+  id,
+  kind,
+  finished,
+  best,
+}: {
+  id: string;
+  kind: CourseKind;
+  finished: Finished;
+  best: Best | undefined;
+}) {
+  const client = useQueryClient();
+  const keep = useMutation({
+    mutationFn: async () => {
+      if (!(await whenSaved())) {
+        throw new Error(
+          'The course is not on the server yet, so the run waits here. Try again when the server is back.',
+        );
+      }
+      return api.prove(id, finished.run);
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['course', id] });
+      void client.invalidateQueries({ queryKey: ['courses'] });
+    },
+  });
+  if (!finished.fromStart) {
+    return (
+      <Text as="small" tint="slate">
+        Begun part of the way, so it is no proof. Run from the start for that.
+      </Text>
+    );
+  }
+  if (keep.data) {
+    return <Text testID="run-kept">Kept as your proof: {runTime(keep.data.time)}.</Text>;
+  }
+  const { time, jumps } = finished.result;
+  if (best && !ranksBefore(kind, { time, strokes: jumps }, { ...best, strokes: best.jumps })) {
+    return (
+      <Text as="small" tint="slate">
+        Your kept run of {kind === 'strokes' ? `${best.jumps} strokes in ` : ''}
+        {runTime(best.time)} stays the best.
+      </Text>
+    );
+  }
+  return (
+    <View style={{ gap: SPACE.s }}>
+      {keep.error && <Text tint="rust">{keep.error.message}</Text>}
+      <Button
+        kind="main"
+        title="Keep this run"
+        icon="check"
+        busy={keep.isPending}
+        onPress={() => keep.mutate()}
+        testID="keep-run"
+      />
+    </View>
+  );
+}

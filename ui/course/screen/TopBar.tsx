@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import { useWindowDimensions, View } from 'react-native';
+import { useShallow } from 'zustand/react/shallow';
+import { ago, Card, IconButton, Text } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import type { SaveState } from '../../state/saveQueue';
+import { useDebouncedCourse } from '../../state/debouncedCourse';
+import { SPACE, WIDE } from '../../theme';
+import { usePutOff } from './ConflictSheet';
+import { FindingsSheet } from './FindingsSheet';
+import { useFindings } from './useFindings';
+
+/** Back, name, saved state, undo, redo and findings. */
+export function TopBar({ onBack }: { onBack: () => void }) {
+  const { name, pieces, save, canUndo, canRedo, undo, redo } = useCourse(
+    useShallow(({ course, save: saved, past, future, undo: back, redo: forth }) => ({
+      name: course.name,
+      pieces: course.pieces.length,
+      save: saved,
+      canUndo: past.length > 0,
+      canRedo: future.length > 0,
+      undo: back,
+      redo: forth,
+    })),
+  );
+  const wide = useWindowDimensions().width >= WIDE;
+  const [open, setOpen] = useState(false);
+  const findings = useFindings(useDebouncedCourse());
+  return (
+    <Card
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        minHeight: 56,
+        paddingHorizontal: SPACE.xs,
+        margin: SPACE.s,
+      }}
+    >
+      <IconButton icon="chevron-left" label="Back to my courses" onPress={onBack} />
+      <View style={{ flex: 1, minWidth: 0 }}>
+        <Text as="heading" numberOfLines={1} style={{ fontSize: 17, lineHeight: 21 }}>
+          {name || 'Unnamed course'}
+        </Text>
+        <Text
+          as="small"
+          tint={
+            save.kind === 'saved' || save.kind === 'saving' || save.kind === 'unsaved'
+              ? 'slate'
+              : 'rust'
+          }
+          // Two versions wait for a word: asked again by a tap.
+          onPress={
+            save.kind === 'conflict' ? () => usePutOff.setState({ theirs: null }) : undefined
+          }
+          testID="save-state"
+        >
+          {saveWords(save, wide)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
+        </Text>
+      </View>
+      <IconButton
+        icon="corner-up-left"
+        label="Undo"
+        hint="Ctrl Z"
+        disabled={!canUndo}
+        onPress={undo}
+      />
+      <IconButton
+        icon="corner-up-right"
+        label="Redo"
+        hint="Ctrl Y"
+        disabled={!canRedo}
+        onPress={redo}
+      />
+      <IconButton
+        icon="check-square"
+        label="Findings"
+        badge={findings.length}
+        grave={findings.some(({ weight }) => weight === 'error')}
+        onPress={() => setOpen(true)}
+      />
+      <FindingsSheet open={open} findings={findings} onClose={() => setOpen(false)} />
+    </Card>
+  );
+}
+
+/** How far the course is saved; where there is room, since when. */
+function saveWords(save: SaveState, wide: boolean): string {
+  switch (save.kind) {
+    case 'saved':
+      return save.at === 0 || !wide ? 'Saved' : `Saved ${ago(save.at)}`;
+    case 'unsaved':
+    case 'saving':
+      return 'Saving';
+    case 'offline':
+      return 'Server away, kept here';
+    case 'refused':
+      return 'Not saved';
+    case 'conflict':
+      return 'Saved elsewhere too';
+  }
+}

@@ -1,0 +1,266 @@
+import { View } from 'react-native';
+import { setAllowance, setRule, type CourseRule } from '@/core/edit';
+import { CAMERAS, type Course, type CourseCamera } from '@/core/course';
+import { KINDNESS } from '@/core/pieces';
+import { cameraOf } from '@/core/route';
+import { Button, Chip, Choices, NumberField, Text } from '../../../parts';
+import { eyePlace, useView } from '../../../scene';
+import { useEditing } from '../../../state/panelSnapshot';
+import { SPACE } from '../../../theme';
+import { PictureOptions } from './PictureOptions';
+import { Flow, Section } from '../figures/Section';
+import { TempoOptions } from './TempoOptions';
+import { useTune } from '../tuneStore';
+import { CAMERA_WORDS } from '../words';
+
+/** What holds for the whole course while it is run. */
+export function CourseRules() {
+  const { course, edit } = useEditing();
+  const set = <K extends CourseRule>(key: K, value: Course[K], merge?: string) =>
+    edit((now) => setRule(now, key, value), merge);
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Kindness />
+      <Section title="Checkpoints">
+        <Choices
+          value={course.order ?? 'turn'}
+          options={[
+            { value: 'turn', label: 'Each in its turn' },
+            { value: 'free', label: 'In any order' },
+          ]}
+          onChange={(order) => set('order', order === 'free' ? 'free' : undefined)}
+        />
+      </Section>
+      <Section title="Starts">
+        <Choices
+          value={course.starts ?? 'one'}
+          options={[
+            { value: 'one', label: 'One on each leg' },
+            { value: 'turn', label: 'Several, by turn' },
+            { value: 'chance', label: 'Several, by chance' },
+            { value: 'choice', label: 'The player chooses' },
+          ]}
+          onChange={(starts) => set('starts', starts === 'one' ? undefined : starts)}
+        />
+        {course.starts && (
+          <Text as="small" tint="slate">
+            {course.starts === 'chance'
+              ? 'Each start comes once before any comes again. Lay more starts from the marks.'
+              : 'Lay more starts from the marks; each begins the same leg.'}
+          </Text>
+        )}
+      </Section>
+      <Section title="Time">
+        <NumberField
+          label="Counted in for"
+          unit="s"
+          step={1}
+          value={course.countdown ?? 0}
+          onChange={(v) => set('countdown', v < 1 ? undefined : Math.round(v), 'countdown')}
+        />
+        <NumberField
+          label="Time limit, 0 for none"
+          unit="s"
+          step={5}
+          value={course.limit ?? 0}
+          testID="time-limit"
+          onChange={(v) => set('limit', v <= 0 ? undefined : v, 'limit')}
+        />
+      </Section>
+      <Legs />
+      <Camera />
+      <PictureOptions />
+      <TempoOptions />
+    </View>
+  );
+}
+
+const KIND_LABELS = { kind: 'Kind', exact: 'Exact', strict: 'Strict' } as const;
+type Kind = keyof typeof KIND_LABELS;
+const ALLOWED_ROLES = [
+  { role: 'hazard', label: 'Hazards' },
+  { role: 'pickup', label: 'Pickups' },
+  { role: 'solid', label: 'Ground' },
+] as const;
+
+function Kindness() {
+  const { course, edit } = useEditing();
+  const roles = course.allowances?.roles;
+  const now = (Object.keys(KIND_LABELS) as Kind[]).find(
+    (kind) => JSON.stringify(KINDNESS[kind]?.roles ?? {}) === JSON.stringify(roles ?? {}),
+  );
+  return (
+    <Section title="Allowances by role">
+      <Choices
+        value={now ?? ('own' as Kind | 'own')}
+        options={(Object.keys(KIND_LABELS) as Kind[]).map((value) => ({
+          value: value as Kind | 'own',
+          label: KIND_LABELS[value],
+        }))}
+        onChange={(kind) =>
+          edit((before) => {
+            const families = before.allowances?.families;
+            const told = KINDNESS[kind as Kind];
+            const next = { ...told, ...(families ? { families } : {}) };
+            return setRule(before, 'allowances', Object.keys(next).length > 0 ? next : undefined);
+          })
+        }
+      />
+      <View>
+        {ALLOWED_ROLES.map(({ role, label }) => (
+          <NumberField
+            key={role}
+            label={`${label} larger by`}
+            unit="cm"
+            step={1}
+            value={roles?.[role]?.value ?? 0}
+            onChange={(value) =>
+              edit(
+                (before) =>
+                  setAllowance(before, { role }, value === 0 ? undefined : { by: 'cm', value }),
+                `allowance ${role}`,
+              )
+            }
+          />
+        ))}
+      </View>
+    </Section>
+  );
+}
+
+function Legs() {
+  const { course, edit } = useEditing();
+  const legs = course.legs ?? [];
+  const set = (next: Course['legs'], merge?: string) =>
+    edit((now) => setRule(now, 'legs', next && next.length > 0 ? next : undefined), merge);
+  return (
+    <Section title="Legs">
+      <Text tint="slate">
+        {legs.length === 0
+          ? 'One way from start to goal. With legs, each start and goal of a number is run after the one before.'
+          : 'Starts and goals carry the number of their leg.'}
+      </Text>
+      <View>
+        {legs.map((leg, i) => (
+          <NumberField
+            key={i}
+            label={`Leg ${i + 1}, par`}
+            unit=""
+            step={1}
+            value={leg.par ?? 0}
+            onChange={(value) => {
+              const { par: _, ...rest } = leg;
+              const told = value < 1 ? rest : { ...rest, par: Math.round(value) };
+              set(
+                legs.map((old, k) => (k === i ? told : old)),
+                `par ${i}`,
+              );
+            }}
+          />
+        ))}
+      </View>
+      <Flow>
+        {legs.length < 18 && (
+          <Button title="One more leg" icon="plus" onPress={() => set([...legs, { par: 3 }])} />
+        )}
+        {legs.length > 0 && (
+          <Button title="One leg less" icon="minus" onPress={() => set(legs.slice(0, -1))} />
+        )}
+      </Flow>
+    </Section>
+  );
+}
+
+function Camera() {
+  const { course, edit } = useEditing();
+  const frameAt = useTune((s) => s.frameAt);
+  const frameShape = useTune((s) => s.frameShape);
+  const camera = cameraOf(course, false);
+  const set = (next: CourseCamera | undefined, merge?: string) =>
+    edit((now) => setRule(now, 'camera', next), merge);
+  const told = course.camera ?? { kind: camera.kind };
+  return (
+    <Section title="Camera">
+      <Choices
+        value={course.camera ? course.camera.kind : 'usual'}
+        options={[
+          { value: 'usual', label: 'Usual' },
+          ...CAMERAS.map((value) => ({ value, label: CAMERA_WORDS[value] })),
+        ]}
+        onChange={(kind) => {
+          if (kind === 'usual') set(undefined);
+          else if (kind === 'fixed') {
+            const at = eyePlace(useView.getState()).map((v) => Math.round(v * 10) / 10);
+            set({ kind, at: at as [number, number, number] });
+          } else set({ kind: kind as CourseCamera['kind'] });
+        }}
+      />
+      {camera.kind !== 'fixed' && (
+        <View>
+          <NumberField
+            label="Distance"
+            unit="m"
+            step={1}
+            value={camera.distance}
+            testID="camera-distance"
+            onChange={(distance) => set({ ...told, distance }, 'camera distance')}
+          />
+          <NumberField
+            label="Looks down by"
+            unit="°"
+            step={5}
+            value={camera.pitch}
+            onChange={(pitch) => set({ ...told, pitch }, 'camera pitch')}
+          />
+          {camera.kind === 'behind' && (
+            <NumberField
+              label="Looks ahead"
+              unit="m"
+              step={0.5}
+              value={camera.ahead}
+              onChange={(ahead) => set({ ...told, ahead }, 'camera ahead')}
+            />
+          )}
+        </View>
+      )}
+      {course.camera?.kind === 'fixed' && (
+        <Button
+          title="Stand where I look from"
+          icon="video"
+          onPress={() => {
+            const at = eyePlace(useView.getState()).map((v) => Math.round(v * 10) / 10);
+            set({ kind: 'fixed', at: at as [number, number, number] });
+          }}
+        />
+      )}
+      <Flow>
+        <Chip
+          role="checkbox"
+          label="Show what players see"
+          on={frameAt !== null}
+          onPress={() => useTune.getState().set({ frameAt: frameAt === null ? 0 : null })}
+        />
+      </Flow>
+      {frameAt !== null && (
+        <Choices
+          label="On"
+          value={frameShape}
+          options={[
+            { value: 'phone', label: 'A phone' },
+            { value: 'wide', label: 'A wide screen' },
+          ]}
+          onChange={(shape) => useTune.getState().set({ frameShape: shape })}
+        />
+      )}
+      {frameAt !== null && (
+        <NumberField
+          label="At part of the way, or touch the ribbon"
+          unit="%"
+          step={5}
+          value={Math.round(frameAt * 100)}
+          onChange={(v) => useTune.getState().set({ frameAt: Math.min(1, Math.max(0, v / 100)) })}
+        />
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,70 @@
+import { View } from 'react-native';
+import { setRule } from '@/core/edit';
+import type { PictureCamera } from '@/core/course';
+import { USUAL_FIELD } from '@/core/formats';
+import type { Vec3 } from '@/core/geometry';
+import { Button, CoursePicture, NumberField, Text } from '../../../parts';
+import { eyePlace, lookFrom, useView } from '../../../scene';
+import { useEditing } from '../../../state/panelSnapshot';
+import { RADIUS, useColours } from '../../../theme';
+import { Flow, Section } from '../figures/Section';
+
+const tenths = (p: Vec3): [number, number, number] =>
+  p.map((v) => Math.round(v * 10) / 10) as [number, number, number];
+
+/** The picture that stands for the course wherever it is listed or shared, and from where it is taken. */
+export function PictureOptions() {
+  const { course, edit } = useEditing();
+  const colours = useColours();
+  const { picture } = course;
+  const set = (next: PictureCamera | undefined, merge?: string) =>
+    edit((now) => setRule(now, 'picture', next), merge);
+  const take = () => {
+    const view = useView.getState();
+    set({ ...picture, at: tenths(eyePlace(view)), look: tenths(view.target) });
+  };
+  return (
+    <Section title="Picture">
+      <Text tint="slate">
+        {picture
+          ? 'Taken from a place of yours. It changes with the course.'
+          : 'Taken as usual. Turn the view to what players should see first and take it from there.'}
+      </Text>
+      <View
+        testID="course-picture"
+        style={{
+          backgroundColor: colours.shallows,
+          borderRadius: RADIUS.m,
+          overflow: 'hidden',
+        }}
+      >
+        <CoursePicture course={course} width={420} height={132} />
+      </View>
+      {picture && (
+        <NumberField
+          label="Field of view"
+          unit="°"
+          step={2}
+          value={picture.field ?? USUAL_FIELD}
+          testID="picture-field"
+          onChange={(field) => set({ ...picture, field }, 'picture field')}
+        />
+      )}
+      <Flow>
+        <Button title="Take it from here" icon="camera" testID="take-picture" onPress={take} />
+        {picture && (
+          <>
+            <Button
+              title="Look from there"
+              icon="eye"
+              onPress={() =>
+                useView.getState().look(lookFrom(picture.at as Vec3, picture.look as Vec3))
+              }
+            />
+            <Button title="As usual" icon="rotate-ccw" onPress={() => set(undefined)} />
+          </>
+        )}
+      </Flow>
+    </Section>
+  );
+}

@@ -1,0 +1,278 @@
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import type { RunnerKind } from '@/core/course';
+import { SPACE, useColours } from '../../theme';
+import { RUNNER_ROWS } from '../runners';
+import type { Controls } from './useControls';
+
+const PAD = 148;
+const KNOB = 62;
+
+/** The pad under the left thumb and the buttons under the right. */
+export function TouchControls({
+  kind,
+  controls,
+  sideOn,
+  hidden,
+}: {
+  kind: RunnerKind;
+  controls: Controls;
+  sideOn: boolean;
+  hidden: boolean;
+}) {
+  const pedals = useRef({ drive: false, brake: false, steer: 0 });
+  // Both pedals at once draw the hand brake: the cart drifts and goes on driving.
+  const pedal = (change: Partial<typeof pedals.current>) => {
+    Object.assign(pedals.current, change);
+    const { drive, brake, steer } = pedals.current;
+    controls.push(steer, drive ? 1 : brake ? -1 : 0);
+    controls.press(drive && brake);
+  };
+  const worked = RUNNER_ROWS[kind].controls;
+  const steers = worked.kind === 'pedals';
+  return (
+    <View
+      pointerEvents="box-none"
+      style={{
+        flexDirection: 'row',
+        justifyContent: 'space-between',
+        alignItems: 'flex-end',
+        padding: SPACE.l,
+        paddingBottom: SPACE.xl,
+        opacity: hidden ? 0 : 1,
+      }}
+    >
+      <Pad
+        level={steers}
+        arrows={steers ? 'sides' : sideOn ? 'stage' : 'all'}
+        onPush={(right, forward) =>
+          steers ? pedal({ steer: right }) : controls.push(right, forward)
+        }
+      />
+      {steers ? (
+        <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
+          <HoldButton
+            name={worked.brake.name}
+            testID="run-brake"
+            size={76}
+            mark={worked.brake.mark}
+            plain
+            onHold={(brake) => pedal({ brake })}
+          />
+          <HoldButton
+            name={worked.drive.name}
+            testID="run-drive"
+            size={112}
+            mark={worked.drive.mark}
+            onHold={(drive) => pedal({ drive })}
+          />
+        </View>
+      ) : (
+        worked.kind === 'pad' && (
+          <HoldButton
+            {...worked.button}
+            testID="run-jump"
+            size={112}
+            onHold={(held) => controls.press(held)}
+          />
+        )
+      )}
+    </View>
+  );
+}
+
+const ARROWS = {
+  sides: ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84'],
+  stage: ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84', 'M64 114 L74 126 L84 114'],
+  all: [
+    'M34 64 L22 74 L34 84',
+    'M114 64 L126 74 L114 84',
+    'M64 34 L74 22 L84 34',
+    'M64 114 L74 126 L84 114',
+  ],
+};
+
+/** A pad that is pushed to its sides, or only left and right. */
+function Pad({
+  level,
+  arrows,
+  onPush,
+}: {
+  level: boolean;
+  arrows: keyof typeof ARROWS;
+  onPush: (right: number, forward: number) => void;
+}) {
+  const colours = useColours();
+  const pad = useRef<View>(null);
+  const [knob, setKnob] = useState({ x: 0, y: 0 });
+  useHold(pad, (at) => {
+    if (!at) {
+      setKnob({ x: 0, y: 0 });
+      onPush(0, 0);
+      return;
+    }
+    const reach = (PAD - KNOB) / 2;
+    const [dx, dy] = [at.x - PAD / 2, level ? 0 : at.y - PAD / 2];
+    const l = Math.hypot(dx, dy);
+    const k = l > reach ? reach / l : 1;
+    setKnob({ x: dx * k, y: dy * k });
+    // The middle of the pad is dead, so that a resting thumb stands still.
+    const push = l < 10 ? 0 : Math.min(1, l / (reach * 0.8)) / l;
+    onPush(dx * push, -dy * push);
+  });
+  return (
+    <View
+      ref={pad}
+      testID="run-pad"
+      role="group"
+      aria-label="Pad"
+      style={{
+        width: PAD,
+        height: PAD,
+        borderRadius: PAD / 2,
+        backgroundColor: 'rgba(251,249,244,0.8)',
+        borderWidth: 1,
+        borderColor: colours.line,
+      }}
+    >
+      <Svg width={PAD} height={PAD} style={{ position: 'absolute' }}>
+        {ARROWS[arrows].map((d) => (
+          <Path
+            key={d}
+            d={d}
+            stroke="#4A5A60"
+            strokeWidth={4}
+            fill="none"
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
+        ))}
+      </Svg>
+      <View
+        style={{
+          position: 'absolute',
+          left: (PAD - KNOB) / 2 + knob.x,
+          top: (PAD - KNOB) / 2 + knob.y,
+          width: KNOB,
+          height: KNOB,
+          borderRadius: KNOB / 2,
+          backgroundColor: '#4A5A60',
+        }}
+      />
+    </View>
+  );
+}
+
+/** A round button that works as long as it is held. */
+function HoldButton({
+  name,
+  testID,
+  size,
+  mark,
+  plain,
+  onHold,
+}: {
+  name: string;
+  testID: string;
+  size: number;
+  mark: readonly string[];
+  plain?: boolean;
+  onHold: (held: boolean) => void;
+}) {
+  const button = useRef<View>(null);
+  const [pressed, setPressed] = useState(false);
+  useHold(button, (at) => {
+    if (pressed === !!at) return;
+    setPressed(!!at);
+    onHold(!!at);
+  });
+  const half = size * 0.46;
+  const fill = plain
+    ? pressed
+      ? '#D8D0C2'
+      : 'rgba(251,249,244,0.88)'
+    : pressed
+      ? '#2E5440'
+      : '#3F6B52';
+  return (
+    <View
+      ref={button}
+      testID={testID}
+      role="button"
+      aria-label={name}
+      style={{
+        width: size,
+        height: size,
+        borderRadius: size / 2,
+        alignItems: 'center',
+        justifyContent: 'center',
+        backgroundColor: fill,
+        borderWidth: 1,
+        borderColor: '#1F2A2E',
+      }}
+    >
+      <Svg width={half} height={half} viewBox="0 0 52 52">
+        {mark.map((d) => (
+          <Path
+            key={d}
+            d={d}
+            stroke={plain ? '#1F2A2E' : '#FFFFFF'}
+            strokeWidth={5}
+            fill="none"
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
+        ))}
+      </Svg>
+    </View>
+  );
+}
+
+/** Follows one finger held on something: its place within it, then null when it is let go. */
+function useHold(
+  host: React.RefObject<View | null>,
+  act: (at: { x: number; y: number } | null) => void,
+): void {
+  const latest = useRef(act);
+  useEffect(() => {
+    latest.current = act;
+  });
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return;
+    Object.assign(element.style, { touchAction: 'none', userSelect: 'none' });
+    let held: number | null = null;
+    const tell = (event: PointerEvent) => {
+      const frame = element.getBoundingClientRect();
+      latest.current({ x: event.clientX - frame.left, y: event.clientY - frame.top });
+    };
+    const down = (event: PointerEvent) => {
+      held = event.pointerId;
+      element.setPointerCapture(held);
+      tell(event);
+    };
+    const move = (event: PointerEvent) => {
+      if (event.pointerId === held) tell(event);
+    };
+    const up = (event: PointerEvent) => {
+      if (event.pointerId !== held) return;
+      held = null;
+      latest.current(null);
+    };
+    // Else lifting the finger would also click on whatever has come up under it in the meantime.
+    const noClick = (event: Event) => event.preventDefault();
+    element.addEventListener('touchstart', noClick, { passive: false });
+    element.addEventListener('pointerdown', down);
+    element.addEventListener('pointermove', move);
+    element.addEventListener('pointerup', up);
+    element.addEventListener('pointercancel', up);
+    return () => {
+      element.removeEventListener('touchstart', noClick);
+      element.removeEventListener('pointerdown', down);
+      element.removeEventListener('pointermove', move);
+      element.removeEventListener('pointerup', up);
+      element.removeEventListener('pointercancel', up);
+    };
+  }, [host]);
+}
