@@ -116,9 +116,11 @@ module.exports = defineConfig([
     rules: { 'import/no-restricted-paths': 'off' },
   },
   {
-    files: ['core/run/*/*.ts'],
+    files: ['core/run/*/**/*.ts'],
     ignores: ['**/*.test.ts'],
-    rules: byIndex(RUN.map((room) => `../${room}/*`)),
+    rules: byIndex(
+      RUN.flatMap((room) => [`../${room}/*`, `../../${room}/*`, `../../../${room}/*`]),
+    ),
   },
   {
     files: ['ui/**/*', 'app/**/*', 'server/**/*', 'cli/**/*', 'workers/**/*', 'demo/**/*'],
@@ -128,8 +130,14 @@ module.exports = defineConfig([
   },
   {
     files: CORE.map((room) => `core/${room}/**/*.ts`),
-    ignores: ['**/*.test.ts', '**/*.testing.ts', 'core/run/*/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.testing.ts', 'core/run/*/**/*.ts', 'core/edit/*/**/*.ts'],
     rules: byIndex(CORE.flatMap((room) => [`../${room}/*`, `../../${room}/*`])),
+  },
+  {
+    // Edits are made of each other: their rooms, some of the same names, are open among themselves.
+    files: ['core/edit/*/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.testing.ts', 'core/edit/draw/sketch/*.ts'],
+    rules: byIndex(CORE.map((room) => `../../${room}/*`)),
   },
   // The browser tests' fixtures have a function called use, and it is no hook.
   {

@@ -1,9 +1,8 @@
 import type { Course, Piece } from '../../course';
-import { isWithin, type Vec2, type Vec3 } from '../../geometry';
+import { isWithin, seeded, type Vec2, type Vec3 } from '../../geometry';
 import { familyOf } from '../../pieces';
 import { groundBelow } from '../lookup/pick';
 import { layPieces, removePieces, type PieceInHand } from '../pieces/lay';
-import { seeded } from '../../geometry/random';
 import { setTurn, roundToStored } from '../pieces/place';
 
 /** A part of the map: within a ring of corners, or within reach of a stroke, metres. */
