@@ -7,7 +7,7 @@ import {
   pickPiece,
   type PieceInHand,
 } from '@/core/edit';
-import { ROUTES } from '@/core/edit/fit/routes.testing';
+import { ROUTES } from '@/core/edit/routes.testing';
 import { checkCourse } from '@/core/check';
 import { emptyCourse, type Course } from '@/core/course';
 import { toShareCode } from '@/core/formats';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { fitTrack, groupPieces, layPieces, ringCopies, type PieceInHand } from '../edit';
-import { ROUTES } from '../edit/fit/routes.testing';
+import { ROUTES } from '../edit/routes.testing';
 import { emptyCourse, type Course } from '../course';
 import { DEMO_COURSES } from '../../demo/courses';
 import { fromShareCode, toShareCode } from '.';

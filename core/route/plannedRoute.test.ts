@@ -1,5 +1,5 @@
 import { fitTrack, layPieces } from '../edit';
-import { ROUTES } from '../edit/fit/routes.testing';
+import { ROUTES } from '../edit/routes.testing';
 import { emptyCourse } from '../course';
 import { courseLength, expectationOf, plannedRoute, trackWay } from '.';
 

@@ -1,7 +1,7 @@
 import type { Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
 import { endsOf, fitTrack, ownCrossings } from '..';
-import { ROUTES } from './routes.testing';
+import { ROUTES } from '../routes.testing';
 
 const wish = { width: 3, tolerance: 1 };
 const laid = (pieces: ReturnType<typeof fitTrack>['pieces']): Piece[] =>

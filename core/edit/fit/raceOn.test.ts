@@ -5,7 +5,7 @@ import { trackWay } from '../../route';
 import { buildWorld, initialState, tick } from '../../run';
 import { layPieces } from '../pieces/lay';
 import { fitTrack, raceOn } from '.';
-import { ROUTES } from './routes.testing';
+import { ROUTES } from '../routes.testing';
 
 /** A new course with its plank, and a track fitted to a route. */
 function fitted(route: number): { course: Course; ids: string[]; closed: boolean } {

@@ -1,13 +1,11 @@
-import { TICKS_PER_SECOND } from '@/core/motion';
-import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { Card, IconButton, PiecePicture, runTime, swells, Text } from '../../parts';
+import { Card, IconButton, PiecePicture, swells, Text } from '../../parts';
 import { RADIUS, SPACE } from '../../theme';
-import { fieldWords } from './fieldWords';
-import { latestWord, tallyOf } from './hudWords';
 import type { LiveRun } from '../liveRun';
 import { PassedRow } from './PassedRow';
+import { RunClock } from './RunClock';
+import { useHudFacts } from './useHudFacts';
 import type { Best } from '../finish/finished';
 
 interface RunHudProps {
@@ -23,21 +21,8 @@ const SHELL = { family: 'shell' };
 /** Pause, clock, split and what is gathered, over the scene. */
 export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
   const { width } = useWindowDimensions();
-  const [, redraw] = useState(0);
-  useEffect(() => {
-    if (held) return;
-    let frame = requestAnimationFrame(function next() {
-      redraw((n) => n + 1);
-      frame = requestAnimationFrame(next);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [held, live]);
-
-  const { state, world } = live;
-  const passed = state.finish >= 0 ? state.finish : state.tick / TICKS_PER_SECOND;
-  // Where there is a limit, what is left of it is what one has to know.
-  const seconds = world.limit > 0 ? Math.max(0, world.limit / TICKS_PER_SECOND - passed) : passed;
-  const word = latestWord(live, best);
+  const { world } = live;
+  const { word, fields, tally, gathered } = useHudFacts(live, course, best, held);
   return (
     <View
       pointerEvents="box-none"
@@ -60,21 +45,19 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
             backgroundColor: 'rgba(251,249,244,0.84)',
           }}
         >
-          <Text as="clock" testID="run-clock" style={{ color: '#1F2A2E' }}>
-            {runTime(seconds)}
-          </Text>
+          <RunClock live={live} held={held} />
           <Text
             as="figures"
             style={{ color: word?.good === false ? '#8F3420' : '#2F5A42', minHeight: 20 }}
           >
             {word?.words ?? ' '}
           </Text>
-          {fieldWords(world, state).map((words) => (
+          {fields.map((words) => (
             <Text key={words} as="smallStrong" style={{ color: '#155A6B' }}>
               {words}
             </Text>
           ))}
-          {tallyOf(live, course).map((line, i) => (
+          {tally.map((line, i) => (
             <Text
               key={i}
               as="smallFigures"
@@ -95,15 +78,11 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
               gap: SPACE.xs,
             }}
           >
-            <View key={state.gatheredCount} style={state.gatheredCount > 0 && swells()}>
+            <View key={gathered} style={gathered > 0 && swells()}>
               <PiecePicture piece={SHELL} size={26} />
             </View>
-            <Text
-              as="figures"
-              role="img"
-              aria-label={`${state.gatheredCount}/${world.pickups.length} shells`}
-            >
-              {state.gatheredCount}/{world.pickups.length}
+            <Text as="figures" role="img" aria-label={`${gathered}/${world.pickups.length} shells`}>
+              {gathered}/{world.pickups.length}
             </Text>
           </Card>
         ) : (

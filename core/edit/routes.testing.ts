@@ -1,4 +1,4 @@
-import { seeded, type Vec3 } from '../../geometry';
+import { seeded, type Vec3 } from '../geometry';
 
 /** A hand's line: a curve with the tremor of a finger in it. */
 function drawn(
