@@ -1,5 +1,6 @@
 const expo = require('eslint-config-expo/flat');
 const { defineConfig } = require('eslint/config');
+const jsdoc = require('eslint-plugin-jsdoc');
 
 /** Lets files of `target` import nothing from the folders in `from`: imports go one way only. */
 const zone = (target, ...from) => from.map((folder) => ({ target, from: folder }));
@@ -138,6 +139,33 @@ module.exports = defineConfig([
     files: ['core/edit/*/**/*.ts'],
     ignores: ['**/*.test.ts', '**/*.testing.ts', 'core/edit/draw/sketch/*.ts'],
     rules: byIndex(CORE.map((room) => `../../${room}/*`)),
+  },
+  {
+    // Who calls a function with more than three parameters is told of each, with its unit and frame.
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.testing.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-param': [
+        'error',
+        {
+          contexts: [
+            'ExportNamedDeclaration > FunctionDeclaration[params.length>3]',
+            'ExportNamedDeclaration > VariableDeclaration > VariableDeclarator > ArrowFunctionExpression[params.length>3]',
+          ],
+          checkDestructured: false,
+          checkDestructuredRoots: false,
+        },
+      ],
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          require: { FunctionDeclaration: false },
+          contexts: ['ExportNamedDeclaration > FunctionDeclaration[params.length>3]'],
+        },
+      ],
+      'jsdoc/require-param-description': 'error',
+    },
   },
   // The browser tests' fixtures have a function called use, and it is no hook.
   {

@@ -48,6 +48,13 @@ export interface CheckRule<Id extends string> {
 /** Findings of one rule that are told; more of the same kind add nothing. */
 export const MOST_TOLD = 12;
 
+/**
+ * @param piece the piece concerned, where one is to look
+ * @param rule the rule that found it
+ * @param weight whether it keeps the course from being run
+ * @param message a whole sentence
+ * @param fix what would mend it, if anything
+ */
 export const pieceFinding = <const Id extends string>(
   piece: Piece,
   rule: Id,

@@ -3,7 +3,14 @@ import type { InflatedHull } from './inflatedHull';
 /** Slack of the inside-a-face test, metres; the edges beside it cover the rest. */
 const RIM = 1e-9;
 
-/** Whether a point on a face's plane (or off it along the normal) lies over the face's own area. */
+/**
+ * Whether a point on a face's plane (or off it along the normal) lies over the face's own area.
+ * @param body the hull, or body, it is asked of
+ * @param face which of its faces
+ * @param x of a place on the face’s plane, in the hull’s frame, m
+ * @param y of the place, m
+ * @param z of the place, m
+ */
 export function insideFace(
   body: InflatedHull,
   face: number,
@@ -29,6 +36,11 @@ const TIE = 1e-6;
  * The face that a place lies over, of those whose planes are as far from it as that of the face given, which
  * is the farthest and beside which it lies: where faces share a plane, or all but share it, any of them may be
  * told as the farthest. Asked after `insideFace`, which mostly answers.
+ * @param body the hull, or body, it is asked of
+ * @param face which of its faces
+ * @param x of a place, in the hull’s frame, m
+ * @param y of the place, m
+ * @param z of the place, m
  * @returns a face, or -1 when the place lies beside all of them
  */
 export function tiedFace(
@@ -85,7 +97,14 @@ let frontFaceFlags = new Uint8Array(64);
  */
 export const frontFaces = (): Uint8Array => frontFaceFlags;
 
-/** Finds the front faces of a body; with `more` beside those found before. */
+/**
+ * Finds the front faces of a body; with `more` beside those found before.
+ * @param body the hull, or body, it is asked of
+ * @param x of the place it is looked at from, in the hull’s frame, m
+ * @param y of the place, m
+ * @param z of the place, m
+ * @param more whether those found before stay marked
+ */
 export function markFrontFaces(
   body: InflatedHull,
   x: number,

@@ -56,6 +56,8 @@ const UPRIGHT = 1e-9;
 
 /**
  * The sum of a convex polyhedron and an upright segment reaching `half` metres up and down.
+ * @param solid convex, in the frame it is asked of, m
+ * @param half half the upright segment that is added, m
  * @param radius rounding of the polyhedron itself, metres
  * @param like the sum of the same polyhedron turned otherwise, which may save much of the work
  */

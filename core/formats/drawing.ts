@@ -238,6 +238,10 @@ function areaOf(points: readonly Place[]): number {
 
 /**
  * The drawing as SVG text, fitted into a frame with a margin.
+ * @param drawing what is drawn, m
+ * @param width of the picture, pixels
+ * @param height of the picture, pixels
+ * @param margin left about it, pixels
  * @param line width of the ink lines, pixels; 0 for none
  * @param most how many faces are drawn; of more the smallest are left out
  */

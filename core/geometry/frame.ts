@@ -24,6 +24,7 @@ const aboutZ = (degrees: number): Matrix3 => {
 
 /**
  * The frame at a place.
+ * @param at height of the tops, m
  * @param heading degrees about the upright, anticlockwise seen from above; 0 is ahead along x
  * @param pitch degrees upwards
  * @param bank degrees by which the right side is lower

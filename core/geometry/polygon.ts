@@ -18,7 +18,13 @@ export const turnedRight = (points: readonly Vec2[]): Vec2[] =>
 const cross = (a: Vec2, b: Vec2, c: Vec2): number =>
   (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
 
-/** Where two stretches cross or touch, or null. */
+/**
+ * Where two stretches cross or touch, or null.
+ * @param a where one stretch begins, m
+ * @param b where it ends
+ * @param c where the other begins
+ * @param d where that ends
+ */
 export function crossingOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): Vec2 | null {
   const pace = (b[0] - a[0]) * (d[1] - c[1]) - (b[1] - a[1]) * (d[0] - c[0]);
   if (Math.abs(pace) < 1e-12) return null;

@@ -19,6 +19,9 @@ export function faceNormal(solid: Polyhedron, face: readonly number[]): Vec3 {
 
 /**
  * Puts a face's unit normal into three places of a list; made without garbage, as turned bodies ask often.
+ * @param face places of its corners, seen anticlockwise from outside
+ * @param out is written to
+ * @param at where its three numbers begin
  * @returns twice the face's area, m²
  */
 export function setFaceNormal(
@@ -82,6 +85,10 @@ export function box(low: Vec3, high: Vec3): Polyhedron {
 /**
  * A plan outline (x, z; clockwise as seen from above, which is x towards z) raised from `bottom` to
  * `top`. With a bevel the upper rim is cut at 45° by that many metres.
+ * @param outline corners over the map, m
+ * @param bottom height of its lower face, m
+ * @param top of its upper face, m
+ * @param bevel by how much its upper edges are cut, m
  */
 export function prism(
   outline: readonly Vec2[],
@@ -99,7 +106,13 @@ export function prism(
   ]);
 }
 
-/** Two outlines of as many corners, joined: a frustum, or a cone when the upper one is tiny. */
+/**
+ * Two outlines of as many corners, joined: a frustum, or a cone when the upper one is tiny.
+ * @param lower corners of the lower face over the map, m
+ * @param bottom its height, m
+ * @param upper as many corners of the upper one
+ * @param top its height, m
+ */
 export const loft = (
   lower: readonly Vec2[],
   bottom: number,

@@ -158,7 +158,13 @@ function drawnShapes(drawn: DrawnShape, piece: Piece, own: readonly Shape[]): Sh
   ];
 }
 
-/** The convex form of a drawn part, stretched along x, y and z. */
+/**
+ * The convex form of a drawn part, stretched along x, y and z.
+ * @param part as it was drawn
+ * @param k by how much each axis is stretched
+ * @param depth of the piece, m
+ * @param side 1, or -1 for the mirror image
+ */
 export function formOf(part: ShapePart, k: Vec3, depth: number, side = 1): Shape['form'] {
   if (part.kind === 'ball') {
     const [x, y, z] = part.at;

@@ -25,6 +25,14 @@ import type {
 
 // What the families are made with: short names for the settings and solids that recur in them.
 
+/**
+ * @param key by which it is kept
+ * @param label what it is called
+ * @param initial m
+ * @param min m
+ * @param max m
+ * @param step m
+ */
 export const metres = (
   key: string,
   label: string,
@@ -34,6 +42,14 @@ export const metres = (
   step = 0.25,
 ): NumberParam => ({ kind: 'number', key, label, unit: 'm', initial, min, max, step });
 
+/**
+ * @param key by which it is kept
+ * @param label what it is called
+ * @param initial degrees
+ * @param min degrees
+ * @param max degrees
+ * @param step degrees
+ */
 export const degrees = (
   key: string,
   label: string,
@@ -54,6 +70,13 @@ export const seconds = (key: string, label: string, initial: number): NumberPara
   step: 0.1,
 });
 
+/**
+ * @param key by which it is kept
+ * @param label what it is called
+ * @param initial the usual value
+ * @param min the least it may be
+ * @param max the most it may be
+ */
 export const count = (
   key: string,
   label: string,
@@ -86,7 +109,13 @@ export interface PartSpec {
   readonly lock?: Shape['lock'];
 }
 
-/** A piece from its bits: solid in the piece's own tone unless they say otherwise. */
+/**
+ * A piece from its bits: solid in the piece's own tone unless they say otherwise.
+ * @param tone of all that names none
+ * @param bits its solids, in its own frame
+ * @param sockets its open ends
+ * @param motion of its moving parts
+ */
 export function pieceFrom(
   tone: Tone,
   bits: readonly PartSpec[],
@@ -156,7 +185,12 @@ export const roundOutline = (w: number, d: number, sides: number): Vec2[] =>
 
 /**
  * Quarters of a ring, as convex outlines of four corners.
+ * @param w width, m
+ * @param d depth, m
  * @param part the inner rim as a part of the outer one, 0 to 1
+ * @param sides corners all round
+ * @param from degrees where it begins
+ * @param to degrees where it ends
  */
 export function ringOutlines(
   w: number,

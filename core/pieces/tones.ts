@@ -53,6 +53,10 @@ function lightsOf(tone: Tone): [number[], number[]] {
 /**
  * Daylight on a flat facet: the side colour going over into the top colour by how much it faces up,
  * warmer towards the sun, and a few per cent of variation so that no two facets are quite alike.
+ * @param tone of the piece
+ * @param nx of the facet’s unit normal, in the world
+ * @param ny of the same
+ * @param nz of the same
  * @param mark any number; equal marks vary alike
  * @returns red, green and blue, 0 to 1
  */

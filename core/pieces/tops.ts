@@ -27,7 +27,10 @@ export function spansOf(course: Rules, piece: Piece): (x: number, z: number) => 
 /**
  * Height of the highest top of a piece's solids over a place of the map, not above a height given; or
  * -Infinity where there is none.
- * @param x,z the place, m, in the world
+ * @param course its rules of what touches
+ * @param piece the piece whose tops are looked for
+ * @param x of the place, in the world, m
+ * @param z of the place, in the world, m
  * @param most height above which tops are left out, m
  */
 export function topOver(

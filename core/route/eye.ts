@@ -46,7 +46,13 @@ export function cameraOf(
   };
 }
 
-/** The camera of the region a runner is in, or the course's own. */
+/**
+ * The camera of the region a runner is in, or the course's own.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param own the course’s own camera
+ * @param tall whether the picture is higher than wide
+ */
 export function cameraNow(world: World, s: RunState, own: CameraView, tall: boolean): CameraView {
   const field = world.colliders[s.field[FieldIndex.camera] - 1]?.field;
   if (field?.kind !== 'camera') return own;
@@ -63,8 +69,9 @@ export function cameraNow(world: World, s: RunState, own: CameraView, tall: bool
 
 /**
  * Where a camera looks from at a runner.
- * @param turned degrees the camera has about y, for one that follows behind
+ * @param camera the camera as it is now
  * @param reach metres to either side that the picture shows where the runner is
+ * @param turned degrees the camera has about y, for one that follows behind
  */
 export function lookAt(
   camera: CameraView,

@@ -19,7 +19,12 @@ const without = (course: Course, choice: ReadonlySet<string>): Course => ({
 /**
  * Stretches the chosen pieces along an axis of their own by metres: the side pulled moves, the other
  * stays; from both sides, the middle stays. What has no size of its own is left alone.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param axis 0, 1 or 2: x, y or z of the world
+ * @param by outwards, m
  * @param side which side is pulled: 1 towards the axis, -1 against it
+ * @param both whether the other side goes as far the other way
  */
 export function stretchPieces(
   course: Course,
@@ -116,7 +121,13 @@ export const sinkPieces = (course: Course, choice: ReadonlySet<string>, by: numb
     piece.at[1] = roundToStored(piece.at[1] - by);
   });
 
-/** Moves the chosen pieces so that a corner of theirs lies exactly on a corner of another. */
+/**
+ * Moves the chosen pieces so that a corner of theirs lies exactly on a corner of another.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param own a corner of the choice, in the world, m
+ * @param onto where it comes to, m
+ */
 export function cornerOnto(
   course: Course,
   choice: ReadonlySet<string>,
@@ -166,6 +177,12 @@ export const flipPieces = (course: Course, choice: ReadonlySet<string>): Course 
 /**
  * Turns the chosen pieces together, by degrees about an axis through a place; with `own`, each about
  * its own axis through its own foot.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param axis 0, 1 or 2: x, y or z of the world
+ * @param angle degrees, by the right hand
+ * @param pivot what it is turned about, in the world, m
+ * @param own whether the axis is each piece’s own
  */
 export function spinPieces(
   course: Course,
@@ -221,6 +238,10 @@ export function topEdge(piece: Piece, side: BlockSide): Vec3 | null {
 /**
  * Pulls one top edge of the chosen blocks up or down by metres, which makes ramps of them; what is a box
  * becomes a cut block first. An edge pulled down to the foot stays there.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param side of the block, in its own frame
+ * @param by upwards, m
  * @throws RangeError when nothing chosen is a box
  */
 export function pullEdge(

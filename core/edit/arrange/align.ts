@@ -11,7 +11,13 @@ export type Alignment = 'low' | 'middle' | 'high';
 const placeOf = ({ low, high }: Bounds, axis: Axis, by: Alignment): number =>
   by === 'low' ? low[axis] : by === 'high' ? high[axis] : (low[axis] + high[axis]) / 2;
 
-/** Lines the chosen pieces up along an axis of the world, by the box about all of them. */
+/**
+ * Lines the chosen pieces up along an axis of the world, by the box about all of them.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param axis 0, 1 or 2: x, y or z of the world
+ * @param by which of their sides come into line
+ */
 export function alignPieces(
   course: Course,
   choice: ReadonlySet<string>,

@@ -82,7 +82,10 @@ export function duplicatePieces(course: Course, choice: ReadonlySet<string>, by:
 
 /**
  * Copies in a direction, each a step further than the last.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
  * @param by the step in metres along x, y and z
+ * @param count how many copies
  * @throws RangeError when too many are asked for, or the step is none at all
  */
 export function stepCopies(
@@ -112,7 +115,10 @@ export const rowCount = (length: number, spacing: number): number =>
 
 /**
  * Copies round a pivot: a ring of `count` in all, the chosen pieces the first of it.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
  * @param pivot over the map: x, z
+ * @param count how many stand in the ring, the first among them
  * @param sweep degrees from the first to a full turn's first again; 360 closes the ring
  * @param rise metres by which each is higher than the one before
  */

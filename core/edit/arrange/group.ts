@@ -58,7 +58,13 @@ export const isHidden = (course: Pick<Course, 'layers'>, piece: Piece): boolean 
 export const isLocked = (course: Pick<Course, 'layers'>, piece: Piece): boolean =>
   !!piece.locked || !!layerOf(course, piece)?.locked;
 
-/** Hides or shows, locks or unlocks the chosen pieces. */
+/**
+ * Hides or shows, locks or unlocks the chosen pieces.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param mark what is set or taken away
+ * @param on whether it is so from now on
+ */
 export const markPieces = (
   course: Course,
   choice: ReadonlySet<string>,

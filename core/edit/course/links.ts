@@ -75,7 +75,13 @@ export function changeLink(
   };
 }
 
-/** Changes one effect of a link. */
+/**
+ * Changes one effect of a link.
+ * @param course the course as it is; it stays so
+ * @param id of the link
+ * @param index which of them, from 0
+ * @param effect what it becomes
+ */
 export const changeEffect = (course: Course, id: string, index: number, effect: Effect): Course =>
   changeLink(course, id, {
     effects: course.links
@@ -129,7 +135,13 @@ export function withoutTies(course: Course, gone: ReadonlySet<string>): Course {
   return { ...rest, pieces, ...(links && links.length > 0 ? { links } : {}) } as Course;
 }
 
-/** Has one of a link's effects come at another place among them. */
+/**
+ * Has one of a link's effects come at another place among them.
+ * @param course the course as it is; it stays so
+ * @param id of the link
+ * @param from its place now, from 0
+ * @param to its place then
+ */
 export function moveEffect(course: Course, id: string, from: number, to: number): Course {
   const link = course.links?.find((one) => one.id === id);
   if (!link || to < 0 || to >= link.effects.length || from === to) return course;

@@ -23,6 +23,10 @@ export function setRunner(course: Course, { kind, settings }: Course['runner']):
 
 /**
  * The course with one figure of its runner, or its gravity, set; left out when it is the usual one.
+ * @param course the course as it is; it stays so
+ * @param key which setting
+ * @param value in the setting’s own unit
+ * @param usual what it is when nothing is said: then it is left out
  * @throws RangeError in words when the figure is out of its range
  */
 export function setRunnerSetting(

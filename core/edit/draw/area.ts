@@ -76,6 +76,10 @@ export function rectangle(floor: PieceInHand, a: Vec2, b: Vec2): Vec2[] {
 
 /**
  * Fills a region of the map with a floor, one piece a cell; cells that have a floor keep it.
+ * @param course the course as it is; it stays so
+ * @param floor the floor it is made of
+ * @param level height of the tops, m
+ * @param region corners of a ring over the map, x and z in m
  * @throws RangeError when it would take too many pieces
  */
 export function fillArea(
@@ -104,7 +108,13 @@ function layCells(
   return laid.length === 0 ? course : edgeFloors(layPieces(course, laid), floor, cells.level);
 }
 
-/** Takes the floors within a region of the map away again. */
+/**
+ * Takes the floors within a region of the map away again.
+ * @param course the course as it is; it stays so
+ * @param floor the floor it is made of
+ * @param at height of the tops, m
+ * @param region corners of a ring over the map, x and z in m
+ */
 export function carveArea(
   course: Course,
   floor: PieceInHand,
@@ -125,6 +135,10 @@ const FLOOD = 60;
 /**
  * Fills everything within a closed outline of pieces from one place: the flood stops at cells that
  * anything but scenery stands in at the level.
+ * @param course the course as it is; it stays so
+ * @param floor the floor it is made of
+ * @param at height of the tops, m
+ * @param from a place within what is filled, x and z in m
  * @throws RangeError when the outline is not closed, or the place is not free
  */
 export function floodArea(course: Course, floor: PieceInHand, at: number, from: Vec2): Course {

@@ -11,7 +11,10 @@ const APART = 0.4;
 /**
  * The course with a patch of paint on its ground; what it covers wholly is gone. With each piece's own paint the
  * patches there are wiped off instead.
+ * @param course the course as it is; it stays so
+ * @param at where the brush is, in the world, m
  * @param reach half its width, m
+ * @param paint a material or a colour
  * @throws RangeError in words when the ground has as many as it may
  */
 export function paintGround(course: Course, at: Vec3, reach: number, paint: Paint): Course {

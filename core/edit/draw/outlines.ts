@@ -22,6 +22,10 @@ export class OutlineError extends RangeError {
 /**
  * The course with a platform of a drawn outline on the work plane; on an upright plane it stands, with
  * its depth behind the plane.
+ * @param course the course as it is; it stays so
+ * @param places its corners in the world, m
+ * @param plane the plane they lie on
+ * @param inHand the piece that is laid
  * @throws OutlineError when the outline has too few points or crosses itself
  */
 export function layPlatform(
@@ -104,13 +108,26 @@ export function inPlane(piece: Piece, p: Vec3): Vec2 {
 export const cornerPlace = (piece: Piece, [x, z]: readonly [number, number]): Vec3 =>
   toWorld(piece)([x, piece.size?.[1] ?? 0.6, z]);
 
+/**
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param rim the outline itself, or one of its holes
+ * @param i which corner, or the edge that begins at it
+ * @param to in the piece’s own frame, m
+ */
 export const moveCorner = (course: Course, id: string, rim: Rim, i: number, to: Vec2): Course =>
   changeRim(course, id, rim, (corners) => {
     corners[i] = { ...corners[i], at: [roundToStored(to[0]), roundToStored(to[1])] };
     return corners;
   });
 
-/** A new corner in the middle of the edge that begins at a corner. */
+/**
+ * A new corner in the middle of the edge that begins at a corner.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param rim the outline itself, or one of its holes
+ * @param i which corner, or the edge that begins at it
+ */
 export const splitEdge = (course: Course, id: string, rim: Rim, i: number): Course =>
   changeRim(course, id, rim, (corners) => {
     const [a, b] = [corners[i].at, corners[(i + 1) % corners.length].at];
@@ -120,14 +137,27 @@ export const splitEdge = (course: Course, id: string, rim: Rim, i: number): Cour
     return corners;
   });
 
-/** @throws OutlineError when fewer than three would be left */
+/**
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param rim the outline itself, or one of its holes
+ * @param i which corner, or the edge that begins at it
+ * @throws OutlineError when fewer than three would be left
+ */
 export const removeCorner = (course: Course, id: string, rim: Rim, i: number): Course =>
   changeRim(course, id, rim, (corners) => {
     if (corners.length <= 3) throw new OutlineError('An outline keeps at least three points.');
     return corners.filter((_, n) => n !== i);
   });
 
-/** Pushes an edge out along its normal by metres, or in below zero. */
+/**
+ * Pushes an edge out along its normal by metres, or in below zero.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param rim the outline itself, or one of its holes
+ * @param i which corner, or the edge that begins at it
+ * @param by outwards, m
+ */
 export const pushEdge = (course: Course, id: string, rim: Rim, i: number, by: number): Course =>
   changeRim(course, id, rim, (corners) => {
     const j = (i + 1) % corners.length;
@@ -151,7 +181,14 @@ const turnsRight = (corners: readonly OutlineCorner[]): boolean => {
   );
 };
 
-/** Curves an edge: pushed out by a part of half its length, -1 to 1; 0 is straight. */
+/**
+ * Curves an edge: pushed out by a part of half its length, -1 to 1; 0 is straight.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param rim the outline itself, or one of its holes
+ * @param i which corner, or the edge that begins at it
+ * @param bulge how far its middle stands out, m
+ */
 export const curveEdge = (course: Course, id: string, rim: Rim, i: number, bulge: number): Course =>
   changeRim(course, id, rim, (corners) => {
     const { bulge: _, ...corner } = corners[i];
@@ -162,7 +199,14 @@ export const curveEdge = (course: Course, id: string, rim: Rim, i: number, bulge
     return corners;
   });
 
-/** Rounds a corner by a radius in metres; 0 is sharp. */
+/**
+ * Rounds a corner by a radius in metres; 0 is sharp.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param rim the outline itself, or one of its holes
+ * @param i which corner, or the edge that begins at it
+ * @param radius of the rounding, m
+ */
 export const roundCorner = (
   course: Course,
   id: string,
@@ -178,7 +222,12 @@ export const roundCorner = (
     return corners;
   });
 
-/** Cuts a hole with six corners about a place of the platform's plane. */
+/**
+ * Cuts a hole with six corners about a place of the platform's plane.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param radius of the hole, m
+ */
 export function addHole(course: Course, id: string, [x, z]: Vec2, radius = 0.6): Course {
   return changePieces(course, new Set([id]), (piece) => {
     if (!piece.outline) return;

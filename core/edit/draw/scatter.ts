@@ -33,6 +33,9 @@ const MOST_TRIES = 60 * MOST_SCATTERED;
 /**
  * Scatters pieces over a region of the map, standing on what is below, or on the level where that is
  * open; nothing within the margin of the way or of a mark, nothing on top of something scattered before.
+ * @param course the course as it is; it stays so
+ * @param region corners of a ring over the map, x and z in m
+ * @param level height of the tops, m
  * @param way places along the way to keep clear of
  * @throws RangeError when it would be too many, or no family is named
  */

@@ -150,7 +150,14 @@ function connect(draft: Draft, from: number, to: number): void {
   }
 }
 
-/** Makes a panel of a wall a doorway, a window, a half panel, nothing, or full again. */
+/**
+ * Makes a panel of a wall a doorway, a window, a half panel, nothing, or full again.
+ * @param course the course as it is; it stays so
+ * @param id of the wall
+ * @param run which of its lines
+ * @param panel which panel of the line
+ * @param kind what the panel is
+ */
 export const setPanel = (
   course: Course,
   id: string,
@@ -166,7 +173,13 @@ export const setPanel = (
     piece.line = panels.length > 0 ? { ...line, panels } : line;
   });
 
-/** Moves a post of a wall to a place in the world; the runs at it follow. */
+/**
+ * Moves a post of a wall to a place in the world; the runs at it follow.
+ * @param course the course as it is; it stays so
+ * @param id of the wall
+ * @param post which corner of its line
+ * @param to in the world, m
+ */
 export const movePost = (course: Course, id: string, post: number, to: Vec3): Course =>
   changePieces(course, new Set([id]), (piece) => {
     if (!piece.line) return;

@@ -8,6 +8,10 @@ const LEAST_LENGTH = 0.3;
  * Changes lengths and radii by as little as can be so that the steps end exactly at a goal: where they began, for
  * a round. The headings stay, so each step's way is proportional to its length or radius, and the least change is a
  * linear problem (weighted least norm); what would become too short is held and the rest solved again.
+ * @param goal where it is to end, m and degrees
+ * @param start where it begins
+ * @param steps the pieces between
+ * @param leastRadius of a bend, m
  * @returns the steps as changed, or null when they cannot be
  */
 export const leadTo = (
@@ -88,7 +92,13 @@ const endOffset = (
   values: readonly number[],
 ) => rays.reduce(([x, z], ray, i) => [x + ray[0] * values[i], z + ray[1] * values[i]], off);
 
-/** The last straight drawn out or in so that the track ends abreast of a place. */
+/**
+ * The last straight drawn out or in so that the track ends abreast of a place.
+ * @param start where it begins, m and degrees
+ * @param steps the pieces from there
+ * @param x of the place it is to end beside, m
+ * @param z of the same, m
+ */
 export function endAbreast(start: Pose, steps: readonly Step[], x: number, z: number): Step[] {
   const last = steps[steps.length - 1];
   if (last?.kind !== 'straight') return [...steps];

@@ -56,6 +56,7 @@ function movesFor(tightest: number): Move[] {
 /**
  * Follows a line with pieces of track: at every place of the line the best ways to have come there are
  * kept and go on with every piece (beam search; Lowerre, 1976).
+ * @param target the line that is followed
  * @param tightest least radius of a bend, m
  * @param limit greatest deviation any place of a piece may have, m
  * @param progress told the part that is done, 0 to 1

@@ -37,7 +37,14 @@ const standingOf = incrementalIndex<Standing>(
   },
 );
 
-/** The pieces that may stand over a rectangle of the map, each once, in no order that matters. */
+/**
+ * The pieces that may stand over a rectangle of the map, each once, in no order that matters.
+ * @param pieces all pieces
+ * @param x0 least x over the map, m
+ * @param z0 least z, m
+ * @param x1 greatest x, m
+ * @param z1 greatest z, m
+ */
 export function piecesOver(
   pieces: readonly Piece[],
   x0: number,

@@ -49,6 +49,10 @@ function checked<T>(schema: v.GenericSchema<T>, value: unknown): T {
 
 /**
  * Sets something of the chosen pieces, or has it be as usual again when nothing is given.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param key which of what tuning sets
+ * @param value the new one, or undefined for the usual
  * @throws RangeError in words when the document may not have the value
  */
 export function setBehaviour<K extends TunedKey>(
@@ -163,6 +167,10 @@ export function addMotion(course: Course, choice: ReadonlySet<string>, kind: Mot
 
 /**
  * Changes a motion of the chosen pieces, in its place among their motions.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param index which of its motions, from 0
+ * @param change the fields that become others
  * @throws RangeError in words when the document may not have it
  */
 export function changeMotion(

@@ -70,7 +70,13 @@ export const chooseWithin = (
     }),
   );
 
-/** The pieces whose middle lies within a region of the map, between two heights. */
+/**
+ * The pieces whose middle lies within a region of the map, between two heights.
+ * @param course the course as it is; it stays so
+ * @param region corners of a ring over the map, x and z in m
+ * @param low height from which pieces count, m
+ * @param high height up to which they do, m
+ */
 export const chooseInRegion = (
   course: Course,
   region: readonly Vec2[],

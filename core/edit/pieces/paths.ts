@@ -39,7 +39,10 @@ export function addPathPoint(course: Course, id: string, place: Vec3): Course {
 /**
  * Puts a point into a path before another of its points; what was said of those after it goes on with them, and
  * the leg it parts takes as long as before by even parts.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
  * @param before which point comes after it, 1 the first that is not the piece's own place
+ * @param place in the world, m
  */
 export function insertPathPoint(course: Course, id: string, before: number, place: Vec3): Course {
   return changePieces(course, new Set([id]), (piece) => {
@@ -53,7 +56,13 @@ export function insertPathPoint(course: Course, id: string, before: number, plac
   });
 }
 
-/** Moves a path's point to a place in the world; the first is the piece itself and moves with it. */
+/**
+ * Moves a path's point to a place in the world; the first is the piece itself and moves with it.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param point which of its path, from 0
+ * @param place in the world, m
+ */
 export function movePathPoint(course: Course, id: string, point: number, place: Vec3): Course {
   return changePieces(course, new Set([id]), (piece) => {
     const index = pathOf(piece);
@@ -107,13 +116,25 @@ const changePose = (
     if (one) change(one, piece);
   });
 
-/** Has a pose bring the piece to a place in the world. */
+/**
+ * Has a pose bring the piece to a place in the world.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param pose which of its poses, from 0
+ * @param place of its foot in the world, m
+ */
 export const movePose = (course: Course, id: string, pose: number, place: Vec3): Course =>
   changePose(course, id, pose, (one, piece) => {
     one.at = ownPlace(piece, place);
   });
 
-/** Turns a pose about the upright of the piece by degrees, to the left as seen from above. */
+/**
+ * Turns a pose about the upright of the piece by degrees, to the left as seen from above.
+ * @param course the course as it is; it stays so
+ * @param id of the piece
+ * @param pose which of its poses, from 0
+ * @param degrees about the upright
+ */
 export const turnPose = (course: Course, id: string, pose: number, degrees: number): Course =>
   changePose(course, id, pose, (one) => {
     const now = turnMatrix((one.turn ?? [0, 0, 0]) as Vec3);

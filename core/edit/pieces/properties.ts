@@ -57,6 +57,10 @@ export function readDial(piece: Piece, dial: NumericProperty): number {
 
 /**
  * Sets a dial of the chosen pieces, within its limits.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param dial which figure
+ * @param value the new value, in the figure’s unit
  * @throws RangeError in words for the maker when the value is no number or beyond the limits
  */
 export function setDial(
@@ -71,6 +75,10 @@ export function setDial(
 
 /**
  * Steps a dial of each chosen piece up or down from where it stands; turns go on past a whole one.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param dial which figure
+ * @param by how many of the figure’s steps
  * @throws RangeError in words for the maker when one of them would leave the limits
  */
 export const stepDial = (
@@ -138,7 +146,13 @@ function setParam(piece: Piece, key: string, value: number | string): void {
   else piece.params = kept;
 }
 
-/** Sets a choice among a family's own settings. */
+/**
+ * Sets a choice among a family's own settings.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param key which setting of the family
+ * @param value which of its options
+ */
 export const setChoiceParam = (
   course: Course,
   choice: ReadonlySet<string>,
@@ -146,7 +160,14 @@ export const setChoiceParam = (
   value: string,
 ): Course => changePieces(course, choice, (piece) => setParam(piece, key, value));
 
-/** Sets one of several of a family's own settings, by its place among them, on or off. */
+/**
+ * Sets one of several of a family's own settings, by its place among them, on or off.
+ * @param course the course as it is; it stays so
+ * @param choice ids of the pieces it is done to
+ * @param key which setting of the family
+ * @param place of the option among them, from 0
+ * @param on whether it is so from now on
+ */
 export const setOneOfSeveral = (
   course: Course,
   choice: ReadonlySet<string>,

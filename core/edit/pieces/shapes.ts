@@ -185,6 +185,10 @@ export const splitShapeEdge = (part: Outline, edge: number): Outline => {
 
 /**
  * Gives a shape to one piece or to its whole family in this course; nothing gives back the family's own.
+ * @param course the course as it is; it stays so
+ * @param piece a piece of the family
+ * @param of whether it is this piece’s alone
+ * @param shape in the piece’s own frame, or undefined for the family’s
  * @throws RangeError in words when a part has a dent or no area
  */
 export function setShape(

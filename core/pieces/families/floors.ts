@@ -116,7 +116,13 @@ const ring: Family = {
   },
 };
 
-/** A rectangle with a round hole, as convex outlines. */
+/**
+ * A rectangle with a round hole, as convex outlines.
+ * @param w width, m
+ * @param d depth, m
+ * @param hole across the hole, m
+ * @param sides corners of the hole
+ */
 export function holedOutlines(w: number, d: number, hole: number, sides = 16): Vec2[][] {
   const k = Math.min(0.95, hole / w);
   const kz = Math.min(0.95, hole / d);

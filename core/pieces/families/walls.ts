@@ -45,7 +45,13 @@ const half = panelled('half', 'Half wall', 'low parapet wall', [2, 1, 0.3], [], 
   box([-w / 2, h * 0.88, -d * 0.62], [w / 2, h, d * 0.62]),
 ]);
 
-/** A wall with a rectangle left open, as what stands about it. */
+/**
+ * A wall with a rectangle left open, as what stands about it.
+ * @param w width, m
+ * @param h height, m
+ * @param d depth, m
+ * @param opening its sizes, m
+ */
 export function aroundOpening(
   w: number,
   h: number,

@@ -64,6 +64,11 @@ const ofRunner = newCapsulePath();
 
 /**
  * The runner's way from where it is by a displacement, m; reused.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param dx displacement along x, m
+ * @param dy displacement along y, m
+ * @param dz displacement along z, m
  * @param skip a collider to leave out, or -1
  */
 export function runnerPath(
@@ -90,6 +95,10 @@ const swept = newQueryBox();
 
 /**
  * Moves a capsule along its way and finds the first solid it touches.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param path the way, in the world
+ * @param out holds the first touch, if there is one
  * @returns whether anything is touched; `out` then holds the first touch
  */
 export function castCapsule(world: World, s: RunState, path: CapsulePath, out: Contact): boolean {
@@ -140,7 +149,12 @@ function castAgainstSolid(
 /** The room about a collider's box that a sweep has no use for, m. */
 const ROOM = BROADPHASE_MARGIN - SKIN / 2;
 
-/** Whether a collider of something loose, which may come to be anywhere, is not within a box now. */
+/**
+ * Whether a collider of something loose, which may come to be anywhere, is not within a box now.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param c the collider
+ */
 export function outsideCurrentBounds(
   world: World,
   s: RunState,
@@ -155,7 +169,14 @@ export function outsideCurrentBounds(
 /** A capsule as a ball, in the frame of what it is swept or measured against. */
 const ball = newMovingBall();
 
-/** Casts a capsule against one collider as it stands at the state's tick. */
+/**
+ * Casts a capsule against one collider as it stands at the state's tick.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param path the way, in the world
+ * @param c what it is cast against
+ * @param out the nearest touch so far; replaced only by a nearer one
+ */
 export function castAgainst(
   world: World,
   s: RunState,
@@ -213,7 +234,13 @@ const BEFORE = 1.5 * SKIN;
 const FACING = 0.5;
 const passing = newTouch();
 
-/** Whether a body stands before a one-way face, so that the face may stop it; with a pose of its piece. */
+/**
+ * Whether a body stands before a one-way face, so that the face may stop it; with a pose of its piece.
+ * @param body the body that comes
+ * @param x of its lowest point, in the world, m
+ * @param y of the place, m
+ * @param z of the place, m
+ */
 export function isBefore(
   { oneWay }: Collider,
   body: Capsule,
@@ -264,6 +291,10 @@ const FAR = 4 * SKIN;
 
 /**
  * Signed distance from a capsule to a collider at the state's tick, if it is not far; the result is reused.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param body the body it is measured from
+ * @param c the collider
  * @param at its lowest point, m
  */
 export function signedDistance(

@@ -25,6 +25,12 @@ const pulled = new Float64Array(4);
 /**
  * A tick of the cart: x of the pad steers (to the right above 0), z drives (ahead below 0), the button
  * is the hand brake.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param cart the runner’s figures
+ * @param input what the controls stand at
+ * @param path is given each leg of the way made
+ * @param say is told what happened
  */
 export function tickCart(
   world: World,

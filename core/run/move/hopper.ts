@@ -15,7 +15,15 @@ const WALL_SLIDE = 1.5;
 /** Ticks after touching a wall in which a jump still takes off from it. */
 const WALL_TICKS = 10;
 
-/** A tick of the hopper: it steers, jumps, and runs along the ground or through the air. */
+/**
+ * A tick of the hopper: it steers, jumps, and runs along the ground or through the air.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param hopper the runner’s figures
+ * @param input what the controls stand at
+ * @param path is given each leg of the way made
+ * @param say is told what happened
+ */
 export function tickHopper(
   world: World,
   s: RunState,

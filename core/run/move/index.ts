@@ -28,7 +28,14 @@ const TICK: { readonly [K in RunnerKind]: TickRunner<Extract<Runner, { kind: K }
   flick: tickFlick,
 };
 
-/** Moves the course's runner on by one tick, as its kind does. */
+/**
+ * Moves the course's runner on by one tick, as its kind does.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param input what the controls stand at
+ * @param way is given each leg of the way made
+ * @param say is told what happened
+ */
 export const tickRunner = (
   world: World,
   s: RunState,

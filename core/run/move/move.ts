@@ -22,6 +22,9 @@ const probe = newContact();
 
 /**
  * Moves the runner along a way as far as it goes, keeping the skin's clearance.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param path the way, in the world
  * @param out holds what was touched
  * @returns the part of the way that was made; 1 when nothing was touched
  */
@@ -72,6 +75,10 @@ function projectToLane(world: World, out: Contact): void {
 /**
  * How much of its speed against what it touched the runner loses to it, m/s, when that is loose and so
  * gives way; it is pushed. Nothing of what stands firm.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param touched what was met
+ * @param bounce what is left of the speed of the impact, 0 to 1
  */
 export function exchangeMomentum(
   world: World,
@@ -89,13 +96,25 @@ export function exchangeMomentum(
   return s.bodies.meet(world, s, touched, v, bounce);
 }
 
-/** Moves the runner along a way until something stops it; what is left of the way is dropped. */
+/**
+ * Moves the runner along a way until something stops it; what is left of the way is dropped.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param path the way, in the world
+ * @param trajectory is given each leg of the way made
+ */
 export function push(world: World, s: RunState, path: CapsulePath, trajectory: Trajectory): void {
   moveUntilHit(world, s, path, contact);
   addSegment(trajectory, s.x, s.y, s.z);
 }
 
-/** A tick on the ground: along it, up steps, against walls, and held to it downhill. */
+/**
+ * A tick on the ground: along it, up steps, against walls, and held to it downhill.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param hopper the runner’s figures
+ * @param path is given each leg of the way made
+ */
 export function walk(world: World, s: RunState, hopper: Hopper, path: Trajectory): void {
   let dx = s.vx * DT;
   let dz = s.vz * DT;
@@ -216,7 +235,13 @@ export function speedOf(world: World, s: RunState, collider: number): Float64Arr
   return speed;
 }
 
-/** A tick in the air. Returns the downward speed of a landing in m/s, or -1 when still in the air. */
+/**
+ * A tick in the air. Returns the downward speed of a landing in m/s, or -1 when still in the air.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param hopper the runner’s figures
+ * @param path is given each leg of the way made
+ */
 export function fly(world: World, s: RunState, hopper: Hopper, path: Trajectory): number {
   const [gx, gy, gz] = [
     s.field[FieldIndex.gravityX],

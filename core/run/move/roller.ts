@@ -20,7 +20,15 @@ const NEEDS = 2 / 7;
 
 const pulled = new Float64Array(4);
 
-/** A tick of the roller: pushed along by the pad, held back by the button. */
+/**
+ * A tick of the roller: pushed along by the pad, held back by the button.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param roller the runner’s figures
+ * @param input what the controls stand at
+ * @param path is given each leg of the way made
+ * @param say is told what happened
+ */
 export function tickRoller(
   world: World,
   s: RunState,
@@ -86,7 +94,15 @@ function push(
   s.vz += z * more;
 }
 
-/** A tick of the flick stone: struck when it lies still, sliding until it does again. */
+/**
+ * A tick of the flick stone: struck when it lies still, sliding until it does again.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param flick the runner’s figures
+ * @param input what the controls stand at
+ * @param path is given each leg of the way made
+ * @param say is told what happened
+ */
 export function tickFlick(
   world: World,
   s: RunState,

@@ -32,9 +32,12 @@ const TURN = 0.9;
 /**
  * Moves a ball by its speed for a tick, with what it runs into. On something that moves its speed is told
  * relative to that.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
  * @param bounce what is left of the speed of an impact
  * @param lip height of an edge across the way that it gets over without being thrown, m: what wheels do; 0
  * for a sphere
+ * @param path is given each leg of the way made
  * @returns the greatest speed at which it met anything head on, m/s
  */
 export function roll(

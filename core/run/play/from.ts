@@ -9,7 +9,10 @@ import { initialState } from './begin';
 /**
  * A run begun part of the way: in the leg that passes the place nearest, with the checkpoints passed that
  * come before it on the way, facing what comes next.
+ * @param course the course as it is; it stays so
+ * @param world the course made ready
  * @param at where to begin, m
+ * @param seed what all chance in the run comes from
  * @returns the state, and a world whose runner returns to the place until it reaches a checkpoint
  */
 export function beginAt(

@@ -59,7 +59,13 @@ export function replay(course: Course, run: Run, world: World = buildWorld(cours
   return summarise(world, state, events, path.subarray(0, 3 * (state.tick + 1)));
 }
 
-/** What a run turned out to be, from where it ended and what happened in it. */
+/**
+ * What a run turned out to be, from where it ended and what happened in it.
+ * @param world the course made ready
+ * @param state how it ended
+ * @param events all that happened
+ * @param path places of the foot, three numbers a tick, m
+ */
 export function summarise(
   world: World,
   state: RunState,

@@ -43,6 +43,10 @@ const ANEW = 12;
 /**
  * Moves a run on by one tick of 1/120 s: the movers first, then what is thrown, then the runner, what it
  * met, and what follows from that. Changes `s`; the same world, state and input always give the same bits.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param input what the controls stand at
+ * @param emit is told what happened
  */
 export function tick(world: World, s: RunState, input: Input, emit: Emit): void {
   if (s.finish >= 0 || s.over) return;

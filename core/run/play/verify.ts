@@ -40,7 +40,13 @@ export function ticksOfRun(course: Course, run: Run): number {
   return total;
 }
 
-/** Plays a run's inputs from the start of a world; `after` is told of every tick. */
+/**
+ * Plays a run's inputs from the start of a world; `after` is told of every tick.
+ * @param world the course made ready
+ * @param state the run’s state, which it changes
+ * @param emit is told what happened
+ * @param after is called after every tick
+ */
 export function playInputs(
   world: World,
   state: RunState,

@@ -3,7 +3,14 @@ import type { EmitEvent, RunState } from '../state';
 import { isPickupPresent } from './sensors';
 import type { TickEvents } from './tickEvents';
 
-/** Breaks a piece: it is away from now on. */
+/**
+ * Breaks a piece: it is away from now on.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param piece the piece, by its place
+ * @param happened what links may hear of in this tick
+ * @param say is told what happened
+ */
 export function breakPiece(
   world: World,
   s: RunState,

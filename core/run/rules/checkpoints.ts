@@ -4,7 +4,14 @@ import { saveCheckpoint, type RunState, type EmitEvent } from '../state';
 /** Ticks between two words about a shut goal or a checkpoint out of turn. */
 export const SHUT_REST = 120;
 
-/** Notes a checkpoint that is met, if it is of the leg being run and its turn has come. */
+/**
+ * Notes a checkpoint that is met, if it is of the leg being run and its turn has come.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param piece the piece, by its place
+ * @param part the part of the tick after which it was, 0 to 1
+ * @param say is told what happened
+ */
 export function reachCheckpoint(
   world: World,
   s: RunState,

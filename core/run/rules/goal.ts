@@ -4,7 +4,14 @@ import type { RunState, EmitEvent } from '../state';
 import { beginningOf, isOpen, teleport } from '../contact';
 import { missingCheckpoint, SHUT_REST } from './checkpoints';
 
-/** Acts on the goal being met, by the kind of the course. Returns whether the tick ends with it. */
+/**
+ * Acts on the goal being met, by the kind of the course. Returns whether the tick ends with it.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param part the part of the tick after which it was, 0 to 1
+ * @param piece the piece, by its place
+ * @param say is told what happened
+ */
 export function meetGoal(
   world: World,
   s: RunState,

@@ -7,7 +7,14 @@ import { meetGoal } from './goal';
 import { openGates } from './gates';
 import { goThrough } from './portal';
 
-/** Acts on a sensor met after a part of the tick. Returns whether the tick ends with it. */
+/**
+ * Acts on a sensor met after a part of the tick. Returns whether the tick ends with it.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param c the sensor that was met
+ * @param part the part of the tick after which it was, 0 to 1
+ * @param say is told what happened
+ */
 export function onSensor(
   world: World,
   s: RunState,
@@ -47,7 +54,14 @@ export function isPickupPresent(world: World, s: RunState, pickup: number): bool
   return since === 0 || (respawn > 0 && s.tick - since >= respawn);
 }
 
-/** What hurts sends back, throws off or slows. Returns whether the tick ends with it. */
+/**
+ * What hurts sends back, throws off or slows. Returns whether the tick ends with it.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param c what hurt, or null for what was thrown
+ * @param part the part of the tick after which it was, 0 to 1
+ * @param say is told what happened
+ */
 export function hurt(
   world: World,
   s: RunState,

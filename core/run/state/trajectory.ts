@@ -15,6 +15,12 @@ export const newPath = (): Trajectory => ({
   points: new Float64Array(3 * (MOST_LEGS + 1)),
 });
 
+/**
+ * @param path the way
+ * @param x of the place, m
+ * @param y of the place, m
+ * @param z of the place, m
+ */
 export function beginPath(path: Trajectory, x: number, y: number, z: number): void {
   path.count = 0;
   path.points[0] = x;
@@ -22,7 +28,13 @@ export function beginPath(path: Trajectory, x: number, y: number, z: number): vo
   path.points[2] = z;
 }
 
-/** Adds a leg to a place; past the most a tick can have, the last leg is drawn out instead. */
+/**
+ * Adds a leg to a place; past the most a tick can have, the last leg is drawn out instead.
+ * @param path the way
+ * @param x of the place, m
+ * @param y of the place, m
+ * @param z of the place, m
+ */
 export function addSegment(path: Trajectory, x: number, y: number, z: number): void {
   const i = 3 * path.count;
   const { points } = path;

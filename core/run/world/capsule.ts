@@ -18,7 +18,13 @@ export interface Capsule {
 /** From the foot to the middle, m. */
 export const centreHeight = ({ radius, half }: Capsule): number => radius + half;
 
-/** What a convex form is, in a pose, when the segment of a rounded body is added to it. */
+/**
+ * What a convex form is, in a pose, when the segment of a rounded body is added to it.
+ * @param form at rest
+ * @param pose that it is in
+ * @param half half the segment that is added, m
+ * @param like the same at rest, whose edges are then known
+ */
 export function bodyOf(
   form: Shape['form'],
   pose: Pose,

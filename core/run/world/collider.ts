@@ -56,7 +56,12 @@ export interface Collider {
   readonly bodies: InflatedShapes;
 }
 
-/** Where a point has got to that was fixed to something at the tick before. */
+/**
+ * Where a point has got to that was fixed to something at the tick before.
+ * @param x of the point at the tick before, m
+ * @param y of the place, m
+ * @param z of the place, m
+ */
 export const carriedAlong = (
   { before, pose }: { readonly before: Pose; readonly pose: Pose },
   x: number,

@@ -32,6 +32,8 @@ export interface ProjectileEmitter {
 
 /**
  * The emitters of a course's pieces, and how many copies there may be at once.
+ * @param course the course as it is; it stays so
+ * @param pieces all pieces
  * @param clocks for each piece the mover whose clock it keeps, or -1
  * @param body place of the size that the copies' bodies are kept for
  */

@@ -56,6 +56,10 @@ export function movePicture(course: Course, { about, by, factor, turn }: Picture
 
 /**
  * Sizes the picture by two places on it that are known to be so far apart; the first stays where it is.
+ * @param course the course as it is; it stays so
+ * @param a one place of the picture in the world, m
+ * @param b another, m
+ * @param metres how far apart they are in truth
  * @throws RangeError when the places are one, or the length is none
  */
 export function scalePicture(course: Course, a: Vec3, b: Vec3, metres: number): Course {

@@ -29,6 +29,10 @@ const heard: number[] = [];
 /**
  * Has every link act whose cue was given in this tick, and what is due. What effects themselves bring
  * about is heard in the same tick; a loop of them ends the links' acting with a word that names them.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param happened what links may hear of in this tick
+ * @param say is told what happened
  * @returns whether the tick ends with what a link did
  */
 export function actOnLinks(

@@ -1,5 +1,10 @@
 import { neverActed, type IsGiven } from './cue';
 
+/**
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param i place of the link among the course’s
+ */
 export const isAllGathered: IsGiven = (world, s, { pieces }, i) =>
   neverActed(s, i) &&
   pieces.every((piece) => {
