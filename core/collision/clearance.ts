@@ -17,7 +17,7 @@ export const newClearance = (): Clearance => ({ distance: Infinity, nx: 0, ny: 1
 
 /**
  * Signed distance from a ball to a hull, with the direction away from it.
- * @param body the hull, or body, it is asked of
+ * @param body the hull that is asked
  * @param ball in the hull's frame, m
  * @param out is written to
  * @param far distances beyond this, m, need only be told to be at least so; the direction then says nothing

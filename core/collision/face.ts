@@ -5,7 +5,7 @@ const RIM = 1e-9;
 
 /**
  * Whether a point on a face's plane (or off it along the normal) lies over the face's own area.
- * @param body the hull, or body, it is asked of
+ * @param body the hull that is asked
  * @param face which of its faces
  * @param x of a place on the face’s plane, in the hull’s frame, m
  * @param y of the place, m
@@ -36,7 +36,7 @@ const TIE = 1e-6;
  * The face that a place lies over, of those whose planes are as far from it as that of the face given, which
  * is the farthest and beside which it lies: where faces share a plane, or all but share it, any of them may be
  * told as the farthest. Asked after `insideFace`, which mostly answers.
- * @param body the hull, or body, it is asked of
+ * @param body the hull that is asked
  * @param face which of its faces
  * @param x of a place, in the hull’s frame, m
  * @param y of the place, m
@@ -99,7 +99,7 @@ export const frontFaces = (): Uint8Array => frontFaceFlags;
 
 /**
  * Finds the front faces of a body; with `more` beside those found before.
- * @param body the hull, or body, it is asked of
+ * @param body the hull that is asked
  * @param x of the place it is looked at from, in the hull’s frame, m
  * @param y of the place, m
  * @param z of the place, m
