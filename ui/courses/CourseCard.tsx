@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, View, type DimensionValue } from 'react-native';
 import type { CourseListed } from '@/core/protocol';
 import {
@@ -18,12 +19,17 @@ import { RADIUS, SPACE, useColours } from '../theme';
 interface CourseCardProps {
   readonly item: CourseListed;
   readonly width: DimensionValue;
-  readonly onOpen: () => void;
-  readonly onMenu: () => void;
+  readonly onOpen: (id: string) => void;
+  readonly onMenu: (item: CourseListed) => void;
 }
 
 /** One course: its picture, what it is, whether it is proved, when it last changed. */
-export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
+export const CourseCard = memo(function CourseCard({
+  item,
+  width,
+  onOpen,
+  onMenu,
+}: CourseCardProps) {
   const colours = useColours();
   const { id, name, kind, length, revision, proof, published, changed } = useWhileSeen(item);
   const proofWords = !proof
@@ -35,7 +41,7 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
   const proofTint = !proof ? 'slate' : proof.fresh ? 'moss' : 'rust';
   return (
     <Card style={{ width, overflow: 'hidden' }}>
-      <Pressable accessibilityRole="link" testID={`open-${name}`} onPress={onOpen}>
+      <Pressable accessibilityRole="link" testID={`open-${name}`} onPress={() => onOpen(id)}>
         <View
           style={{
             backgroundColor: colours.shallows,
@@ -64,9 +70,9 @@ export function CourseCard({ item, width, onOpen, onMenu }: CourseCardProps) {
       <IconButton
         icon="more-vertical"
         label={`More for ${name}`}
-        onPress={onMenu}
+        onPress={() => onMenu(item)}
         style={{ position: 'absolute', right: 4, bottom: 30 }}
       />
     </Card>
   );
-}
+});

@@ -20,6 +20,8 @@ import { useDroppedFile } from './useDroppedFile';
 
 type Sheets = 'new' | 'open' | 'account' | 'bin' | null;
 
+const openCourse = (id: string) => router.push(`/course/${id}` as never);
+
 /** The maker's own courses. */
 export function CoursesScreen() {
   const { width } = useWindowDimensions();
@@ -129,8 +131,8 @@ export function CoursesScreen() {
             key={item.id}
             item={item}
             width={`${(100 - (columns - 1) * 1.6) / columns}%`}
-            onOpen={() => router.push(`/course/${item.id}` as never)}
-            onMenu={() => setMenu(item)}
+            onOpen={openCourse}
+            onMenu={setMenu}
           />
         ))}
       </View>

@@ -39,7 +39,7 @@ import { useOpening } from './opening';
 import { useOpen } from './openStore';
 import { PlanPanel } from '../plan/PlanPanel';
 import { endSketch } from '../plan/sketchView';
-import { Ribbon } from './Ribbon';
+import { Ribbon } from './ribbon/Ribbon';
 import { SharePanel } from '../share/SharePanel';
 import { TopBar } from './TopBar';
 import { Sheets } from '../lay/sheets/Sheets';

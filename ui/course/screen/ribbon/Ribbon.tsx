@@ -1,0 +1,154 @@
+import { memo, useEffect, useMemo, useRef, useState, type PropsWithChildren } from 'react';
+import { View } from 'react-native';
+import Svg, { Line } from 'react-native-svg';
+import type { Course } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
+import { beatMarks, elevationProfile, expectationOf, RUN_LEAP, type Station } from '@/core/route';
+import { tideLine } from '@/core/run';
+import { useView } from '../../../scene';
+import { useColours } from '../../../theme';
+import { useTune } from '../../tune/tuneStore';
+import { useMeantWay } from '../useMeantWay';
+import { RibbonDrawing } from './RibbonDrawing';
+import { FOOT, HEIGHT, nearest, ribbonScales, stationAt } from './scales';
+
+interface RibbonProps {
+  readonly course: Course;
+  /** The way it is unrolled along; the one that is meant when there is none yet. */
+  readonly way: readonly Vec3[] | null;
+}
+
+/** The course unrolled along its way: height, marks and tide; touching it moves the view there. */
+export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
+  const [width, setWidth] = useState(0);
+  const meant = useMeantWay(course);
+  const profile = useMemo(() => {
+    if (way) return elevationProfile(course, way, RUN_LEAP);
+    return elevationProfile(course, meant.closed ? [...meant.way, meant.way[0]] : meant.way);
+  }, [course, way, meant]);
+  const expected = useMemo(() => expectationOf(course, meant), [course, meant]);
+  const beats = useMemo(() => beatMarks(course, profile.length), [course, profile.length]);
+  const tide = useMemo(() => tideLine(course), [course]);
+  const { x } = useMemo(() => ribbonScales(profile, tide, width), [profile, tide, width]);
+  const { stations, length } = profile;
+
+  const go = (along: number) => {
+    const within = Math.min(length, Math.max(0, along));
+    const { frameAt, set } = useTune.getState();
+    const station = stationAt(stations, within);
+    if (frameAt !== null && length > 0) set({ frameAt: within / length });
+    else if (station) {
+      const [sx, sy, sz] = station.at;
+      useView.getState().look({ target: [sx, sy + 1, sz] });
+    }
+  };
+  const metres = Math.round(way ? length : expected.length);
+  const words = `${metres} m, about ${Math.round(expected.time)} s`;
+  return (
+    <Slider
+      stations={stations}
+      length={length}
+      onGo={go}
+      onTouch={(px) => go(x.invert(px))}
+      onWidth={setWidth}
+    >
+      {width > 0 && stations.length > 0 && (
+        <Svg width={width} height={HEIGHT}>
+          <RibbonDrawing profile={profile} tide={tide} beats={beats} words={words} width={width} />
+          <Here stations={stations} x={x} />
+        </Svg>
+      )}
+    </Slider>
+  );
+});
+
+/** Where on the way the view is: all that moves while it is panned. */
+function Here({ stations, x }: { stations: readonly Station[]; x: (along: number) => number }) {
+  const colours = useColours();
+  const here = useView((s) => nearest(stations, s.target)?.along);
+  if (here === undefined) return null;
+  return (
+    <Line
+      x1={x(here)}
+      x2={x(here)}
+      y1={16}
+      y2={HEIGHT - FOOT}
+      stroke={colours.moss}
+      strokeWidth={2}
+    />
+  );
+}
+
+interface SliderProps {
+  readonly stations: readonly Station[];
+  readonly length: number;
+  /** Goes to so many metres along the way. */
+  readonly onGo: (along: number) => void;
+  /** A finger is so many pixels from the left. */
+  readonly onTouch: (px: number) => void;
+  readonly onWidth: (width: number) => void;
+}
+
+/** What is touched, and worked by keys: it knows where the view is, and what it holds need not. */
+function Slider({
+  stations,
+  length,
+  onGo,
+  onTouch,
+  onWidth,
+  children,
+}: PropsWithChildren<SliderProps>) {
+  const colours = useColours();
+  const host = useRef<View>(null);
+  const here = useView((s) => nearest(stations, s.target)?.along ?? 0);
+  const latest = useRef(onTouch);
+  useEffect(() => {
+    latest.current = onTouch;
+  });
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return;
+    element.style.touchAction = 'none';
+    const move = (event: PointerEvent) => {
+      if (event.type === 'pointerdown') element.setPointerCapture(event.pointerId);
+      else if (event.buttons === 0) return;
+      latest.current(event.clientX - element.getBoundingClientRect().left);
+    };
+    element.addEventListener('pointerdown', move);
+    element.addEventListener('pointermove', move);
+    return () => {
+      element.removeEventListener('pointerdown', move);
+      element.removeEventListener('pointermove', move);
+    };
+  }, []);
+  return (
+    <View
+      ref={host}
+      testID="ribbon"
+      role="slider"
+      tabIndex={0}
+      aria-label="The course along its way"
+      aria-valuemin={0}
+      aria-valuemax={Math.round(length)}
+      aria-valuenow={Math.round(here)}
+      aria-valuetext={`${Math.round(here)} of ${Math.round(length)} metres`}
+      {...({
+        onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+          const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          onGo(here + by * Math.max(1, length / 40));
+        },
+      } as object)}
+      onLayout={(event) => onWidth(event.nativeEvent.layout.width)}
+      style={{
+        height: HEIGHT,
+        borderTopWidth: 1,
+        borderColor: colours.line,
+        backgroundColor: colours.paper,
+      }}
+    >
+      {children}
+    </View>
+  );
+}
