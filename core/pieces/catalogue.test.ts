@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { dot, faceNormal, length, sub, type Polyhedron } from '../geometry';
-import { FAMILIES, localGeometry, planOutlines, specOf } from '.';
+import type { Piece } from '../course';
+import { dot, faceNormal, length, sub, type Polyhedron, type Vec2 } from '../geometry';
+import { FAMILIES, localGeometry, planOutlines, specOf, toWorld } from '.';
 
 /** Checks what every solid promises: closed, facing outwards, convex. */
 function soundness(solid: Polyhedron): string | null {
@@ -73,8 +74,41 @@ test('defaults fill in what a piece leaves out, and nothing else', () => {
   expect(localGeometry({ family: 'slab' })).toBe(localGeometry({ family: 'slab' }));
 });
 
-test('a plan outline holds every corner of its part', () => {
-  const outlines = planOutlines({ id: 'a', family: 'block', at: [3, 0, 4], turn: [0, 30, 0] });
-  expect(outlines).toHaveLength(1);
-  expect(outlines[0]).toHaveLength(16);
-});
+/** How far a place of the map lies outside a convex ring, m; 0 or less within it, whichever way it goes round. */
+function outside(ring: readonly Vec2[], [x, z]: Vec2): number {
+  const area = ring.reduce((sum, [ax, az], i) => {
+    const [bx, bz] = ring[(i + 1) % ring.length];
+    return sum + ax * bz - bx * az;
+  }, 0);
+  return Math.max(
+    ...ring.map(([ax, az], i) => {
+      const [bx, bz] = ring[(i + 1) % ring.length];
+      const [ex, ez] = [bx - ax, bz - az];
+      return (-Math.sign(area) * (ex * (z - az) - ez * (x - ax))) / Math.hypot(ex, ez);
+    }),
+  );
+}
+
+test.each(FAMILIES.filter(({ drawn }) => !drawn).map(({ id }) => [id] as const))(
+  'the plan outlines of %s hold every corner of its parts, and none reaches beyond them',
+  (family) => {
+    for (const turn of [
+      [0, 0, 0],
+      [0, 30, 0],
+      [20, 75, -10],
+    ] as const) {
+      const piece: Piece = { id: 'a', family, at: [3, 0, 4], turn: [...turn] };
+      const place = toWorld(piece);
+      const { parts } = localGeometry(piece);
+      const outlines = planOutlines(piece);
+      const corners = parts.flatMap(({ solid }) =>
+        solid.points.map(place).map(([x, , z]): Vec2 => [x, z]),
+      );
+      const held = (corner: Vec2) => outlines.some((ring) => outside(ring, corner) < 1e-6);
+      const isCorner = ([x, z]: Vec2) =>
+        corners.some(([cx, cz]) => Math.abs(cx - x) < 1e-6 && Math.abs(cz - z) < 1e-6);
+      expect(corners.filter((corner) => !held(corner))).toEqual([]);
+      expect(outlines.flat().filter((place) => !isCorner(place))).toEqual([]);
+    }
+  },
+);
