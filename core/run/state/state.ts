@@ -184,7 +184,7 @@ export interface RunState {
 export type CheckpointSnapshot = Pick<
   RunState,
   'tick' | 'gates' | 'away' | 'hits' | 'moverFrom' | 'moverAt' | 'links' | 'bodies'
-> & { readonly drives: Float64Array | null };
+> & { readonly dynamicPoses: Float64Array | null };
 
 /** Clearance kept from every surface, m. */
 export const SKIN = 1e-3;
@@ -229,7 +229,7 @@ export const saveCheckpoint = (s: RunState): void => {
     links: s.links.slice(),
     // Only what is loose is taken back; what chases or drifts goes on.
     bodies: s.bodies?.copy() ?? null,
-    drives: s.bodies ? s.dynamicPoses.slice() : null,
+    dynamicPoses: s.bodies ? s.dynamicPoses.slice() : null,
   };
 };
 
@@ -245,11 +245,11 @@ export function restoreCheckpoint(s: RunState): void {
   s.moverFrom.set(snapshot.moverFrom.map(later));
   s.moverAt.set(snapshot.moverAt);
   s.due = s.tick;
-  if (snapshot.bodies && snapshot.drives) {
+  if (snapshot.bodies && snapshot.dynamicPoses) {
     s.bodies = snapshot.bodies.copy();
     // A list of its own: poses are kept by which list they came from.
     s.dynamicPoses = s.dynamicPoses.slice();
-    s.bodies.takeBack(s.dynamicPoses, snapshot.drives);
+    s.bodies.takeBack(s.dynamicPoses, snapshot.dynamicPoses);
   }
   s.links.set(
     snapshot.links.map((v, i) => (i % LINK_SIZE === 1 || i % LINK_SIZE === 2 ? later(v) : v)),
