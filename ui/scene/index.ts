@@ -15,7 +15,7 @@ export * from './Regions';
 export * from './ContactShapes';
 export * from './glide';
 export * from './Inset';
-export * from './useGestures';
+export * from './gestures';
 export * from './field';
 export * from './view';
 export { USUAL_HOUR } from './daylight';

@@ -1,13 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import type { RunnerKind } from '@/core/course';
+import { usePointerDrag, type PointerPlace } from '../../device/usePointerDrag';
 import { SPACE, useColours } from '../../theme';
 import { RUNNER_ROWS } from '../runners';
+import { KNOB, PAD, padPush } from './padPush';
 import type { Controls } from './useControls';
-
-const PAD = 148;
-const KNOB = 62;
 
 /** The pad under the left thumb and the buttons under the right. */
 export function TouchControls({
@@ -106,21 +105,16 @@ function Pad({
   const colours = useColours();
   const pad = useRef<View>(null);
   const [knob, setKnob] = useState({ x: 0, y: 0 });
-  useHold(pad, (at) => {
-    if (!at) {
-      setKnob({ x: 0, y: 0 });
-      onPush(0, 0);
-      return;
-    }
-    const reach = (PAD - KNOB) / 2;
-    const [dx, dy] = [at.x - PAD / 2, level ? 0 : at.y - PAD / 2];
-    const l = Math.hypot(dx, dy);
-    const k = l > reach ? reach / l : 1;
-    setKnob({ x: dx * k, y: dy * k });
-    // The middle of the pad is dead, so that a resting thumb stands still.
-    const push = l < 10 ? 0 : Math.min(1, l / (reach * 0.8)) / l;
-    onPush(dx * push, -dy * push);
-  });
+  const push = (at: PointerPlace) => {
+    const { knob: to, right, forward } = padPush(at, level);
+    setKnob(to);
+    onPush(right, forward);
+  };
+  const end = () => {
+    setKnob({ x: 0, y: 0 });
+    onPush(0, 0);
+  };
+  usePointerDrag(pad, { begin: push, move: push, end });
   return (
     <View
       ref={pad}
@@ -182,11 +176,11 @@ function HoldButton({
 }) {
   const button = useRef<View>(null);
   const [pressed, setPressed] = useState(false);
-  useHold(button, (at) => {
-    if (pressed === !!at) return;
-    setPressed(!!at);
-    onHold(!!at);
-  });
+  const hold = (now: boolean) => {
+    setPressed(now);
+    onHold(now);
+  };
+  usePointerDrag(button, { begin: () => hold(true), end: () => hold(false) });
   const half = size * 0.46;
   const fill = plain
     ? pressed
@@ -227,52 +221,4 @@ function HoldButton({
       </Svg>
     </View>
   );
-}
-
-/** Follows one finger held on something: its place within it, then null when it is let go. */
-function useHold(
-  host: React.RefObject<View | null>,
-  act: (at: { x: number; y: number } | null) => void,
-): void {
-  const latest = useRef(act);
-  useEffect(() => {
-    latest.current = act;
-  });
-  useEffect(() => {
-    const element = host.current as unknown as HTMLElement | null;
-    if (!element) return;
-    Object.assign(element.style, { touchAction: 'none', userSelect: 'none' });
-    let held: number | null = null;
-    const tell = (event: PointerEvent) => {
-      const frame = element.getBoundingClientRect();
-      latest.current({ x: event.clientX - frame.left, y: event.clientY - frame.top });
-    };
-    const down = (event: PointerEvent) => {
-      held = event.pointerId;
-      element.setPointerCapture(held);
-      tell(event);
-    };
-    const move = (event: PointerEvent) => {
-      if (event.pointerId === held) tell(event);
-    };
-    const up = (event: PointerEvent) => {
-      if (event.pointerId !== held) return;
-      held = null;
-      latest.current(null);
-    };
-    // Else lifting the finger would also click on whatever has come up under it in the meantime.
-    const noClick = (event: Event) => event.preventDefault();
-    element.addEventListener('touchstart', noClick, { passive: false });
-    element.addEventListener('pointerdown', down);
-    element.addEventListener('pointermove', move);
-    element.addEventListener('pointerup', up);
-    element.addEventListener('pointercancel', up);
-    return () => {
-      element.removeEventListener('touchstart', noClick);
-      element.removeEventListener('pointerdown', down);
-      element.removeEventListener('pointermove', move);
-      element.removeEventListener('pointerup', up);
-      element.removeEventListener('pointercancel', up);
-    };
-  }, [host]);
 }

@@ -1,10 +1,11 @@
-import { memo, useEffect, useMemo, useRef, useState, type PropsWithChildren } from 'react';
+import { memo, useMemo, useRef, useState, type PropsWithChildren } from 'react';
 import { View } from 'react-native';
 import Svg, { Line } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { beatMarks, elevationProfile, expectationOf, RUN_LEAP, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
+import { usePointerDrag, type PointerPlace } from '../../../device/usePointerDrag';
 import { useView } from '../../../scene';
 import { useColours } from '../../../theme';
 import { useTune } from '../../tune/tuneStore';
@@ -101,26 +102,8 @@ function Slider({
   const colours = useColours();
   const host = useRef<View>(null);
   const here = useView((s) => nearest(stations, s.target)?.along ?? 0);
-  const latest = useRef(onTouch);
-  useEffect(() => {
-    latest.current = onTouch;
-  });
-  useEffect(() => {
-    const element = host.current as unknown as HTMLElement | null;
-    if (!element) return;
-    element.style.touchAction = 'none';
-    const move = (event: PointerEvent) => {
-      if (event.type === 'pointerdown') element.setPointerCapture(event.pointerId);
-      else if (event.buttons === 0) return;
-      latest.current(event.clientX - element.getBoundingClientRect().left);
-    };
-    element.addEventListener('pointerdown', move);
-    element.addEventListener('pointermove', move);
-    return () => {
-      element.removeEventListener('pointerdown', move);
-      element.removeEventListener('pointermove', move);
-    };
-  }, []);
+  const touch = ({ x }: PointerPlace) => onTouch(x);
+  usePointerDrag(host, { begin: touch, move: touch });
   return (
     <View
       ref={host}

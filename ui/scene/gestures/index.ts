@@ -1,0 +1,2 @@
+export type { Pinch, Pointer, Tool } from './tool';
+export { useGestures } from './useGestures';
