@@ -27,6 +27,9 @@ export const LAY_TOOLS = [
   'layers',
   'sky',
 ] as const;
+/** What a finger does to the sketch. */
+export type SketchWay = 'draw' | 'points' | 'note' | 'picture' | 'scale';
+
 export type LayTool = (typeof LAY_TOOLS)[number];
 
 /** What the handles about the chosen pieces do. */
@@ -122,7 +125,7 @@ interface LayState {
   readonly pivot: Ringing | null;
   /** Lining up corner on corner: which own corner was touched, or none yet. */
   readonly cornering: { readonly own: Vec3 | null } | null;
-  readonly sketching: 'draw' | 'points' | 'note' | 'picture' | 'scale' | null;
+  readonly sketching: SketchWay | null;
   /** The point and the note of the sketch that figures and buttons are about. */
   readonly sketchPoint: SketchPoint | null;
   readonly sketchNote: number | null;

@@ -8,7 +8,7 @@ import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { planeNow } from '../lay/landing';
 import { useLay, useLayOf } from '../lay/layStore';
-import { applyScale } from '../lay/tools/sketchTool';
+import { applyScale } from '../lay/tools/sketch';
 import { readPicture } from './readPicture';
 
 /** Metres a picture is wide when it is laid down. */

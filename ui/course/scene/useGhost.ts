@@ -7,7 +7,7 @@ import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { landInHand, type GhostPlace } from '../lay/landing';
 import { useLay } from '../lay/layStore';
-import { restingAt } from '../lay/tools/handTool';
+import { restingAt } from '../lay/tools/pieces';
 
 let last: { readonly from: readonly unknown[]; readonly place: GhostPlace } | null = null;
 

@@ -1,11 +1,5 @@
 import { pinchOf } from './pinchOf';
-import type { Pinch } from './tool';
-
-/** Where a pointer is, pixels of the canvas. */
-export interface Finger {
-  readonly x: number;
-  readonly y: number;
-}
+import type { Finger, Pinch } from './tool';
 
 /** What is going on between the first pointer's going down and the last one's lifting. */
 export interface Gesture {

@@ -1,5 +1,4 @@
-import type { Finger } from './gesture';
-import type { Pinch } from './tool';
+import type { Finger, Pinch } from './tool';
 
 /**
  * What two fingers did when one of them went on.

@@ -1,3 +1,9 @@
+/** Where a pointer is, pixels of the canvas. */
+export interface Finger {
+  readonly x: number;
+  readonly y: number;
+}
+
 /** What is pointed with, and whether what it points at is to be added to the rest. */
 export interface Pointer {
   readonly kind: 'mouse' | 'touch';

@@ -7,11 +7,10 @@ import {
   gestureStep,
   isResting,
   NO_GESTURE,
-  type Finger,
   type GestureAction,
   type GestureEvent,
 } from './gesture';
-import type { Pinch, Pointer, Tool } from './tool';
+import type { Finger, Pinch, Pointer, Tool } from './tool';
 
 /** How long a finger is held down before that means something, ms. */
 const HOLD = 320;

@@ -2,7 +2,7 @@ import { TURN_STEPS } from '@/core/edit';
 import { buildCommands } from '../commands';
 import { useOpen } from '../../screen/openStore';
 import { closeOutline } from '../../lay/tools/outlineTool';
-import { layAt, pointedNow } from '../../lay/tools/handTool';
+import { layAt, pointedNow } from '../../lay/tools/pieces';
 import { cycle, lay, type Command } from './command';
 import { viewCommands } from './view';
 

@@ -6,7 +6,7 @@ import { fillTool } from './fillTool';
 import { kitTool } from './kitTool';
 import { outlineTool } from './outlineTool';
 import { paintTool } from './paintTool';
-import { pieceTool } from './pieceTool';
+import { pieceTool } from './pieces';
 import { strewTool } from './strewTool';
 import { tideTool } from './tideTool';
 import { wallTool } from './wallTool';
@@ -28,4 +28,4 @@ export const TOOLS: Record<LayTool, () => Tool> = {
   sky: tideTool,
 };
 
-export { sketchTool } from './sketchTool';
+export { sketchTool } from './sketch';

@@ -4,7 +4,7 @@ import type { Vec3 } from '@/core/geometry';
 import type { Tool } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { pointedAt, toGrid } from '../landing';
-import { ABOVE_FINGER } from './handTool';
+import { ABOVE_FINGER } from './pieces';
 
 /** The assembly of the kit in hand, and where it would land; null before it was pointed anywhere. */
 export const useKitHand = create<{ readonly kit: Kit | null; readonly at: Vec3 | null }>()(() => ({

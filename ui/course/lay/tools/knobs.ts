@@ -3,7 +3,7 @@ import type { Vec3 } from '@/core/geometry';
 import { pixelOf, rayAt, useView } from '../../../scene';
 import { planeNow, toGrid } from '../landing';
 import { useLay } from '../layStore';
-import { alongAxis } from './handles';
+import { alongAxis } from './pieces';
 
 /** Half the width of what a finger hits, pixels. */
 const REACH = 24;

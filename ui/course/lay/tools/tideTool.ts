@@ -3,8 +3,7 @@ import { tideLine } from '@/core/run';
 import { pixelOf, rayAt, useView, type Tool } from '../../../scene';
 import { endMerge, useCourse } from '../../../state/courseStore';
 import { useLay } from '../layStore';
-import { alongAxis } from './handles';
-import { pieceTool } from './pieceTool';
+import { alongAxis, pieceTool } from './pieces';
 
 /** How near its knob a finger takes hold of the tide line, pixels. */
 const NEAR = 30;

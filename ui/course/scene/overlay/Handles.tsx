@@ -4,7 +4,7 @@ import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLiveOrSnapshot, usePanelSnapshot } from '../../../state/panelSnapshot';
 import { useLayOf } from '../../lay/layStore';
-import { handlesOf, type Handle } from '../../lay/tools/handles';
+import { handlesOf, type Handle } from '../../lay/tools/pieces';
 import { useTune } from '../../tune/tuneStore';
 import { MOSS, PAPER, UpAndDown } from './marks';
 

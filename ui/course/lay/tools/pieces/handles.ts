@@ -13,8 +13,8 @@ import {
   type Vec3,
 } from '@/core/geometry';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
-import { axes, eyePlace, metresAPixel, pixelOf, type Eye } from '../../../scene';
-import type { HandleMode } from '../layStore';
+import { axes, eyePlace, metresAPixel, pixelOf, type Eye } from '../../../../scene';
+import type { HandleMode } from '../../layStore';
 
 /** Something to take hold of about the chosen pieces. */
 export interface Handle {

@@ -1,12 +1,12 @@
 import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { pixelOf, showAcross, rayAt, useView, type Tool } from '../../../scene';
-import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../layStore';
-import { applyScale, sketchTool } from './sketchTool';
+import { pixelOf, showAcross, rayAt, useView, type Tool } from '../../../../scene';
+import { useCourse } from '../../../../state/courseStore';
+import { useLay } from '../../layStore';
+import { applyScale, sketchTool } from '.';
 
-jest.mock('../../../scene', () => jest.requireActual('../../../scene/view'));
-jest.mock('../../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../../../scene', () => jest.requireActual('../../../../scene/view'));
+jest.mock('../../../../parts', () => ({ showToast: jest.fn() }));
 
 const course = () => useCourse.getState().course;
 const lay = () => useLay.getState();

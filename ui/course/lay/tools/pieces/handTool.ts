@@ -2,14 +2,14 @@ import { layPieces, MOST_COPIES, refusal, type PieceInHand } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { add, middle, scale, sub, type Vec3 } from '@/core/geometry';
 import { familyOf, legOf, pieceBounds } from '@/core/pieces';
-import { shortNumber, showToast } from '../../../parts';
-import { sound } from '../../../music/sounds';
-import { keepInSight, pixelOf, useView, type Pointer, type Tool } from '../../../scene';
-import { useCourse } from '../../../state/courseStore';
-import { useFirsts } from '../../../state/firsts';
-import { landInHand, planeNow, pointedAt } from '../landing';
-import { planeOf, useLay } from '../layStore';
-import { willJoin } from '../../screen/pulse';
+import { shortNumber, showToast } from '../../../../parts';
+import { sound } from '../../../../music/sounds';
+import { keepInSight, pixelOf, useView, type Pointer, type Tool } from '../../../../scene';
+import { useCourse } from '../../../../state/courseStore';
+import { useFirsts } from '../../../../state/firsts';
+import { landInHand, planeNow, pointedAt } from '../../landing';
+import { planeOf, useLay } from '../../layStore';
+import { willJoin } from '../../../screen/pulse';
 
 /** How far above a finger that is held down what is in hand is shown, pixels: the finger hides nothing. */
 export const ABOVE_FINGER = 72;

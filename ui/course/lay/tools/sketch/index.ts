@@ -1,0 +1,2 @@
+export { applyScale } from './pictureTool';
+export { sketchTool } from './sketchTool';
