@@ -14,5 +14,6 @@ export * from './patch';
 export * from './private';
 export * from './read';
 export * from './canonical';
+export * from './courseName';
 export * from './create';
 export * from './unused';

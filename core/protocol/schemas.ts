@@ -5,7 +5,8 @@ import { RunSchema } from '../run';
 
 /** What travels between page and server; the page uses the same schemas. */
 
-const Name = v.pipe(
+/** What a maker or player is called. */
+export const PlayerName = v.pipe(
   v.string(),
   v.transform((name) => name.normalize('NFC').replace(/\s+/g, ' ')),
   v.trim(),
@@ -17,7 +18,8 @@ const Name = v.pipe(
     'A name has letters, digits, spaces, dots and dashes only, and begins with a letter or digit.',
   ),
 );
-const Passphrase = v.pipe(
+/** What a name is kept with. */
+export const Passphrase = v.pipe(
   v.string(),
   v.minLength(10, 'A passphrase has at least ten characters.'),
   v.maxLength(200, 'A passphrase has at most 200 characters.'),
@@ -25,11 +27,11 @@ const Passphrase = v.pipe(
 
 /** Takes a name, or changes name and passphrase, for which the one of now is asked for. */
 export const ClaimBody = v.object({
-  name: Name,
+  name: PlayerName,
   passphrase: Passphrase,
   old: v.optional(v.pipe(v.string(), v.maxLength(200))),
 });
-export const SignInBody = v.object({ name: Name, passphrase: Passphrase });
+export const SignInBody = v.object({ name: PlayerName, passphrase: Passphrase });
 
 export const MakerAnswer = v.object({
   /** Whether there is an account at all. */
@@ -149,7 +151,7 @@ export const PlayerRunBody = v.object({
   run: RunSchema,
   /** The attempt the run was made in. */
   attempt: v.pipe(v.string(), v.maxLength(40)),
-  player: v.optional(Name),
+  player: v.optional(PlayerName),
 });
 export const PlayerRunAnswer = v.object({
   time: v.number(),

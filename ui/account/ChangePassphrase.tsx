@@ -1,57 +1,67 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button, Field, showToast } from '../parts';
+import * as v from 'valibot';
+import { Passphrase } from '@/core/protocol';
+import { Button, FormField, showToast } from '../parts';
 import { api } from '../state/api';
 import { SPACE } from '../theme';
 
+const Change = v.object({
+  old: v.pipe(v.string(), v.minLength(1, 'Give the passphrase you have now.')),
+  fresh: Passphrase,
+});
+
 /** Another passphrase, for which the one of now is asked; it ends all sessions elsewhere. */
 export function ChangePassphrase({ name }: { name: string }) {
-  const client = useQueryClient();
   const [open, setOpen] = useState(false);
-  const [old, setOld] = useState('');
-  const [fresh, setFresh] = useState('');
-  const close = () => {
-    setOpen(false);
-    setOld('');
-    setFresh('');
-  };
+  return open ? (
+    <ChangeForm name={name} onDone={() => setOpen(false)} />
+  ) : (
+    <Button title="Change the passphrase" icon="key" onPress={() => setOpen(true)} />
+  );
+}
+
+function ChangeForm({ name, onDone }: { name: string; onDone: () => void }) {
+  const client = useQueryClient();
+  const form = useForm({
+    resolver: valibotResolver(Change),
+    defaultValues: { old: '', fresh: '' },
+  });
   const change = useMutation({
-    mutationFn: () => api.claimName(name, fresh, old),
+    mutationFn: ({ old, fresh }: v.InferOutput<typeof Change>) => api.claimName(name, fresh, old),
     onSuccess: () => {
-      close();
+      onDone();
       void client.invalidateQueries({ queryKey: ['me'] });
       showToast('The passphrase is changed. Everywhere else you are signed out.');
     },
+    onError: (error) => form.setError('fresh', { message: error.message }),
   });
-  if (!open) {
-    return <Button title="Change the passphrase" icon="key" onPress={() => setOpen(true)} />;
-  }
   return (
     <View style={{ gap: SPACE.s }}>
-      <Field
+      <FormField
+        control={form.control}
+        of="old"
         label="Passphrase you have now"
         secureTextEntry
-        value={old}
-        onChangeText={setOld}
         testID="passphrase-old"
       />
-      <Field
+      <FormField
+        control={form.control}
+        of="fresh"
         label="New passphrase"
         secureTextEntry
-        value={fresh}
-        onChangeText={setFresh}
-        error={change.error?.message}
         testID="passphrase-new"
       />
       <View style={{ flexDirection: 'row', gap: SPACE.s }}>
-        <Button title="Leave it" onPress={close} style={{ flex: 1 }} />
+        <Button title="Leave it" onPress={onDone} style={{ flex: 1 }} />
         <Button
           kind="main"
           title="Change it"
-          disabled={!old || fresh.length < 10}
           busy={change.isPending}
-          onPress={() => change.mutate()}
+          onPress={form.handleSubmit((values) => change.mutate(values))}
           style={{ flex: 1 }}
         />
       </View>

@@ -1,7 +1,10 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import * as v from 'valibot';
+import { CourseName, MAX_NAME } from '@/core/course';
 import type { CourseListed } from '@/core/protocol';
-import { Button, Field, Sheet, showToast } from '../parts';
+import { Button, FormField, Sheet, showToast } from '../parts';
 import { api } from '../state/api';
 
 interface CourseMenuProps {
@@ -41,13 +44,19 @@ export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuP
   );
 }
 
+const RenameForm = v.object({ name: CourseName });
+
 function Rename({ item, onDone }: { item: CourseListed; onDone: () => void }) {
   const client = useQueryClient();
-  const [name, setName] = useState(item.name);
+  const form = useForm({
+    resolver: valibotResolver(RenameForm),
+    mode: 'onChange',
+    defaultValues: { name: item.name },
+  });
   const rename = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (name: string) => {
       const { revision, course } = await api.course(item.id);
-      return api.save(item.id, revision, { ...course, name: name.trim() });
+      return api.save(item.id, revision, { ...course, name });
     },
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ['courses'] });
@@ -56,22 +65,15 @@ function Rename({ item, onDone }: { item: CourseListed; onDone: () => void }) {
     },
     onError: (error) => showToast(error.message),
   });
-  const short = name.trim().length < 3;
   return (
     <>
-      <Field
-        label="Name"
-        value={name}
-        onChangeText={setName}
-        maxLength={60}
-        error={short ? 'A name needs at least three letters.' : undefined}
-      />
+      <FormField control={form.control} of="name" label="Name" maxLength={MAX_NAME} />
       <Button
         kind="main"
         title="Rename"
-        disabled={short || name.trim() === item.name}
+        disabled={!form.formState.isDirty}
         busy={rename.isPending}
-        onPress={() => rename.mutate()}
+        onPress={form.handleSubmit(({ name }) => rename.mutate(name))}
       />
     </>
   );

@@ -1,12 +1,17 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useMemo, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import * as v from 'valibot';
 import {
   COURSE_KINDS,
+  CourseName,
+  MAX_NAME,
   RUNNERS,
   type Course,
   type CourseKind,
   type RunnerKind,
 } from '@/core/course';
-import { Button, Choices, CoursePicture, Field, KIND_WORDS, Sheet } from '../parts';
+import { Button, Choices, CoursePicture, FormField, KIND_WORDS, Sheet } from '../parts';
 import { PictureChoice } from './PictureChoice';
 import { RunnerPicture } from './RunnerPicture';
 import { freshName, hasSpace, starterCourse, USUAL_RUNNER, type Purpose } from './starters';
@@ -20,6 +25,7 @@ interface NewSheetProps {
   readonly onMake: (course: Course) => void;
 }
 
+const NewForm = v.object({ name: CourseName });
 const BEGUN: Purpose = { kind: 'point', runner: 'hopper', space: 'side-on' };
 const KINDS = COURSE_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }));
 const RUNNERS_SHOWN = RUNNERS.map((value) => ({
@@ -30,10 +36,14 @@ const RUNNERS_SHOWN = RUNNERS.map((value) => ({
 
 /** A new course: its kind and its runner, each with a picture, and its name; it begins on ground that suits them. */
 export function NewSheet({ open, taken, busy, onClose, onMake }: NewSheetProps) {
-  const [name, setName] = useState<string | null>(null);
+  const form = useForm({
+    resolver: valibotResolver(NewForm),
+    mode: 'onChange',
+    // A free name is proposed until one is typed.
+    values: { name: freshName(taken) },
+    resetOptions: { keepDirtyValues: true },
+  });
   const [purpose, setPurpose] = useState<Purpose>(BEGUN);
-  const value = name ?? freshName(taken);
-  const short = value.trim().length < 3;
   const grounds = useMemo(
     () =>
       Object.fromEntries(
@@ -54,11 +64,10 @@ export function NewSheet({ open, taken, busy, onClose, onMake }: NewSheetProps) 
           kind="main"
           title="Begin"
           busy={busy}
-          disabled={short}
-          onPress={() => {
-            onMake(starterCourse(value.trim(), purpose));
-            setName(null);
-          }}
+          onPress={form.handleSubmit(({ name }) => {
+            onMake(starterCourse(name, purpose));
+            form.reset();
+          })}
           testID="new-begin"
         />
       }
@@ -90,12 +99,11 @@ export function NewSheet({ open, taken, busy, onClose, onMake }: NewSheetProps) 
           ]}
         />
       )}
-      <Field
+      <FormField
+        control={form.control}
+        of="name"
         label="Name"
-        value={value}
-        onChangeText={setName}
-        maxLength={60}
-        error={short ? 'A name needs at least three letters.' : undefined}
+        maxLength={MAX_NAME}
         testID="new-name"
       />
     </Sheet>

@@ -1,9 +1,12 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
 import { router } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
+import * as v from 'valibot';
 import { MAX_COURSE_BYTES, type Course } from '@/core/course';
 import { openText } from '@/core/formats';
-import { Button, Field, Sheet, Text } from '../parts';
+import { Button, FormField, Sheet, Text } from '../parts';
 
 interface OpenSheetProps {
   readonly open: boolean;
@@ -28,54 +31,47 @@ export async function courseFromFile(file: File): Promise<Course> {
   return openText(await file.text());
 }
 
+const OpenForm = v.object({
+  text: v.pipe(v.string(), v.trim(), v.minLength(1, 'Paste a code or a link first.')),
+});
+
 /** Opens a course from a pasted code or link, or from a file. */
 export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
-  const [text, setText] = useState('');
-  const [error, setError] = useState<string | null>(null);
+  const form = useForm({ resolver: valibotResolver(OpenForm), defaultValues: { text: '' } });
   const input = useRef<HTMLInputElement>(null);
 
   const close = () => {
-    setError(null);
+    form.clearErrors();
     onClose();
   };
-  const openPasted = () => {
-    const slug = linkSlug(text);
-    if (slug) {
-      close();
-      router.push(`/play/${slug}` as never);
-      return;
-    }
-    take(() => Promise.resolve(openText(text)));
-  };
-  const take = (read: () => Promise<Course>) => {
-    setError(null);
+  const take = (read: () => Course | Promise<Course>) => {
+    form.clearErrors();
     // Reading may throw at once; within the chain that is an answer like any other.
     Promise.resolve()
       .then(read)
       .then((course) => {
-        setText('');
+        form.reset();
         onCourse(course);
       })
-      .catch((problem: Error) => setError(problem.message));
+      .catch((problem: Error) => form.setError('text', { message: problem.message }));
   };
+  const openPasted = form.handleSubmit(({ text }) => {
+    const slug = linkSlug(text);
+    if (!slug) return take(() => openText(text));
+    close();
+    router.push(`/play/${slug}` as never);
+  });
   return (
     <Sheet title="Open a course" open={open} onClose={close}>
-      <Field
+      <FormField
+        control={form.control}
+        of="text"
         label="Code or link"
         multiline
-        value={text}
-        onChangeText={setText}
         placeholder="Paste it here"
-        error={error ?? undefined}
         testID="open-text"
       />
-      <Button
-        kind="main"
-        title="Open"
-        disabled={!text.trim()}
-        onPress={openPasted}
-        testID="open-go"
-      />
+      <Button kind="main" title="Open" onPress={openPasted} testID="open-go" />
       <View style={{ alignItems: 'center' }}>
         <Text as="small" tint="slate">
           or

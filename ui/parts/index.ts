@@ -2,6 +2,8 @@ export * from './Text';
 export * from './Button';
 export * from './IconButton';
 export * from './Field';
+export * from './FormField';
+export * from './FigureTable';
 export * from './NumberField';
 export * from './Chip';
 export * from './Choices';

@@ -1,29 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  ago,
-  Button,
-  Fault,
-  Field,
-  IconButton,
-  Loading,
-  ListItem,
-  Sheet,
-  showToast,
-  Text,
-} from '../../parts';
+import { ago, Fault, IconButton, Loading, ListItem, Sheet, showToast, Text } from '../../parts';
 import { api } from '../../state/api';
 import { useCourse } from '../../state/courseStore';
 import { whenSaved } from '../../state/useOpenCourse';
-import { SPACE } from '../../theme';
-
-interface Version {
-  readonly revision: number;
-  readonly saved: number;
-  readonly pieces: number;
-  readonly label: string | null;
-}
+import { VersionName, type Version } from './VersionName';
 
 /** Earlier versions of the open course; going back to one makes a new version of it. */
 export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -70,85 +52,61 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
       )}
       {list.data?.map((version) =>
         naming === version.revision ? (
-          <Naming key={version.revision} id={id} version={version} onDone={() => setNaming(null)} />
+          <VersionName
+            key={version.revision}
+            id={id}
+            version={version}
+            onDone={() => setNaming(null)}
+          />
         ) : (
-          <View key={version.revision} style={{ flexDirection: 'row', alignItems: 'center' }}>
-            <View style={{ flex: 1, minWidth: 0 }}>
-              <ListItem
-                testID={`version-${version.revision}`}
-                disabled={version.revision === revision || goBack.isPending}
-                onPress={() => goBack.mutate(version.revision)}
-              >
-                <Text as="figures" tint="slate" style={{ width: 44 }}>
-                  {version.revision}
-                </Text>
-                <View style={{ flex: 1, minWidth: 0 }}>
-                  <Text as={version.label ? 'strong' : 'text'} numberOfLines={1}>
-                    {version.label ??
-                      (version.revision === revision ? 'As it is now' : ago(version.saved))}
-                  </Text>
-                  {version.label && (
-                    <Text as="small" tint="slate">
-                      {version.revision === revision ? 'as it is now' : ago(version.saved)}
-                    </Text>
-                  )}
-                </View>
-                <Text as="small" tint="slate">
-                  {version.pieces} {version.pieces === 1 ? 'piece' : 'pieces'}
-                </Text>
-              </ListItem>
-            </View>
-            <IconButton
-              icon="edit-2"
-              label={`Name version ${version.revision}`}
-              onPress={() => setNaming(version.revision)}
-            />
-          </View>
+          <VersionRow
+            key={version.revision}
+            version={version}
+            now={version.revision === revision}
+            busy={goBack.isPending}
+            onGoBack={() => goBack.mutate(version.revision)}
+            onName={() => setNaming(version.revision)}
+          />
         ),
       )}
     </Sheet>
   );
 }
 
-function Naming({
-  id,
-  version,
-  onDone,
-}: {
-  readonly id: string;
+interface RowProps {
   readonly version: Version;
-  readonly onDone: () => void;
-}) {
-  const client = useQueryClient();
-  const [label, setLabel] = useState(version.label ?? '');
-  const name = useMutation({
-    mutationFn: () => api.nameVersion(id, version.revision, label.trim() || null),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['versions', id] });
-      onDone();
-    },
-    onError: (error) => showToast(error.message),
-  });
+  /** It is the course as it is. */
+  readonly now: boolean;
+  readonly busy: boolean;
+  readonly onGoBack: () => void;
+  readonly onName: () => void;
+}
+
+function VersionRow({ version, now, busy, onGoBack, onName }: RowProps) {
+  const { revision, label, saved, pieces } = version;
   return (
-    <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>
-      <Field
-        label={`Name of version ${version.revision}`}
-        value={label}
-        maxLength={60}
-        onChangeText={setLabel}
-        testID="version-name"
-      />
-      <View style={{ flexDirection: 'row', gap: SPACE.s }}>
-        <Button title="Leave it" onPress={onDone} style={{ flex: 1 }} />
-        <Button
-          kind="main"
-          title="Name it"
-          busy={name.isPending}
-          onPress={() => name.mutate()}
-          style={{ flex: 1 }}
-          testID="version-name-it"
-        />
+    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+      <View style={{ flex: 1, minWidth: 0 }}>
+        <ListItem testID={`version-${revision}`} disabled={now || busy} onPress={onGoBack}>
+          <Text as="figures" tint="slate" style={{ width: 44 }}>
+            {revision}
+          </Text>
+          <View style={{ flex: 1, minWidth: 0 }}>
+            <Text as={label ? 'strong' : 'text'} numberOfLines={1}>
+              {label ?? (now ? 'As it is now' : ago(saved))}
+            </Text>
+            {label && (
+              <Text as="small" tint="slate">
+                {now ? 'as it is now' : ago(saved)}
+              </Text>
+            )}
+          </View>
+          <Text as="small" tint="slate">
+            {pieces} {pieces === 1 ? 'piece' : 'pieces'}
+          </Text>
+        </ListItem>
       </View>
+      <IconButton icon="edit-2" label={`Name version ${revision}`} onPress={onName} />
     </View>
   );
 }

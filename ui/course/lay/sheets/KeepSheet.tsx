@@ -1,25 +1,43 @@
-import { useMemo, useState } from 'react';
+import { valibotResolver } from '@hookform/resolvers/valibot';
+import { useMemo } from 'react';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
+import * as v from 'valibot';
 import { chosenOf, toKit, type Kit } from '@/core/edit';
 import { familyOf } from '@/core/pieces';
-import { Button, Field, KitPicture, Sheet, showToast, Text } from '../../../parts';
+import { Button, FormField, KitPicture, Sheet, showToast, Text } from '../../../parts';
 import { api } from '../../../state/api';
 import { useEditing } from '../../../state/panelSnapshot';
 import { useKitChange } from '../../../state/queries';
+
+const KeepForm = v.object({
+  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Give it a name.'), v.maxLength(60)),
+});
 
 /** Keeps the choice in the kit under a name. */
 export function KeepSheet({ onClose }: { onClose: () => void }) {
   const { course, choice } = useEditing();
   const [first] = chosenOf(course, choice);
-  const [name, setName] = useState(first?.name ?? (first ? familyOf(first.family).label : ''));
+  const form = useForm({
+    resolver: valibotResolver(KeepForm),
+    defaultValues: { name: first?.name ?? (first ? familyOf(first.family).label : '') },
+  });
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));
   const made = useMemo(() => {
     try {
-      return { kit: toKit(course, choice, name || 'Assembly'), error: null };
+      return { kit: toKit(course, choice, 'Assembly'), error: null };
     } catch (problem) {
       return { kit: null, error: (problem as Error).message };
     }
-  }, [course, choice, name]);
+  }, [course, choice]);
+  const keepAs = (name: string) =>
+    keep.mutate(toKit(course, choice, name), {
+      onSuccess: () => {
+        showToast('It is in the kit, for any course.');
+        onClose();
+      },
+      onError: (error) => form.setError('name', { message: error.message }),
+    });
   return (
     <Sheet title="Keep in the kit" open onClose={onClose}>
       {made.kit && (
@@ -27,25 +45,18 @@ export function KeepSheet({ onClose }: { onClose: () => void }) {
           <KitPicture kit={made.kit} width={280} height={140} />
         </View>
       )}
-      <Field label="Name" value={name} maxLength={60} onChangeText={setName} testID="kit-name" />
-      {(made.error ?? keep.error) && (
+      <FormField control={form.control} of="name" label="Name" maxLength={60} testID="kit-name" />
+      {made.error && (
         <Text as="small" tint="rust" accessibilityRole="alert">
-          {made.error ?? keep.error?.message}
+          {made.error}
         </Text>
       )}
       <Button
         kind="main"
         title="Keep"
         busy={keep.isPending}
-        disabled={!made.kit || !name.trim()}
-        onPress={() =>
-          keep.mutate(made.kit!, {
-            onSuccess: () => {
-              showToast('It is in the kit, for any course.');
-              onClose();
-            },
-          })
-        }
+        disabled={!made.kit}
+        onPress={form.handleSubmit(({ name }) => keepAs(name))}
         testID="kit-keep-it"
       />
     </Sheet>

@@ -1,0 +1,109 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import * as v from 'valibot';
+import { PlayerName } from '@/core/protocol';
+import { useSettings } from '../device/settings';
+import { Button, FormField, runTime, Text } from '../parts';
+import type { Finished } from '../run/finish/finished';
+import { ApiError, maySendAgain } from '../state/api';
+import { useMe } from '../state/queries';
+import { sendRun } from '../state/waitingRuns';
+import { SPACE } from '../theme';
+import { BestTimes } from './BestTimes';
+
+/** A name, or none. */
+const SendForm = v.object({
+  player: v.lazy((input) =>
+    typeof input === 'string' && input.trim() === '' ? v.pipe(v.string(), v.trim()) : PlayerName,
+  ),
+});
+
+interface SendRunProps {
+  readonly slug: string;
+  readonly finished: Finished;
+  /** What it was begun with; nothing where the server was not in reach. */
+  readonly attempt: string | undefined;
+}
+
+/** A finished run, to be sent in if it was begun with the server in reach. */
+export function SendRun({ attempt, ...props }: SendRunProps) {
+  if (attempt !== undefined) return <Send {...props} attempt={attempt} />;
+  return (
+    <Text tint="slate" testID="run-unsent">
+      The server was not in reach when this run began, so it counts on this device only.
+    </Text>
+  );
+}
+
+/** Sends a finished run; the server replays it and says the time. A run that cannot be sent waits. */
+function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
+  const client = useQueryClient();
+  const me = useMe();
+  const { player, set } = useSettings();
+  const form = useForm({ resolver: valibotResolver(SendForm), defaultValues: { player } });
+  const send = useMutation({
+    mutationFn: (name: string) =>
+      sendRun({ slug, run: finished.run, attempt, player: name || undefined }),
+    onSuccess: (_, name) => {
+      if (name) set({ player: name });
+      void client.invalidateQueries({ queryKey: ['published', slug] });
+      void client.invalidateQueries({ queryKey: ['me'] });
+    },
+  });
+  const { mutate } = send;
+  // Somebody whose name is known need not be asked again.
+  const known = me.data?.name ?? (player || null);
+  const sent = useRef(false);
+  useEffect(() => {
+    if (!known || sent.current || !me.isSuccess) return;
+    sent.current = true;
+    mutate(player);
+  }, [known, me.isSuccess, mutate, player]);
+
+  if (send.data) {
+    return (
+      <View style={{ gap: SPACE.s }}>
+        <Text testID="run-place">
+          {runTime(send.data.time)} counts: place {send.data.place}.
+        </Text>
+        <BestTimes best={send.data.best} />
+      </View>
+    );
+  }
+  // A name that somebody has can be changed, and the run sent again.
+  const taken = send.error instanceof ApiError && send.error.code === 'name-taken';
+  const refused = send.error !== null && !taken && !maySendAgain(send.error);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      {send.error && (
+        <Text tint="rust">
+          {send.error.message}
+          {refused || taken ? '' : ' The run is kept here until it is sent.'}
+        </Text>
+      )}
+      {!me.data?.name && (
+        <FormField
+          control={form.control}
+          of="player"
+          label="Name for the list"
+          maxLength={30}
+          placeholder="Somebody"
+          testID="player-name"
+        />
+      )}
+      {!refused && (
+        <Button
+          kind="main"
+          title={send.error ? 'Send it again' : 'Send this run'}
+          icon="send"
+          busy={send.isPending}
+          onPress={form.handleSubmit(({ player: name }) => mutate(name))}
+          testID="send-run"
+        />
+      )}
+    </View>
+  );
+}
