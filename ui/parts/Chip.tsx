@@ -1,6 +1,5 @@
-import { Pressable } from 'react-native';
-import { SPACE, TARGET, useColours } from '../theme';
-import { Text } from './Text';
+import { Chip as ElementsChip } from '@rneui/themed';
+import { SPACE, TARGET, TYPE, useColours } from '../theme';
 
 interface ChipProps {
   readonly label: string;
@@ -17,25 +16,26 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
   const colours = useColours();
   const filled = on && role === 'tab';
   return (
-    <Pressable
-      accessibilityRole={role}
-      {...(role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on })}
-      accessibilityLabel={label}
+    <ElementsChip
+      title={label}
       onPress={onPress}
-      style={({ pressed }) => ({
-        opacity: pressed ? 0.65 : 1,
+      // By itself it is a button, and says what is chosen in a way the web does not hear.
+      accessibilityRole={role}
+      accessibilityLabel={label}
+      {...(role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on })}
+      buttonStyle={{
         minHeight: TARGET,
-        justifyContent: 'center',
+        paddingVertical: 0,
         paddingHorizontal: tight ? SPACE.s + 2 : SPACE.m + 2,
         borderRadius: TARGET / 2,
         borderWidth: on ? 2 : 1,
         borderColor: filled ? colours.ink : on ? colours.moss : colours.line,
         backgroundColor: filled ? colours.ink : on ? colours.mossSoft : colours.card,
-      })}
-    >
-      <Text as={on ? 'smallStrong' : 'small'} tint={filled ? 'card' : 'ink'}>
-        {label}
-      </Text>
-    </Pressable>
+      }}
+      titleStyle={[
+        on ? TYPE.smallStrong : TYPE.small,
+        { paddingHorizontal: 0, color: filled ? colours.card : colours.ink },
+      ]}
+    />
   );
 }

@@ -1,6 +1,7 @@
+import { Badge } from '@rneui/themed';
 import { memo } from 'react';
-import { Pressable, useWindowDimensions, View, type StyleProp, type ViewStyle } from 'react-native';
-import { RADIUS, TARGET, useColours, WIDE } from '../theme';
+import { Pressable, useWindowDimensions, type StyleProp, type ViewStyle } from 'react-native';
+import { RADIUS, TARGET, TYPE, useColours, WIDE } from '../theme';
 import { Feather, type IconName } from './icons';
 import { Text } from './Text';
 
@@ -88,25 +89,23 @@ export const IconButton = memo(function IconButton({
           {hint}
         </Text>
       )}
-      {!!badge && (
-        <View
-          style={{
-            position: 'absolute',
-            top: 2,
-            right: 0,
-            minWidth: 18,
-            height: 18,
-            borderRadius: 9,
-            paddingHorizontal: 4,
-            alignItems: 'center',
-            backgroundColor: grave ? colours.rust : colours.slate,
-          }}
-        >
-          <Text as="smallStrong" style={{ fontSize: 12, lineHeight: 18, color: '#FFFFFF' }}>
-            {badge}
-          </Text>
-        </View>
-      )}
+      {!!badge && <Count value={badge} grave={grave} />}
     </Pressable>
   );
 });
+
+/** How many there are, at the button's corner. */
+function Count({ value, grave }: { value: number; grave: boolean | undefined }) {
+  const colours = useColours();
+  return (
+    <Badge
+      value={value}
+      containerStyle={{ position: 'absolute', top: 2, right: 0 }}
+      badgeStyle={{
+        borderWidth: 0,
+        backgroundColor: grave ? colours.rust : colours.slate,
+      }}
+      textStyle={[TYPE.smallStrong, { fontSize: 12, lineHeight: 18, color: '#FFFFFF' }]}
+    />
+  );
+}

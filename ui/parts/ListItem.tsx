@@ -1,5 +1,5 @@
+import { ListItem as ElementsListItem } from '@rneui/themed';
 import type { PropsWithChildren } from 'react';
-import { Pressable } from 'react-native';
 import { SPACE, TARGET, useColours } from '../theme';
 
 interface RowProps {
@@ -13,25 +13,25 @@ interface RowProps {
 export function ListItem({ onPress, disabled, on, testID, children }: PropsWithChildren<RowProps>) {
   const colours = useColours();
   return (
-    <Pressable
+    <ElementsListItem
+      // It has no role by itself.
       accessibilityRole="button"
-      aria-disabled={disabled || undefined}
-      aria-pressed={on}
+      {...({ 'aria-disabled': disabled || undefined, 'aria-pressed': on } as object)}
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      style={({ pressed }) => ({
-        opacity: pressed ? 0.6 : 1,
-        flexDirection: 'row',
-        alignItems: 'center',
+      pad={0}
+      style={({ pressed }: { pressed: boolean }) => ({ opacity: pressed ? 0.6 : 1 })}
+      containerStyle={{
+        padding: 0,
         gap: SPACE.m,
         minHeight: TARGET + 8,
         borderTopWidth: 1,
         borderColor: colours.line,
-        backgroundColor: on ? colours.mossSoft : undefined,
-      })}
+        backgroundColor: on ? colours.mossSoft : 'transparent',
+      }}
     >
-      {children}
-    </Pressable>
+      <>{children}</>
+    </ElementsListItem>
   );
 }

@@ -42,7 +42,7 @@ export interface Fault {
   readonly words: string;
 }
 
-interface LayState {
+export interface LayState {
   readonly tool: LayTool;
   /** Grid step for each axis, m; 0 lays freely. */
   readonly steps: Vec3;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
-import { Button, Field, PiecePicture, ListItem, Text } from '../../parts';
+import { Button, SearchField, PiecePicture, ListItem, Text } from '../../parts';
 import { glideTo } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
@@ -34,7 +34,7 @@ export function PieceList({ pieces, tell }: PieceListProps) {
   return (
     <View>
       {pieces.length >= FOUND_FROM && (
-        <Field
+        <SearchField
           name="Find a piece"
           placeholder="Find a piece"
           value={words}

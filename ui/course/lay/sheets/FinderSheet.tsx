@@ -2,7 +2,7 @@ import Fuse from 'fuse.js';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { FAMILIES } from '@/core/pieces';
-import { Field, ListItem, Sheet, Text } from '../../../parts';
+import { SearchField, ListItem, Sheet, Text } from '../../../parts';
 import { COMMANDS, navigation } from '../../commands/list';
 import { hintFor } from '../../commands/keys';
 import { takeFamily } from '../tray/families';
@@ -61,7 +61,7 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
   };
   return (
     <Sheet title="Find a command" open onClose={onClose}>
-      <Field
+      <SearchField
         name="Command"
         placeholder="What do you want to do"
         autoFocus

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { chosenOf, swapPieces } from '@/core/edit';
 import { FAMILIES, familyOf } from '@/core/pieces';
-import { Field, Sheet, Text } from '../../../parts';
+import { SearchField, Sheet, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { FamilyCard } from '../tray/FamilyCard';
@@ -19,7 +19,7 @@ export function SwapSheet({ onClose }: { onClose: () => void }) {
   ).filter(({ drawn }) => !drawn);
   return (
     <Sheet title="Swap for" open onClose={onClose}>
-      <Field
+      <SearchField
         name="Find a piece"
         placeholder="Find a piece"
         value={words}

@@ -8,7 +8,9 @@ import {
   removeHole,
   roundCorner,
   splitEdge,
+  type Rim,
 } from '@/core/edit';
+import type { Piece } from '@/core/course';
 import { Stepper, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
@@ -18,112 +20,66 @@ import { ToolButton } from './ToolButton';
 
 /** What is done to an outline being drawn, and to the corners of one that is laid. */
 export function OutlineOptions() {
-  const { edit, choice } = useEditing();
-  const { stroke, corner, platform, set } = useLayOf('stroke', 'corner', 'platform', 'set');
+  useEditing();
+  const { stroke } = useLayOf('stroke');
   const chosen = chosenPlatform();
-  if (stroke.length > 0) {
-    return (
-      <>
-        <ToolButton
-          icon="check"
-          label="Close"
-          disabled={stroke.length < 3}
-          onPress={closeOutline}
-          testID="outline-close"
-        />
-        <ToolButton
-          icon="corner-up-left"
-          label="Back"
-          onPress={() => set({ stroke: stroke.slice(0, -1), fault: null })}
-        />
-        <ToolButton icon="x" label="Drop it" onPress={() => set({ stroke: [], fault: null })} />
-        <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
-          {stroke.length} {stroke.length === 1 ? 'point' : 'points'}. Tap the first one to close.
-        </Text>
-      </>
-    );
-  }
-  if (!chosen) {
-    const depth = platform.size?.[1] ?? 0.6;
-    return (
-      <>
-        <Text as="small" tint="slate" style={{ maxWidth: 170 }}>
-          Tap the corners of a platform one after another. Tap a platform to change it.
-        </Text>
-        <Stepper
-          label="Depth"
-          value={depth}
-          unit="m"
-          step={0.1}
-          min={0.1}
-          max={20}
-          onChange={(value) => set({ platform: { ...platform, size: [3, value, 2.2] } })}
-        />
-      </>
-    );
-  }
-  const { id, outline } = chosen;
-  const rim = corner?.rim ?? 'outer';
-  const index = corner?.index ?? 0;
-  const at = rim === 'outer' ? outline!.points[index] : outline!.holes?.[rim]?.[index];
-  const size = chosen.size ?? [3, 0.6, 2.2];
+  if (stroke.length > 0) return <Drawing />;
+  return chosen ? <Laid piece={chosen} /> : <Waiting />;
+}
+
+/** Corners have been set and the outline is not closed. */
+function Drawing() {
+  const { stroke, set } = useLayOf('stroke', 'set');
   return (
     <>
-      {corner && at ? (
-        <>
-          <Stepper
-            label="Round"
-            value={at.round ?? 0}
-            unit="m"
-            step={0.25}
-            min={0}
-            max={20}
-            onChange={(value) => tryOutline((c) => roundCorner(c, id, rim, index, value), 'round')}
-            testID="corner-round"
-          />
-          <Stepper
-            label="Curve edge"
-            value={at.bulge ?? 0}
-            step={0.1}
-            min={-1}
-            max={1}
-            onChange={(value) => tryOutline((c) => curveEdge(c, id, rim, index, value), 'curve')}
-          />
-          <ToolButton
-            icon="chevrons-up"
-            label="Push out"
-            onPress={() => tryOutline((c) => pushEdge(c, id, rim, index, 0.25), 'push')}
-          />
-          <ToolButton
-            icon="chevrons-down"
-            label="Push in"
-            onPress={() => tryOutline((c) => pushEdge(c, id, rim, index, -0.25), 'push')}
-          />
-          <ToolButton
-            icon="plus"
-            label="Split"
-            onPress={() => tryOutline((c) => splitEdge(c, id, rim, index))}
-          />
-          <ToolButton
-            icon="trash-2"
-            label="Point"
-            danger
-            onPress={() => {
-              tryOutline((c) => removeCorner(c, id, rim, index));
-              set({ corner: null });
-            }}
-          />
-          {rim !== 'outer' && (
-            <ToolButton
-              icon="disc"
-              label="Fill hole"
-              onPress={() => {
-                edit((c) => removeHole(c, id, rim));
-                set({ corner: null });
-              }}
-            />
-          )}
-        </>
+      <ToolButton
+        icon="check"
+        label="Close"
+        disabled={stroke.length < 3}
+        onPress={closeOutline}
+        testID="outline-close"
+      />
+      <ToolButton
+        icon="corner-up-left"
+        label="Back"
+        onPress={() => set({ stroke: stroke.slice(0, -1), fault: null })}
+      />
+      <ToolButton icon="x" label="Drop it" onPress={() => set({ stroke: [], fault: null })} />
+      <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
+        {stroke.length} {stroke.length === 1 ? 'point' : 'points'}. Tap the first one to close.
+      </Text>
+    </>
+  );
+}
+
+/** Nothing is drawn and no platform chosen. */
+function Waiting() {
+  const { platform, set } = useLayOf('platform', 'set');
+  return (
+    <>
+      <Text as="small" tint="slate" style={{ maxWidth: 170 }}>
+        Tap the corners of a platform one after another. Tap a platform to change it.
+      </Text>
+      <Depth
+        value={platform.size?.[1] ?? 0.6}
+        onChange={(value) => set({ platform: { ...platform, size: [3, value, 2.2] } })}
+      />
+    </>
+  );
+}
+
+function Laid({ piece }: { piece: Piece }) {
+  const { edit, choice } = useEditing();
+  const { corner } = useLayOf('corner');
+  const { id, outline } = piece;
+  const size = piece.size ?? [3, 0.6, 2.2];
+  const points =
+    corner && (corner.rim === 'outer' ? outline!.points : outline!.holes?.[corner.rim]);
+  const at = corner && points?.[corner.index];
+  return (
+    <>
+      {at ? (
+        <CornerOptions id={id} {...corner} round={at.round ?? 0} bulge={at.bulge ?? 0} />
       ) : (
         <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
           Drag a corner, or the dot on an edge for a new one. Tap a corner for more.
@@ -132,25 +88,96 @@ export function OutlineOptions() {
       <ToolButton
         icon="circle"
         label="Hole"
-        onPress={() =>
-          tryOutline((c) => addHole(c, id, inPlane(chosen, useView.getState().target)))
-        }
+        onPress={() => tryOutline((c) => addHole(c, id, inPlane(piece, useView.getState().target)))}
       />
-      <Stepper
-        label="Depth"
+      <Depth
         value={size[1]}
-        unit="m"
-        step={0.1}
-        min={0.1}
-        max={20}
         onChange={(value) =>
           edit(
             (course) =>
-              changePieces(course, choice, (piece) => (piece.size = [size[0], value, size[2]])),
+              changePieces(course, choice, (one) => (one.size = [size[0], value, size[2]])),
             'depth',
           )
         }
       />
+    </>
+  );
+}
+
+function Depth({ value, onChange }: { value: number; onChange: (value: number) => void }) {
+  return (
+    <Stepper
+      label="Depth"
+      value={value}
+      unit="m"
+      step={0.1}
+      min={0.1}
+      max={20}
+      onChange={onChange}
+    />
+  );
+}
+
+interface CornerProps {
+  /** The platform. */
+  readonly id: string;
+  readonly rim: Rim;
+  readonly index: number;
+  readonly round: number;
+  readonly bulge: number;
+}
+
+/** What is done to the corner that was touched, and to the edge after it. */
+function CornerOptions({ id, rim, index, round, bulge }: CornerProps) {
+  const { edit } = useEditing();
+  const { set } = useLayOf('set');
+  const push = (by: number) => () => tryOutline((c) => pushEdge(c, id, rim, index, by), 'push');
+  return (
+    <>
+      <Stepper
+        label="Round"
+        value={round}
+        unit="m"
+        step={0.25}
+        min={0}
+        max={20}
+        onChange={(value) => tryOutline((c) => roundCorner(c, id, rim, index, value), 'round')}
+        testID="corner-round"
+      />
+      <Stepper
+        label="Curve edge"
+        value={bulge}
+        step={0.1}
+        min={-1}
+        max={1}
+        onChange={(value) => tryOutline((c) => curveEdge(c, id, rim, index, value), 'curve')}
+      />
+      <ToolButton icon="chevrons-up" label="Push out" onPress={push(0.25)} />
+      <ToolButton icon="chevrons-down" label="Push in" onPress={push(-0.25)} />
+      <ToolButton
+        icon="plus"
+        label="Split"
+        onPress={() => tryOutline((c) => splitEdge(c, id, rim, index))}
+      />
+      <ToolButton
+        icon="trash-2"
+        label="Point"
+        danger
+        onPress={() => {
+          tryOutline((c) => removeCorner(c, id, rim, index));
+          set({ corner: null });
+        }}
+      />
+      {rim !== 'outer' && (
+        <ToolButton
+          icon="disc"
+          label="Fill hole"
+          onPress={() => {
+            edit((c) => removeHole(c, id, rim));
+            set({ corner: null });
+          }}
+        />
+      )}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { memo, useEffect, useMemo, useState, type PropsWithChildren } from 'reac
 import { Pressable, ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/edit';
 import type { Family } from '@/core/pieces';
-import { Chip, Field, IconButton, showToast, Text } from '../../../parts';
+import { Chip, SearchField, IconButton, showToast, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useDebouncedOf } from '../../../state/debouncedCourse';
@@ -182,7 +182,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
           ) : (
             <View style={{ flexDirection: 'row', alignItems: 'center', width: 310 }}>
               <View style={{ flex: 1 }}>
-                <Field
+                <SearchField
                   name="Find a piece"
                   placeholder="Find a piece"
                   autoFocus
@@ -237,7 +237,7 @@ function WideTray({ pieces }: { pieces: boolean }) {
           <Chip role="tab" label="Tools" on={!pieces} onPress={() => pieces && toggleTool(true)} />
         </View>
         {pieces && (
-          <Field
+          <SearchField
             name="Find a piece"
             placeholder="Find a piece"
             value={words}

@@ -1,19 +1,19 @@
-import { ticksOf } from '@/core/run';
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { addLink, changeLink, moveEffect, newCue, newEffect, removeLink } from '@/core/edit';
-import { CUE_TRAITS, CUES, type CueKind, type Link } from '@/core/course';
-import { Button, Chip, Choices, NumberField, SortableList, Text } from '../../../parts';
+import { addLink, changeLink, moveEffect, newEffect, removeLink } from '@/core/edit';
+import type { Link } from '@/core/course';
+import { ticksOf } from '@/core/run';
+import { Button, Chip, NumberField, SortableList, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { useFirings } from '../motion/dry';
 import { Flow } from '../figures/Section';
+import { useFirings } from '../motion/dry';
 import { useTune } from '../tuneStore';
-import { CUE_ROWS } from './cueRows';
+import { CueOptions } from './CueOptions';
 import { EffectCard } from './EffectCard';
 import { EFFECT_ROWS } from './effectRows';
 import { linkWords } from './linkWords';
 import { openLink } from './openLink';
-import { PiecesPicked, toggled } from './PiecesPicked';
 
 /** Gives a link's cue by hand, a moment after the one that is shown, and plays on. */
 function tryLink(link: string): void {
@@ -28,27 +28,15 @@ const DELAYS = [
   { key: 'rest', label: 'Rest before again', unit: 's', step: 0.5, usual: 0 },
 ] as const;
 
+/** One link: what it waits for, what it does then, and when. */
 export function LinkCard({ link }: { link: Link }) {
   const { course, edit } = useEditing();
   const { lit } = useFirings();
-  const { cue, effects } = link;
-  const change = (to: Parameters<typeof changeLink>[2], merge?: string) =>
-    edit((now) => changeLink(now, link.id, to), merge);
-  const pickCue = () =>
-    useTune.getState().set({
-      picking: {
-        words: 'Touch the piece it watches',
-        take: (id) =>
-          edit((now) => {
-            const old = now.links?.find((one) => one.id === link.id)?.cue ?? cue;
-            const pieces = toggled(old.pieces, id);
-            return changeLink(now, link.id, { cue: { ...old, pieces } });
-          }),
-      },
-    });
+  const { effects } = link;
+  const words = useMemo(() => linkWords(link, course.pieces), [link, course.pieces]);
   return (
     <View style={{ gap: SPACE.m }} testID="link-card">
-      <Text as="strong">{linkWords(link, course.pieces)}</Text>
+      <Text as="strong">{words}</Text>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
         <Button title="Try it now" icon="zap" testID="try-link" onPress={() => tryLink(link.id)} />
         {lit.has(link.id) && (
@@ -57,48 +45,7 @@ export function LinkCard({ link }: { link: Link }) {
           </Text>
         )}
       </View>
-      <Choices
-        label="When"
-        value={cue.kind}
-        options={CUES.map((value) => ({ value, label: CUE_ROWS[value].label }))}
-        onChange={(kind: CueKind) => change({ cue: newCue(kind, cue.pieces) })}
-      />
-      {CUE_TRAITS[cue.kind].ofPieces && (
-        <PiecesPicked
-          ids={cue.pieces}
-          onPick={pickCue}
-          onDrop={(id) => change({ cue: { ...cue, pieces: toggled(cue.pieces, id) } })}
-        />
-      )}
-      {CUE_TRAITS[cue.kind].ofAll && (cue.pieces?.length ?? 0) > 1 && (
-        <Chip
-          role="checkbox"
-          label="All of them, each at any time"
-          on={cue.all === true}
-          onPress={() => {
-            const { all, ...rest } = cue;
-            change({ cue: all ? rest : { ...cue, all: true } });
-          }}
-        />
-      )}
-      {cue.count !== undefined && (
-        <NumberField
-          label={CUE_ROWS[cue.kind].count ?? 'How many'}
-          unit=""
-          step={1}
-          value={cue.count}
-          onChange={(count) => change({ cue: { ...cue, count: Math.round(count) } }, 'cue count')}
-        />
-      )}
-      {cue.seconds !== undefined && (
-        <NumberField
-          label={CUE_ROWS[cue.kind].seconds ?? 'Time'}
-          unit="s"
-          step={0.25}
-          value={cue.seconds}
-          onChange={(seconds) => change({ cue: { ...cue, seconds } }, 'cue seconds')}
-        />
-      )}
+      <CueOptions link={link} />
       {effects.length > 1 && (
         <SortableList
           label="What is done, in this order"
@@ -112,8 +59,23 @@ export function LinkCard({ link }: { link: Link }) {
       <Button
         title="One more effect"
         icon="plus"
-        onPress={() => change({ effects: [...effects, newEffect('sound')] })}
+        onPress={() =>
+          edit((now) => changeLink(now, link.id, { effects: [...effects, newEffect('sound')] }))
+        }
       />
+      <When link={link} />
+      <LinkButtons link={link} />
+    </View>
+  );
+}
+
+/** How long after its cue a link acts, how likely and how often. */
+function When({ link }: { link: Link }) {
+  const { edit } = useEditing();
+  const change = (to: Parameters<typeof changeLink>[2], merge?: string) =>
+    edit((now) => changeLink(now, link.id, to), merge);
+  return (
+    <>
       <View>
         {DELAYS.map(({ key, label, unit, step, usual }) => (
           <NumberField
@@ -136,30 +98,36 @@ export function LinkCard({ link }: { link: Link }) {
           onPress={() => change({ once: link.once ? undefined : true })}
         />
       </Flow>
-      <Flow>
-        <Button title="All links" icon="chevron-left" onPress={() => openLink(null)} />
-        <Button
-          title="Copy the link"
-          icon="copy"
-          onPress={() => {
-            edit((now) => {
-              const { id: _, ...alike } = structuredClone(link);
-              const { course: next, id } = addLink(now, alike);
-              openLink(id);
-              return next;
-            });
-          }}
-        />
-        <Button
-          title="Take the link away"
-          icon="trash-2"
-          kind="danger"
-          onPress={() => {
-            edit((now) => removeLink(now, link.id));
-            openLink(null);
-          }}
-        />
-      </Flow>
-    </View>
+    </>
+  );
+}
+
+function LinkButtons({ link }: { link: Link }) {
+  const { edit } = useEditing();
+  return (
+    <Flow>
+      <Button title="All links" icon="chevron-left" onPress={() => openLink(null)} />
+      <Button
+        title="Copy the link"
+        icon="copy"
+        onPress={() =>
+          edit((now) => {
+            const { id: _, ...alike } = structuredClone(link);
+            const { course: next, id } = addLink(now, alike);
+            openLink(id);
+            return next;
+          })
+        }
+      />
+      <Button
+        title="Take the link away"
+        icon="trash-2"
+        kind="danger"
+        onPress={() => {
+          edit((now) => removeLink(now, link.id));
+          openLink(null);
+        }}
+      />
+    </Flow>
   );
 }

@@ -1,0 +1,213 @@
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
+import { useWindowDimensions, View } from 'react-native';
+import type { Course } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
+import { courseHash, FieldIndex, type RunResult } from '@/core/run';
+import { Ambience } from '../music/ambience/Ambience';
+import { Canvas, useGestures } from '../scene';
+import { useColours, WIDE } from '../theme';
+import { attemptStep, firstAttempt, isHeld } from './attempt';
+import { FlickAim } from './controls/FlickAim';
+import { TouchControls } from './controls/TouchControls';
+import { useControls } from './controls/useControls';
+import { useFlick } from './controls/useFlick';
+import type { Best, Finished } from './finish/finished';
+import { CountIn } from './hud/CountIn';
+import { RunHud } from './hud/RunHud';
+import { LiveRun } from './liveRun';
+import { PauseSheet } from './PauseSheet';
+import { RUNNER_ROWS } from './runners';
+import { RunMusic } from './RunMusic';
+import { RunScene } from './RunScene';
+import { nextStart, startCount } from './start/startChoice';
+import { StartSheet } from './start/StartSheet';
+
+export interface RunProps {
+  readonly course: Course;
+  /** Where to begin instead of the start. */
+  readonly from?: Vec3;
+  /** What splits are held against. */
+  readonly best?: Best;
+  /**
+   * What all chance of an attempt comes from, of the first, the second and so on; always the same for the
+   * same one. Left out, each makes up its own.
+   */
+  readonly seedOf?: (attempt: number) => number | undefined;
+  /** What leaving is called. */
+  readonly leaveLabel: string;
+  readonly onLeave: () => void;
+  readonly onProgress?: (result: RunResult) => void;
+  /** What is shown over the scene once the goal is reached. */
+  readonly finished: (finished: Finished, again: () => void) => ReactNode;
+}
+
+/** An attempt and what is done to it; the run of it is made anew with each. */
+function useAttempt({ course, from, seedOf }: RunProps) {
+  const starts = useMemo(() => startCount(course), [course]);
+  const rules = {
+    counted: course.countdown !== undefined,
+    choice: starts > 1 && course.starts === 'choice' && from === undefined,
+  };
+  const [attempt, send] = useReducer(attemptStep(rules), rules, firstAttempt);
+  const { number, start } = attempt;
+  const live = useMemo(
+    () =>
+      new LiveRun(
+        course,
+        from,
+        seedOf?.(number),
+        // From the spot in view no start is taken, and none has had its turn.
+        from === undefined ? nextStart(course, start) : 0,
+      ),
+    // A new attempt is a new run of the same course.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [course, from, number, start],
+  );
+  return { attempt, send, live, starts };
+}
+
+/** What the run has come to, once it is over: a finish, or why there is none. */
+function finishedRun(live: LiveRun, { course, from, best }: RunProps, result: RunResult): Finished {
+  return {
+    run: live.recorder.run(courseHash(course), result.time, live.seed, live.start),
+    result,
+    fromStart: from === undefined,
+    best,
+  };
+}
+
+/** The scene, the clock, the controls, and what follows the goal. */
+export function ReadyRun(props: RunProps) {
+  const { course, best, onProgress, finished } = props;
+  const colours = useColours();
+  const { width } = useWindowDimensions();
+  const { attempt, send, live, starts } = useAttempt(props);
+  const [shapes, setShapes] = useState(false);
+  const sideOn = course.space === 'side-on';
+  const held = isHeld(attempt);
+  const again = useCallback(() => send({ do: 'again' }), [send]);
+  const commands = useRef({ pause: () => send({ do: 'toggle-pause' }), restart: again });
+  const { kind } = course.runner;
+  const worked = RUNNER_ROWS[kind].controls.kind;
+  const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
+  const flick = useFlick(live, worked === 'strokes' && !held);
+  const host = useRef<View>(null);
+  const still = useMemo(() => ({ begin: () => sideOn || worked === 'pedals' }), [sideOn, worked]);
+  useGestures(host, worked === 'strokes' ? flick.tool : still);
+
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+  });
+  const finish = useCallback(() => {
+    const result = live.result();
+    onProgress?.(result);
+    const lost = live.events.some((event) => event.kind === 'lost');
+    if (!result.finished) send({ do: 'ended', why: lost ? 'lost' : 'time-up' });
+    else send({ do: 'done', finished: finishedRun(live, latest.current, result) });
+  }, [live, onProgress, send]);
+
+  const runnerAt = useCallback((): Vec3 => [live.state.x, live.state.y, live.state.z], [live]);
+  const isQuiet = useCallback(() => live.state.field[FieldIndex.quiet] > 0, [live]);
+  const touch = width < WIDE || navigator.maxTouchPoints > 0;
+  return (
+    <View style={{ flex: 1, backgroundColor: colours.sky, overflow: 'hidden' }}>
+      <View ref={host} style={{ position: 'absolute', inset: 0 }}>
+        <Canvas running={!held}>
+          <RunScene
+            course={course}
+            live={live}
+            held={held}
+            controls={controls}
+            shapes={shapes}
+            onFinish={finish}
+          />
+        </Canvas>
+      </View>
+      {worked === 'strokes' && !held && (
+        <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />
+      )}
+      <RunMusic live={live} course={course} held={held} />
+      <Ambience course={course} listener={runnerAt} quiet={isQuiet} />
+      <RunHud
+        live={live}
+        course={course}
+        best={best}
+        held={held}
+        onPause={() => send({ do: 'pause' })}
+      />
+      <View pointerEvents="box-none" style={{ flex: 1, justifyContent: 'flex-end' }}>
+        {/* They stay, unseen, under what follows the goal: a finger still held there belongs to them. */}
+        {touch && worked !== 'strokes' && (
+          <TouchControls kind={kind} controls={controls} sideOn={sideOn} hidden={held} />
+        )}
+      </View>
+      {attempt.done && finished(attempt.done, again)}
+      <RunSheets
+        {...props}
+        attempt={attempt}
+        send={send}
+        live={live}
+        starts={starts}
+        shapes={shapes}
+        onShapes={setShapes}
+      />
+    </View>
+  );
+}
+
+interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
+  readonly shapes: boolean;
+  readonly onShapes: (shown: boolean) => void;
+}
+
+/** What comes up before a run, in a pause, and at an end without the goal. */
+function RunSheets(props: RunSheetsProps) {
+  const { course, attempt, send, live, starts, onProgress, onLeave } = props;
+  const { choosing, counting, paused, ended, done } = attempt;
+  const leave = () => {
+    onProgress?.(live.result());
+    onLeave();
+  };
+  return (
+    <>
+      {counting && !paused && !choosing && (
+        <CountIn
+          key={attempt.number}
+          seconds={course.countdown ?? 0}
+          onGo={() => send({ do: 'counted' })}
+        />
+      )}
+      <StartSheet
+        open={choosing}
+        count={starts}
+        chosen={attempt.start}
+        onChoose={(start) => send({ do: 'start', start })}
+        // Before the first attempt there is none to begin again.
+        onGo={() => send({ do: 'begin', begun: live.state.tick > 0 })}
+        onLeave={leave}
+      />
+      <PauseSheet
+        open={(paused || !!ended) && !done}
+        ended={ended}
+        shapes={props.shapes}
+        onShapes={props.onShapes}
+        leaveLabel={props.leaveLabel}
+        onGoOn={() => send({ do: 'go-on' })}
+        onAgain={() => send({ do: 'again' })}
+        onStarts={
+          starts > 1 && course.starts === 'choice' ? () => send({ do: 'ask-start' }) : undefined
+        }
+        onLeave={leave}
+      />
+    </>
+  );
+}
