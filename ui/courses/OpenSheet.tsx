@@ -1,12 +1,11 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { router } from 'expo-router';
-import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import * as v from 'valibot';
 import { MAX_COURSE_BYTES, type Course } from '@/core/course';
 import { openText } from '@/core/formats';
-import { Button, FormField, Sheet, Text } from '../parts';
+import { Button, FormField, Sheet, Text, useFileChoice } from '../parts';
 
 interface OpenSheetProps {
   readonly open: boolean;
@@ -38,7 +37,6 @@ const OpenForm = v.object({
 /** Opens a course from a pasted code or link, or from a file. */
 export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
   const form = useForm({ resolver: valibotResolver(OpenForm), defaultValues: { text: '' } });
-  const input = useRef<HTMLInputElement>(null);
 
   const close = () => {
     form.clearErrors();
@@ -61,6 +59,11 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
     close();
     router.push(`/play/${slug}` as never);
   });
+  const file = useFileChoice({
+    accept: '.json,.txt,application/json,text/plain',
+    testID: 'open-file',
+    onFile: (chosen) => take(() => courseFromFile(chosen)),
+  });
   return (
     <Sheet title="Open a course" open={open} onClose={close}>
       <FormField
@@ -77,19 +80,8 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
           or
         </Text>
       </View>
-      <Button title="Choose a file" icon="file" onPress={() => input.current?.click()} />
-      <input
-        ref={input}
-        type="file"
-        accept=".json,.txt,application/json,text/plain"
-        data-testid="open-file"
-        style={{ display: 'none' }}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) take(() => courseFromFile(file));
-        }}
-      />
+      <Button title="Choose a file" icon="file" onPress={file.choose} />
+      {file.input}
       <Text as="small" tint="slate">
         A file can also be dropped anywhere on this page.
       </Text>

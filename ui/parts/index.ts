@@ -3,6 +3,8 @@ export * from './Button';
 export * from './IconButton';
 export * from './Field';
 export * from './FormField';
+export * from './Toggle';
+export * from './useFileChoice';
 export * from './SearchField';
 export * from './Progress';
 export * from './FigureTable';

@@ -2,24 +2,20 @@ import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useMemo } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import * as v from 'valibot';
 import { chosenOf, toKit, type Kit } from '@/core/edit';
 import { familyOf } from '@/core/pieces';
 import { Button, FormField, KitPicture, Sheet, showToast, Text } from '../../../parts';
 import { api } from '../../../state/api';
 import { useEditing } from '../../../state/panelSnapshot';
 import { useKitChange } from '../../../state/queries';
-
-const KeepForm = v.object({
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Give it a name.'), v.maxLength(60)),
-});
+import { KitForm } from './kitForm';
 
 /** Keeps the choice in the kit under a name. */
 export function KeepSheet({ onClose }: { onClose: () => void }) {
   const { course, choice } = useEditing();
   const [first] = chosenOf(course, choice);
   const form = useForm({
-    resolver: valibotResolver(KeepForm),
+    resolver: valibotResolver(KitForm),
     defaultValues: { name: first?.name ?? (first ? familyOf(first.family).label : '') },
   });
   const keep = useKitChange((kit: Kit) => api.keepKit(kit));

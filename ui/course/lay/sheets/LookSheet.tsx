@@ -1,6 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Field, IconButton, ListItem, Sheet, showToast, Text } from '../../../parts';
+import {
+  Button,
+  Field,
+  IconButton,
+  ListItem,
+  Sheet,
+  showToast,
+  Text,
+  Toggle,
+} from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { MOST_NAMED, usePlaces } from '../../../state/places';
 import { useSettings } from '../../../device/settings';
@@ -11,7 +20,6 @@ import { useLayOf } from '../layStore';
 import { goToPlace, placeNow } from '../../screen/opening';
 import { useOpen } from '../../screen/openStore';
 import { Flow } from '../../tune/figures/Section';
-import { Toggle } from './SnapSheet';
 
 /** Ways to look at a course, views that were kept, and what else has no button of its own. */
 export function LookSheet({ onClose }: { onClose: () => void }) {

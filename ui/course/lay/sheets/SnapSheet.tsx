@@ -1,9 +1,8 @@
 import { View } from 'react-native';
-import { Switch } from '@rneui/themed';
+import { mapVec3 } from '@/core/geometry';
 import { chosenOf, GRID_STEPS, TURN_STEPS } from '@/core/edit';
-import { Button, Choices, NumberField, Sheet, Text } from '../../../parts';
+import { Button, Choices, NumberField, Sheet, Text, Toggle } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
-import { SPACE, TARGET, useColours } from '../../../theme';
 import { useLayOf } from '../layStore';
 
 /** @throws RangeError in words when a value is none that a step may have */
@@ -18,41 +17,48 @@ const words = (step: number, unit: string) => (step === 0 ? 'Off' : `${step} ${u
 
 /** Grid step for each axis, turn step, and what else takes hold. */
 export function SnapSheet({ onClose }: { onClose: () => void }) {
-  const { steps, turnStep, gridOrigin, gridTurn, ends, corners, surface, snapping, set } = useLayOf(
-    'steps',
-    'turnStep',
-    'gridOrigin',
-    'gridTurn',
+  const { ends, corners, surface, snapping, set } = useLayOf(
     'ends',
     'corners',
     'surface',
     'snapping',
     'set',
   );
-  const chosen = useCourse((s) => chosenOf(s.course, s.choice)[0]);
-  const setStep = (axis: number | 'all') => (value: string) => {
-    const step = Number(value);
-    set({
-      snapping: true,
-      steps:
-        axis === 'all'
-          ? [step, step, step]
-          : ([0, 1, 2].map((i) => (i === axis ? step : steps[i])) as never),
-    });
-  };
-  const same = steps.every((step) => step === steps[0]);
-  const options = GRID_STEPS.map((step) => ({ value: String(step), label: words(step, 'm') }));
   return (
     <Sheet title="Steps and snaps" open onClose={onClose}>
       <Toggle label="Snap" value={snapping} onChange={(value) => set({ snapping: value })} />
       <Text as="small" tint="slate">
         Hold Alt and nothing snaps while it is down.
       </Text>
+      <Steps />
+      <GridPlace />
+      <Toggle label="Open ends" value={ends} onChange={(value) => set({ ends: value })} />
+      <Toggle
+        label="Corners and middles"
+        value={corners}
+        onChange={(value) => set({ corners: value })}
+      />
+      <Toggle label="Surfaces" value={surface} onChange={(value) => set({ surface: value })} />
+    </Sheet>
+  );
+}
+
+/** By how much pieces go and turn at a time. */
+function Steps() {
+  const { steps, turnStep, set } = useLayOf('steps', 'turnStep', 'set');
+  const setStep = (axis: number | 'all', step: number) =>
+    set({
+      snapping: true,
+      steps: mapVec3((i) => (axis === 'all' || axis === i ? step : steps[i])),
+    });
+  const same = steps.every((step) => step === steps[0]);
+  return (
+    <>
       <Choices
         label="Grid, all axes"
         value={same ? String(steps[0]) : ''}
-        options={options}
-        onChange={setStep('all')}
+        options={GRID_STEPS.map((step) => ({ value: String(step), label: words(step, 'm') }))}
+        onChange={(value) => setStep('all', Number(value))}
       />
       <View>
         {(['x', 'y', 'z'] as const).map((axis, i) => (
@@ -63,7 +69,7 @@ export function SnapSheet({ onClose }: { onClose: () => void }) {
             step={0.05}
             value={steps[i]}
             testID={`step-${axis}`}
-            onChange={(step) => setStep(i)(String(within(step, 0, 100)))}
+            onChange={(step) => setStep(i, within(step, 0, 100))}
           />
         ))}
         <NumberField
@@ -84,6 +90,16 @@ export function SnapSheet({ onClose }: { onClose: () => void }) {
         }))}
         onChange={(value) => set({ turnStep: Number(value) })}
       />
+    </>
+  );
+}
+
+/** Where the grid has its origin, and how it is turned. */
+function GridPlace() {
+  const { gridOrigin, gridTurn, set } = useLayOf('gridOrigin', 'gridTurn', 'set');
+  const chosen = useCourse((s) => chosenOf(s.course, s.choice)[0]);
+  return (
+    <>
       <View>
         <Text as="smallStrong">Where the grid lies</Text>
         {(['x', 'y', 'z'] as const).map((axis, i) => (
@@ -93,9 +109,7 @@ export function SnapSheet({ onClose }: { onClose: () => void }) {
             unit="m"
             step={0.25}
             value={gridOrigin[i]}
-            onChange={(v) =>
-              set({ gridOrigin: gridOrigin.map((old, k) => (k === i ? v : old)) as never })
-            }
+            onChange={(v) => set({ gridOrigin: mapVec3((k) => (k === i ? v : gridOrigin[k])) })}
           />
         ))}
         <NumberField
@@ -115,44 +129,6 @@ export function SnapSheet({ onClose }: { onClose: () => void }) {
           chosen && set({ gridOrigin: [...chosen.at], gridTurn: chosen.turn?.[1] ?? 0 })
         }
       />
-      <Toggle label="Open ends" value={ends} onChange={(value) => set({ ends: value })} />
-      <Toggle
-        label="Corners and middles"
-        value={corners}
-        onChange={(value) => set({ corners: value })}
-      />
-      <Toggle label="Surfaces" value={surface} onChange={(value) => set({ surface: value })} />
-    </Sheet>
-  );
-}
-
-export function Toggle({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: boolean;
-  onChange: (value: boolean) => void;
-}) {
-  const colours = useColours();
-  return (
-    <View
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        justifyContent: 'space-between',
-        minHeight: TARGET,
-        gap: SPACE.m,
-      }}
-    >
-      <Text>{label}</Text>
-      <Switch
-        value={value}
-        onValueChange={onChange}
-        color={colours.moss}
-        accessibilityLabel={label}
-      />
-    </View>
+    </>
   );
 }

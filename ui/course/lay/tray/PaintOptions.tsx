@@ -1,11 +1,12 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { paintPieces, type Paint } from '@/core/edit';
 import { MATERIALS, type Material } from '@/core/course';
 import { TONES } from '@/core/pieces';
 import { Stepper, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { RADIUS, TARGET, useColours } from '../../../theme';
+import { TARGET } from '../../../theme';
 import { useLayOf } from '../layStore';
+import { Swatch } from './Swatch';
 import { ToolButton } from './ToolButton';
 
 /** Colours of the harbour, beside the materials. */
@@ -21,6 +22,16 @@ const COLOURS: Readonly<Record<string, string>> = {
   '#3A4247': 'Tar',
 };
 
+/** All materials and colours there are to pick. */
+const SWATCHES: readonly { paint: Paint; label: string; fill: string }[] = [
+  ...MATERIALS.map((material: Material) => ({
+    paint: { material },
+    label: `${material[0].toUpperCase()}${material.slice(1)}`,
+    fill: TONES[material].top,
+  })),
+  ...Object.entries(COLOURS).map(([colour, label]) => ({ paint: { colour }, label, fill: colour })),
+];
+
 const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
@@ -34,18 +45,6 @@ export function PaintOptions() {
     'set',
   );
   const { choice, edit } = useEditing();
-  const swatches: { paint: Paint; label: string; fill: string }[] = [
-    ...MATERIALS.map((material: Material) => ({
-      paint: { material },
-      label: `${material[0].toUpperCase()}${material.slice(1)}`,
-      fill: TONES[material].top,
-    })),
-    ...Object.entries(COLOURS).map(([colour, label]) => ({
-      paint: { colour },
-      label,
-      fill: colour,
-    })),
-  ];
   return (
     <>
       <ToolButton
@@ -96,7 +95,7 @@ export function PaintOptions() {
         colour={typeof paint === 'object' && 'colour' in paint ? paint.colour : undefined}
         onChange={(colour) => set({ paint: { colour }, picking: false })}
       />
-      {swatches.map((swatch) => (
+      {SWATCHES.map((swatch) => (
         <Swatch
           key={swatch.label}
           label={swatch.label}
@@ -129,40 +128,5 @@ function OwnColour({
       />
       <Text as="small">Any</Text>
     </View>
-  );
-}
-
-export function Swatch({
-  label,
-  fill,
-  on,
-  onPress,
-}: {
-  label: string;
-  fill: string;
-  on: boolean;
-  onPress: () => void;
-}) {
-  const colours = useColours();
-  return (
-    <Pressable
-      accessibilityRole="radio"
-      aria-checked={on}
-      accessibilityLabel={label}
-      onPress={onPress}
-      style={{ width: 62, alignItems: 'center', gap: 2 }}
-    >
-      <View
-        style={{
-          width: TARGET,
-          height: TARGET,
-          borderRadius: RADIUS.s,
-          backgroundColor: fill,
-          borderWidth: on ? 3 : 1,
-          borderColor: on ? colours.moss : colours.line,
-        }}
-      />
-      <Text as={on ? 'smallStrong' : 'small'}>{label}</Text>
-    </Pressable>
   );
 }

@@ -14,6 +14,15 @@ const WAYS = [
   { way: 'erase', icon: 'delete', label: 'Erase' },
 ] as const;
 
+const FIGURES = [
+  { key: 'density', label: 'To 10 m²', step: 1, min: 1, max: 30 },
+  { key: 'sizeSpread', label: 'Sizes ±', step: 0.05, min: 0, max: 0.9 },
+  { key: 'turnSpread', label: 'Turns ±', unit: '°', step: 15, min: 0, max: 180 },
+  { key: 'lean', label: 'Lean', unit: '°', step: 2, min: 0, max: 45 },
+  { key: 'margin', label: 'Off the way', unit: 'm', step: 0.5, min: 0, max: 20 },
+  { key: 'seed', label: 'Seed', step: 1, min: 0, max: 9999 },
+] as const;
+
 /** What is strewn, how thickly and how unlike, or a stroke that takes it away. */
 export function ScatterOptions() {
   const { scattering, brush, strewing, set } = useLayOf('scattering', 'brush', 'strewing', 'set');
@@ -50,57 +59,14 @@ export function ScatterOptions() {
           onChange={(v) => set({ brush: v / 2 })}
         />
       )}
-      <Stepper
-        label="To 10 m²"
-        value={scattering.density}
-        step={1}
-        min={1}
-        max={30}
-        onChange={(density) => change({ density })}
-      />
-      <Stepper
-        label="Sizes ±"
-        value={scattering.sizeSpread}
-        step={0.05}
-        min={0}
-        max={0.9}
-        onChange={(sizeSpread) => change({ sizeSpread })}
-      />
-      <Stepper
-        label="Turns ±"
-        value={scattering.turnSpread}
-        unit="°"
-        step={15}
-        min={0}
-        max={180}
-        onChange={(turnSpread) => change({ turnSpread })}
-      />
-      <Stepper
-        label="Lean"
-        value={scattering.lean}
-        unit="°"
-        step={2}
-        min={0}
-        max={45}
-        onChange={(lean) => change({ lean })}
-      />
-      <Stepper
-        label="Off the way"
-        value={scattering.margin}
-        unit="m"
-        step={0.5}
-        min={0}
-        max={20}
-        onChange={(margin) => change({ margin })}
-      />
-      <Stepper
-        label="Seed"
-        value={scattering.seed}
-        step={1}
-        min={0}
-        max={9999}
-        onChange={(seed) => change({ seed })}
-      />
+      {FIGURES.map(({ key, ...figure }) => (
+        <Stepper
+          key={key}
+          {...figure}
+          value={scattering[key]}
+          onChange={(value) => change({ [key]: value })}
+        />
+      ))}
       {SCENERY.map((family) => (
         <FamilyCard
           key={family.id}

@@ -4,7 +4,7 @@ import { Stepper } from '../../../parts';
 import { USUAL_HOUR, USUAL_SIGHT, USUAL_TIDE } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
 import { useSettings } from '../../../device/settings';
-import { Swatch } from './PaintOptions';
+import { Swatch } from './Swatch';
 import { ToolButton } from './ToolButton';
 
 const TIDES: Readonly<Record<string, string>> = {
@@ -17,19 +17,25 @@ const TIDES: Readonly<Record<string, string>> = {
 };
 const SOUNDS = { shore: 'Shore', wind: 'Wind', harbour: 'Harbour' } as const;
 
+/** A course with parts of its sky changed; what is taken away is as usual again. */
+export function withSky(course: Course, part: Partial<Sky>): Course {
+  const next = { ...course.sky, ...part };
+  for (const key of Object.keys(part) as (keyof Sky)[])
+    if (part[key] === undefined) delete next[key];
+  const { sky: _, ...rest } = course;
+  return Object.keys(next).length > 0 ? { ...rest, sky: next } : (rest as Course);
+}
+
+function useSky() {
+  const { course, edit } = useEditing();
+  const change = (part: Partial<Sky>, merge?: string) =>
+    edit((before) => withSky(before, part), merge);
+  return { sky: course.sky ?? {}, change };
+}
+
 /** Time of day, how far one sees, the tide's colour and the sound of the place. */
 export function SkyOptions() {
-  const { course, edit } = useEditing();
-  const { muted, set } = useSettings();
-  const sky = course.sky ?? {};
-  const change = (part: Partial<Sky>, merge?: string) =>
-    edit((before): Course => {
-      const next = { ...before.sky, ...part };
-      for (const key of Object.keys(part) as (keyof Sky)[])
-        if (part[key] === undefined) delete next[key];
-      const { sky: _, ...rest } = before;
-      return Object.keys(next).length > 0 ? { ...rest, sky: next } : (rest as Course);
-    }, merge);
+  const { sky, change } = useSky();
   return (
     <>
       <Stepper
@@ -51,6 +57,26 @@ export function SkyOptions() {
         max={990}
         onChange={(sight) => change({ sight: sight === USUAL_SIGHT ? undefined : sight }, 'sight')}
       />
+      <TideLine />
+      {Object.entries(TIDES).map(([colour, label]) => (
+        <Swatch
+          key={colour}
+          label={label}
+          fill={colour}
+          on={(sky.tide ?? USUAL_TIDE) === colour}
+          onPress={() => change({ tide: colour === USUAL_TIDE ? undefined : colour })}
+        />
+      ))}
+      <Heard />
+    </>
+  );
+}
+
+/** How high the tide stands: by itself, or as it was set. */
+function TideLine() {
+  const { course, edit } = useEditing();
+  return (
+    <>
       <Stepper
         label="Tide line"
         value={Math.round(10 * tideLine(course)) / 10}
@@ -73,15 +99,16 @@ export function SkyOptions() {
         }
         testID="tide-own"
       />
-      {Object.entries(TIDES).map(([colour, label]) => (
-        <Swatch
-          key={colour}
-          label={label}
-          fill={colour}
-          on={(sky.tide ?? USUAL_TIDE) === colour}
-          onPress={() => change({ tide: colour === USUAL_TIDE ? undefined : colour })}
-        />
-      ))}
+    </>
+  );
+}
+
+/** The sound of the place, and whether any is heard on this device. */
+function Heard() {
+  const { sky, change } = useSky();
+  const { muted, set } = useSettings();
+  return (
+    <>
       <ToolButton
         icon="volume-x"
         label="Quiet"

@@ -19,35 +19,23 @@ const PANELS: readonly {
   { kind: 'out', label: 'Out', icon: 'x' },
 ];
 
+const MEASURES = [
+  { label: 'Height', axis: 1, step: 0.2, min: 0.3, max: 20 },
+  { label: 'Thick', axis: 2, step: 0.05, min: 0.1, max: 2 },
+  { label: 'Panel', axis: 0, step: 0.5, min: 0.5, max: 10 },
+] as const;
+
 /** A wall's measures, and what is done to its panels and posts. */
 export function WallOptions() {
-  const { edit, choice } = useEditing();
-  const {
-    wall: hand,
-    stroke,
-    post,
-    panel,
-    onGround,
-    set,
-  } = useLayOf('wall', 'stroke', 'post', 'panel', 'onGround', 'set');
+  const { edit } = useEditing();
+  const { stroke, post, panel, onGround, set } = useLayOf(
+    'stroke',
+    'post',
+    'panel',
+    'onGround',
+    'set',
+  );
   const chosen = chosenWall();
-  const size = (chosen ?? hand).size ?? familyOf('wall').size;
-  const measure = (axis: 0 | 1 | 2) => (value: number) => {
-    const next: Piece['size'] = [size[0], size[1], size[2]];
-    next[axis] = value;
-    if (chosen) {
-      edit((course) => changePieces(course, choice, (piece) => (piece.size = next)), 'wall size');
-    }
-    set({ wall: { ...hand, size: next } });
-  };
-  const place = chosen && post !== null ? postsOf(chosen)[post] : null;
-  const raise = (by: number) => {
-    if (!place) return;
-    edit(
-      (course) => movePost(course, chosen!.id, post!, [place[0], place[1] + by, place[2]]),
-      'post',
-    );
-  };
   return (
     <>
       {stroke.length > 0 && (
@@ -59,35 +47,9 @@ export function WallOptions() {
         />
       )}
       {chosen && panel ? (
-        PANELS.map(({ kind, label, icon }) => (
-          <ToolButton
-            key={kind}
-            icon={icon}
-            label={label}
-            on={
-              (chosen.line!.panels?.find((p) => p.run === panel.run && p.panel === panel.panel)
-                ?.kind ?? 'full') === kind
-            }
-            onPress={() =>
-              edit((course) => setPanel(course, chosen.id, panel.run, panel.panel, kind))
-            }
-            testID={`panel-${kind}`}
-          />
-        ))
-      ) : place ? (
-        <>
-          <ToolButton icon="arrow-up" label="Raise" onPress={() => raise(0.25)} />
-          <ToolButton icon="arrow-down" label="Lower" onPress={() => raise(-0.25)} />
-          <ToolButton
-            icon="trash-2"
-            label="Post"
-            danger
-            onPress={() => {
-              edit((course) => removePost(course, chosen!.id, post!));
-              set({ post: null });
-            }}
-          />
-        </>
+        <PanelKinds wall={chosen} {...panel} />
+      ) : chosen && post !== null ? (
+        <PostOptions wall={chosen} post={post} />
       ) : (
         stroke.length === 0 && (
           <Text as="small" tint="slate" style={{ maxWidth: 148 }}>
@@ -107,33 +69,73 @@ export function WallOptions() {
         }}
         testID="wall-ground"
       />
-      <Stepper
-        label="Height"
-        value={size[1]}
-        unit="m"
-        step={0.2}
-        min={0.3}
-        max={20}
-        onChange={measure(1)}
-      />
-      <Stepper
-        label="Thick"
-        value={size[2]}
-        unit="m"
-        step={0.05}
-        min={0.1}
-        max={2}
-        onChange={measure(2)}
-      />
-      <Stepper
-        label="Panel"
-        value={size[0]}
-        unit="m"
-        step={0.5}
-        min={0.5}
-        max={10}
-        onChange={measure(0)}
+      <Measures chosen={chosen} />
+    </>
+  );
+}
+
+/** What the touched panel is. */
+function PanelKinds({ wall, run, panel }: { wall: Piece; run: number; panel: number }) {
+  const { edit } = useEditing();
+  const own = wall.line!.panels?.find((one) => one.run === run && one.panel === panel);
+  return PANELS.map(({ kind, label, icon }) => (
+    <ToolButton
+      key={kind}
+      icon={icon}
+      label={label}
+      on={(own?.kind ?? 'full') === kind}
+      onPress={() => edit((course) => setPanel(course, wall.id, run, panel, kind))}
+      testID={`panel-${kind}`}
+    />
+  ));
+}
+
+function PostOptions({ wall, post }: { wall: Piece; post: number }) {
+  const { edit } = useEditing();
+  const { set } = useLayOf('set');
+  const [x, y, z] = postsOf(wall)[post];
+  const raise = (by: number) => () =>
+    edit((course) => movePost(course, wall.id, post, [x, y + by, z]), 'post');
+  return (
+    <>
+      <ToolButton icon="arrow-up" label="Raise" onPress={raise(0.25)} />
+      <ToolButton icon="arrow-down" label="Lower" onPress={raise(-0.25)} />
+      <ToolButton
+        icon="trash-2"
+        label="Post"
+        danger
+        onPress={() => {
+          edit((course) => removePost(course, wall.id, post));
+          set({ post: null });
+        }}
       />
     </>
   );
+}
+
+/** Measures of the chosen wall, and of the next that is drawn. */
+function Measures({ chosen }: { chosen: Piece | null }) {
+  const { edit, choice } = useEditing();
+  const { wall: hand, set } = useLayOf('wall', 'set');
+  const size = (chosen ?? hand).size ?? familyOf('wall').size;
+  const measure = (axis: 0 | 1 | 2, value: number) => {
+    const next: Piece['size'] = [size[0], size[1], size[2]];
+    next[axis] = value;
+    if (chosen) {
+      edit((course) => changePieces(course, choice, (piece) => (piece.size = next)), 'wall size');
+    }
+    set({ wall: { ...hand, size: next } });
+  };
+  return MEASURES.map(({ label, axis, step, min, max }) => (
+    <Stepper
+      key={label}
+      label={label}
+      value={size[axis]}
+      unit="m"
+      step={step}
+      min={min}
+      max={max}
+      onChange={(value) => measure(axis, value)}
+    />
+  ));
 }
