@@ -2,7 +2,7 @@
 // with a fault of the server's own, take longer than two seconds, or be kept otherwise than it was sent.
 import { isDeepStrictEqual } from 'node:util';
 import { Document, WebIO } from '@gltf-transform/core';
-import { KitError, readKit, toKit } from '@/core/edit';
+import { KitError, readKit, toKit, type Kit } from '@/core/edit';
 import { CourseError, withoutUnused, type Course } from '@/core/course';
 import { fromShareCode, ShareCodeError, toShareCode } from '@/core/formats';
 import { ModelError, readModel } from '@/core/formats/model';
@@ -131,6 +131,122 @@ function difference(a: unknown, b: unknown, at = ''): string {
   return at;
 }
 
+/** What is damaged, and who sends it. */
+interface Stock {
+  readonly maker: Somebody;
+  readonly courses: readonly Course[];
+  readonly kits: readonly Kit[];
+  readonly codes: readonly string[];
+  readonly model: Buffer;
+}
+
+/** A damaged course: refused in words, or kept exactly as it was sent. */
+async function tryDocument({ maker, courses }: Stock, i: number): Promise<string | null> {
+  const course = damaged(asJson(pick(courses)) as Json, 1 + below(3));
+  const { status, data } = await maker.ask('POST', '/courses', { course });
+  if (status >= 500) return `${status} ${String(data)}`;
+  if (status !== 201) return status < 400 ? `${status}` : null;
+  const { id, course: kept } = JSON.parse(String(data)) as { id: string; course: Course };
+  await maker.ask('DELETE', `/courses/${id}`);
+  if (i % 50 === 0) await maker.ask('DELETE', '/bin');
+  const sent = withoutUnused(asJson(course) as Course);
+  return isDeepStrictEqual(kept, sent) ? null : `kept otherwise: ${difference(kept, sent)}`;
+}
+
+/** A damaged assembly: kept only if it can be read. */
+async function tryKit({ maker, kits }: Stock, i: number): Promise<string | null> {
+  const kit = damaged(asJson(pick(kits)) as Json, 1 + below(3));
+  const { status, data } = await maker.ask('POST', '/kits', { kit });
+  if (status >= 500) return `${status} ${String(data)}`;
+  try {
+    readKit(JSON.stringify(kit));
+  } catch (error) {
+    if (!(error instanceof KitError)) throw error;
+    return status === 201 ? 'taken, though it is none' : null;
+  }
+  if (status !== 201) return status < 400 ? `${status}` : null;
+  await maker.ask('DELETE', `/kits/${(JSON.parse(String(data)) as { id: string }).id}`);
+  if (i % 50 === 0) await maker.ask('DELETE', '/bin');
+  return null;
+}
+
+/** A damaged code: refused, or the very course it was made from. */
+async function tryCode({ codes, courses }: Stock): Promise<string | null> {
+  const code = pick(codes);
+  const at = below(code.length);
+  const text =
+    chance() < 0.3
+      ? String(damagedBytes(Buffer.from(code)))
+      : code.slice(0, at) + pick(['A', 'z', '-', '']) + code.slice(at + 1);
+  try {
+    const course = fromShareCode(text);
+    return codes.some((one) => one === text.replace(/\s+/g, '')) ||
+      courses.some((one) => isDeepStrictEqual(one, course))
+      ? null
+      : 'another course than was put in';
+  } catch (error) {
+    return error instanceof ShareCodeError || error instanceof CourseError ? null : String(error);
+  }
+}
+
+/** A damaged model: refused in words. */
+async function tryModel({ model }: Stock): Promise<string | null> {
+  try {
+    await readModel(new Uint8Array(damagedBytes(model)), 'Rock');
+    return null;
+  } catch (error) {
+    return error instanceof ModelError ? null : String(error);
+  }
+}
+
+/** Anything at all, sent anywhere: never a fault of the server’s own. */
+async function tryBody({ maker }: Stock): Promise<string | null> {
+  const [method, path] = pick([
+    ['POST', '/courses'],
+    ['PUT', '/courses/none'],
+    ['POST', '/kits'],
+    ['PUT', '/me'],
+    ['POST', '/session'],
+    ['POST', '/recordings'],
+    ['POST', '/published/salt-pan-hop/runs'],
+    ['POST', '/published/salt-pan-hop/attempts'],
+    ['GET', '/recordings/%00'],
+    ['GET', '/courses/%E0%A4%A'],
+    ['DELETE', '/bin'],
+  ] as const);
+  const raw = pick([
+    Buffer.from(JSON.stringify(pick(STRANGE)) ?? ''),
+    Buffer.from(
+      JSON.stringify({
+        name: pick(STRANGE),
+        passphrase: pick(STRANGE),
+        run: pick(STRANGE),
+        attempt: pick(STRANGE),
+      }),
+    ),
+    Buffer.from('['.repeat(1 + below(40_000))),
+    damagedBytes(Buffer.from('{"course":{"format":"stone-hop-course"}}')),
+  ]);
+  const type = pick([
+    'application/json',
+    'text/plain',
+    'application/json; charset=utf-7',
+    'x/y',
+    'application/octet-stream',
+  ]);
+  const body = method === 'GET' ? Buffer.alloc(0) : raw;
+  const { status, data } = await maker.send(method, path, body, type);
+  return status >= 500 ? `${method} ${path}: ${status} ${String(data)}` : null;
+}
+
+const TRIES: Readonly<Record<string, (stock: Stock, i: number) => Promise<string | null>>> = {
+  document: tryDocument,
+  kit: tryKit,
+  code: tryCode,
+  model: tryModel,
+  body: tryBody,
+};
+
 async function main(): Promise<void> {
   const server = new TestServer();
   await server.start(HARD);
@@ -139,101 +255,17 @@ async function main(): Promise<void> {
   const kits = courses.map((course) =>
     toKit(course, new Set(course.pieces.slice(0, 5).map(({ id }) => id)), 'Bit'),
   );
-  const codes = courses.map(toShareCode);
-  const model = await glb();
-
+  const stock: Stock = {
+    maker,
+    courses,
+    kits,
+    codes: courses.map(toShareCode),
+    model: await glb(),
+  };
   for (let i = 0; i < EACH; i++) {
-    await during('document', async () => {
-      const course = damaged(asJson(pick(courses)) as Json, 1 + below(3));
-      const { status, data } = await maker.ask('POST', '/courses', { course });
-      if (status >= 500) return `${status} ${String(data)}`;
-      if (status !== 201) return status < 400 ? `${status}` : null;
-      const { id, course: kept } = JSON.parse(String(data)) as { id: string; course: Course };
-      await maker.ask('DELETE', `/courses/${id}`);
-      if (i % 50 === 0) await maker.ask('DELETE', '/bin');
-      const sent = withoutUnused(asJson(course) as Course);
-      return isDeepStrictEqual(kept, sent) ? null : `kept otherwise: ${difference(kept, sent)}`;
-    });
-    await during('kit', async () => {
-      const kit = damaged(asJson(pick(kits)) as Json, 1 + below(3));
-      const { status, data } = await maker.ask('POST', '/kits', { kit });
-      if (status >= 500) return `${status} ${String(data)}`;
-      try {
-        readKit(JSON.stringify(kit));
-      } catch (error) {
-        if (!(error instanceof KitError)) throw error;
-        return status === 201 ? 'taken, though it is none' : null;
-      }
-      if (status !== 201) return status < 400 ? `${status}` : null;
-      await maker.ask('DELETE', `/kits/${(JSON.parse(String(data)) as { id: string }).id}`);
-      if (i % 50 === 0) await maker.ask('DELETE', '/bin');
-      return null;
-    });
-    await during('code', async () => {
-      const code = pick(codes);
-      const at = below(code.length);
-      const text =
-        chance() < 0.3
-          ? String(damagedBytes(Buffer.from(code)))
-          : code.slice(0, at) + pick(['A', 'z', '-', '']) + code.slice(at + 1);
-      try {
-        const course = fromShareCode(text);
-        return codes.some((one) => one === text.replace(/\s+/g, '')) ||
-          courses.some((one) => isDeepStrictEqual(one, course))
-          ? null
-          : 'another course than was put in';
-      } catch (error) {
-        return error instanceof ShareCodeError || error instanceof CourseError
-          ? null
-          : String(error);
-      }
-    });
-    await during('model', async () => {
-      try {
-        await readModel(new Uint8Array(damagedBytes(model)), 'Rock');
-        return null;
-      } catch (error) {
-        return error instanceof ModelError ? null : String(error);
-      }
-    });
-    await during('body', async () => {
-      const [method, path] = pick([
-        ['POST', '/courses'],
-        ['PUT', '/courses/none'],
-        ['POST', '/kits'],
-        ['PUT', '/me'],
-        ['POST', '/session'],
-        ['POST', '/recordings'],
-        ['POST', '/published/salt-pan-hop/runs'],
-        ['POST', '/published/salt-pan-hop/attempts'],
-        ['GET', '/recordings/%00'],
-        ['GET', '/courses/%E0%A4%A'],
-        ['DELETE', '/bin'],
-      ] as const);
-      const raw = pick([
-        Buffer.from(JSON.stringify(pick(STRANGE)) ?? ''),
-        Buffer.from(
-          JSON.stringify({
-            name: pick(STRANGE),
-            passphrase: pick(STRANGE),
-            run: pick(STRANGE),
-            attempt: pick(STRANGE),
-          }),
-        ),
-        Buffer.from('['.repeat(1 + below(40_000))),
-        damagedBytes(Buffer.from('{"course":{"format":"stone-hop-course"}}')),
-      ]);
-      const type = pick([
-        'application/json',
-        'text/plain',
-        'application/json; charset=utf-7',
-        'x/y',
-        'application/octet-stream',
-      ]);
-      const body = method === 'GET' ? Buffer.alloc(0) : raw;
-      const { status, data } = await maker.send(method, path, body, type);
-      return status >= 500 ? `${method} ${path}: ${status} ${String(data)}` : null;
-    });
+    for (const [kind, attempt] of Object.entries(TRIES)) {
+      await during(kind, () => attempt(stock, i));
+    }
     if ((i + 1) % 500 === 0) console.log(`${(i + 1) * 5} tried, ${wrong.length} wrong`);
   }
   const { status } = await maker.ask('GET', '/me');

@@ -10,6 +10,7 @@ const SECONDS = Number(process.argv[2] ?? 60);
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const around = (ms: number) => pause(ms * (0.5 + Math.random()));
+const anyOf = <T>(list: readonly T[]): T => list[Math.floor(Math.random() * list.length)];
 /** Of sorted times the one that so many in a hundred stay under. */
 const at = (times: number[], part: number) =>
   times[Math.min(times.length - 1, Math.floor(times.length * part))];
@@ -18,76 +19,57 @@ const at = (times: number[], part: number) =>
 const memory = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
-async function main(): Promise<void> {
-  const server = new TestServer();
-  await server.start(HARD);
-  const owner = new Somebody(server.port);
+/** What was measured while they read and saved. */
+interface Measured {
+  /** Times of answers, ms. */
+  readonly reads: number[];
+  readonly saves: number[];
+  /** Of the list of all courses. */
+  readonly list: Answered[];
+  /** MB the server had in memory, every two seconds. */
+  readonly sizes: number[];
+  wrong: number;
+}
+
+function note(into: Measured, times: number[], { status, ms }: Answered): void {
+  times.push(ms);
+  if (status >= 400) into.wrong++;
+}
+
+/** Keeps many large courses; returns their ids. */
+async function keepCourses(owner: Somebody): Promise<string[]> {
   console.log(`Keeping ${COURSES} courses of ${PIECES} pieces …`);
   const kept: string[] = [];
   for (let i = 0; i < COURSES; i++) {
     const course = rowOf(PIECES, `Course ${i}`);
     kept.push((await owner.json<{ id: string }>('POST', '/courses', { course })).id);
   }
-  const list = [];
-  for (let i = 0; i < 20; i++) list.push(await owner.ask('GET', '/courses'));
-  const slug = (await owner.json<{ demos: { slug: string }[] }>('GET', '/demos')).demos[0].slug;
+  return kept;
+}
 
-  const reads: number[] = [];
-  const saves: number[] = [];
-  let wrong = 0;
-  const note = (times: number[], { status, ms }: Answered) => {
-    times.push(ms);
-    if (status >= 400) wrong++;
-  };
-  const end = performance.now() + SECONDS * 1000;
-  const paths = () => {
-    const id = kept[Math.floor(Math.random() * kept.length)];
-    return [
-      '/courses',
-      `/courses/${id}`,
-      `/courses/${id}/versions`,
-      '/demos',
-      `/published/${slug}`,
-      '/me',
-    ];
-  };
-  const reader = async () => {
-    const one = owner.before(server.port);
-    await around(500);
-    while (performance.now() < end) {
-      const all = paths();
-      note(reads, await one.ask('GET', all[Math.floor(Math.random() * all.length)]));
-      await around(1000);
-    }
-    one.close();
-  };
-  const writer = async (number: number) => {
-    const one = owner.before(server.port);
-    const id = kept[number];
-    const course = rowOf(PIECES, `Course ${number}`);
+/** Looks at something about once a second until the end. */
+async function read(one: Somebody, path: () => string, end: number, into: Measured) {
+  await around(500);
+  while (performance.now() < end) {
+    note(into, into.reads, await one.ask('GET', path()));
     await around(1000);
-    for (let revision = 1; performance.now() < end; revision++) {
-      const name = `Course ${number}, ${revision}`;
-      note(
-        saves,
-        await one.ask('PUT', `/courses/${id}`, { revision, course: { ...course, name } }),
-      );
-      await around(2000);
-    }
-    one.close();
-  };
-  const pid = server.pid!;
-  const sizes: number[] = [];
-  const watch = setInterval(() => sizes.push(memory(pid)), 2000);
-  console.log(`${READERS} readers and ${WRITERS} writers for ${SECONDS} s …`);
-  await Promise.all([
-    ...Array.from({ length: READERS }, reader),
-    ...Array.from({ length: WRITERS }, (_, i) => writer(i)),
-  ]);
-  clearInterval(watch);
-  owner.close();
-  await server.remove();
+  }
+  one.close();
+}
 
+/** Saves a course about every two seconds until the end. */
+async function write(one: Somebody, id: string, end: number, into: Measured) {
+  const course = rowOf(PIECES, 'Course');
+  await around(1000);
+  for (let revision = 1; performance.now() < end; revision++) {
+    const body = { revision, course: { ...course, name: `Course ${revision}` } };
+    note(into, into.saves, await one.ask('PUT', `/courses/${id}`, body));
+    await around(2000);
+  }
+  one.close();
+}
+
+function report({ reads, saves, list, sizes, wrong }: Measured): void {
   for (const times of [reads, saves]) times.sort((a, b) => a - b);
   const third = Math.floor(sizes.length / 3);
   const mean = (all: number[]) => all.reduce((sum, one) => sum + one, 0) / Math.max(1, all.length);
@@ -105,7 +87,33 @@ async function main(): Promise<void> {
     `memory: ${mean(sizes.slice(0, third)).toFixed(0)} MB in the first third, ${mean(sizes.slice(-third)).toFixed(0)} MB in the last`,
   );
   console.log(`answers other than success: ${wrong}`);
-  process.exit(wrong > 0 ? 1 : 0);
+}
+
+async function main(): Promise<void> {
+  const server = new TestServer();
+  await server.start(HARD);
+  const owner = new Somebody(server.port);
+  const kept = await keepCourses(owner);
+  const measured: Measured = { reads: [], saves: [], list: [], sizes: [], wrong: 0 };
+  for (let i = 0; i < 20; i++) measured.list.push(await owner.ask('GET', '/courses'));
+  const slug = (await owner.json<{ demos: { slug: string }[] }>('GET', '/demos')).demos[0].slug;
+  const path = () => {
+    const course = `/courses/${anyOf(kept)}`;
+    return anyOf(['/courses', course, `${course}/versions`, '/demos', `/published/${slug}`, '/me']);
+  };
+
+  const end = performance.now() + SECONDS * 1000;
+  const watch = setInterval(() => measured.sizes.push(memory(server.pid!)), 2000);
+  console.log(`${READERS} readers and ${WRITERS} writers for ${SECONDS} s …`);
+  await Promise.all([
+    ...Array.from({ length: READERS }, () => read(owner.before(server.port), path, end, measured)),
+    ...kept.slice(0, WRITERS).map((id) => write(owner.before(server.port), id, end, measured)),
+  ]);
+  clearInterval(watch);
+  owner.close();
+  await server.remove();
+  report(measured);
+  process.exit(measured.wrong > 0 ? 1 : 0);
 }
 
 void main();

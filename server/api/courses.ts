@@ -1,4 +1,4 @@
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import type { Knex } from 'knex';
 import type * as v from 'valibot';
 import { CourseListAnswer, DoneAnswer, type CourseListed, type SavedAnswer } from '@/core/protocol';
@@ -18,7 +18,7 @@ type Whole = Listed & Pick<BodyRow, 'document' | 'proof'>;
 
 /** A maker's own courses: kept, and saved by revision. */
 export function courses(context: Context): Router {
-  const { db, limits, pool } = context;
+  const { db } = context;
 
   return Router()
     .get(
@@ -34,83 +34,12 @@ export function courses(context: Context): Router {
         return { courses: await listed(db, rows) };
       }),
     )
-    .post('/courses', readText, async (req, res) => {
-      await limits.room();
-      limits.sent(req, textOf(req).length);
-      const course = taken(await pool.run('takeCourse', textOf(req)));
-      const maker = await makerOrNew(context, req, res);
-      await limits.anotherCourse(db, maker.id);
-      await limits.keep(db, maker.id, course.bytes);
-      const now = Date.now();
-      const row: CourseRow = {
-        ...columnsOf(course),
-        id: newId(),
-        maker: maker.id,
-        revision: 1,
-        proof_hash: null,
-        proof_time: null,
-        proof_strokes: null,
-        created: now,
-        changed: now,
-        deleted: null,
-      };
-      await db.transaction(async (trx) => {
-        await trx<CourseRow>('courses').insert(row);
-        const body = { course: row.id, document: course.document, picture: null, proof: null };
-        await trx<BodyRow>('bodies').insert(body);
-        await keepVersion(trx, row.id, 1, course, now);
-      });
-      res.status(201);
-      await sendCourse(db, res, { ...row, document: course.document, proof: null });
-    })
+    .post('/courses', readText, (req, res) => keepNew(context, req, res))
     .get('/courses/:id', async (req, res) => {
       await sendCourse(db, res, await ownCourse(context, req, 'document', 'proof'));
     })
-    .put('/courses/:id', readText, async (req, res) => {
-      await limits.room();
-      limits.sent(req, textOf(req).length);
-      // Whose it is comes first: nobody else's document is worth reading.
-      const { id, maker } = await ownCourse(context, req);
-      const course = taken(await pool.run('takeCourse', textOf(req)));
-      await limits.keep(db, maker, course.bytes, id);
-      const { revision } = course;
-      const now = Date.now();
-      const saved = await db.transaction(async (trx) => {
-        const changed = await trx<CourseRow>('courses')
-          .where({ id, revision, deleted: null })
-          .update({ ...changedColumns(course), revision: revision + 1, changed: now });
-        if (changed === 0) return false;
-        const body = { document: course.document, picture: null };
-        await trx<BodyRow>('bodies').where('course', id).update(body);
-        await keepVersion(trx, id, revision + 1, course, now);
-        return true;
-      });
-      if (saved) return void res.json(answerSaved(revision + 1, now));
-      const there = await ownCourse(context, req, 'document');
-      // The same save again: its answer was lost on the way.
-      if (there.revision === revision + 1 && there.document === course.document) {
-        return void res.json(answerSaved(there.revision, there.changed));
-      }
-      throw new HttpError(
-        409,
-        'stale',
-        'The course was saved from somewhere else in the meantime.',
-        { theirs: { revision: there.revision, course: JSON.parse(there.document) } },
-      );
-    })
-    .get('/courses/:id/picture', async (req, res) => {
-      const { id, document, picture: known } = await ownCourse(context, req, 'document', 'picture');
-      if (known !== null) return sendPicture(res, known, false);
-      const { svg, length } = await pool.run('drawDocument', document);
-      await db.transaction(async (trx) => {
-        // Unless it was saved anew in the meantime.
-        const drawn = await trx<BodyRow>('bodies')
-          .where({ course: id, document })
-          .update({ picture: svg });
-        if (drawn > 0) await trx<CourseRow>('courses').where({ id }).update({ length });
-      });
-      sendPicture(res, svg, false);
-    })
+    .put('/courses/:id', readText, (req, res) => save(context, req, res))
+    .get('/courses/:id/picture', (req, res) => picture(context, req, res))
     .delete(
       '/courses/:id',
       handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
@@ -119,6 +48,89 @@ export function courses(context: Context): Router {
         return { done: true };
       }),
     );
+}
+
+/** Keeps a course as a new one of the maker's. */
+async function keepNew(context: Context, req: Request, res: Response): Promise<void> {
+  const { db, limits, pool } = context;
+  await limits.room();
+  limits.sent(req, textOf(req).length);
+  const course = taken(await pool.run('takeCourse', textOf(req)));
+  const maker = await makerOrNew(context, req, res);
+  await limits.anotherCourse(db, maker.id);
+  await limits.keep(db, maker.id, course.bytes);
+  const now = Date.now();
+  const row: CourseRow = {
+    ...columnsOf(course),
+    id: newId(),
+    maker: maker.id,
+    revision: 1,
+    proof_hash: null,
+    proof_time: null,
+    proof_strokes: null,
+    created: now,
+    changed: now,
+    deleted: null,
+  };
+  await db.transaction(async (trx) => {
+    await trx<CourseRow>('courses').insert(row);
+    const body = { course: row.id, document: course.document, picture: null, proof: null };
+    await trx<BodyRow>('bodies').insert(body);
+    await keepVersion(trx, row.id, 1, course, now);
+  });
+  res.status(201);
+  await sendCourse(db, res, { ...row, document: course.document, proof: null });
+}
+
+/**
+ * Saves a course over the revision it was made from.
+ * @throws HttpError 409 with the course as it is where that was saved from elsewhere
+ */
+async function save(context: Context, req: Request, res: Response): Promise<void> {
+  const { db, limits, pool } = context;
+  await limits.room();
+  limits.sent(req, textOf(req).length);
+  // Whose it is comes first: nobody else's document is worth reading.
+  const { id, maker } = await ownCourse(context, req);
+  const course = taken(await pool.run('takeCourse', textOf(req)));
+  await limits.keep(db, maker, course.bytes, id);
+  const { revision } = course;
+  const now = Date.now();
+  const saved = await db.transaction(async (trx) => {
+    const changed = await trx<CourseRow>('courses')
+      .where({ id, revision, deleted: null })
+      .update({ ...changedColumns(course), revision: revision + 1, changed: now });
+    if (changed === 0) return false;
+    const body = { document: course.document, picture: null };
+    await trx<BodyRow>('bodies').where('course', id).update(body);
+    await keepVersion(trx, id, revision + 1, course, now);
+    return true;
+  });
+  if (saved) return void res.json(answerSaved(revision + 1, now));
+  const there = await ownCourse(context, req, 'document');
+  // The same save again: its answer was lost on the way.
+  if (there.revision === revision + 1 && there.document === course.document) {
+    return void res.json(answerSaved(there.revision, there.changed));
+  }
+  throw new HttpError(409, 'stale', 'The course was saved from somewhere else in the meantime.', {
+    theirs: { revision: there.revision, course: JSON.parse(there.document) },
+  });
+}
+
+/** Sends a course's picture, drawn when it is first asked for. */
+async function picture(context: Context, req: Request, res: Response): Promise<void> {
+  const { db, pool } = context;
+  const { id, document, picture: known } = await ownCourse(context, req, 'document', 'picture');
+  if (known !== null) return sendPicture(res, known, false);
+  const { svg, length } = await pool.run('drawDocument', document);
+  await db.transaction(async (trx) => {
+    // Unless it was saved anew in the meantime.
+    const drawn = await trx<BodyRow>('bodies')
+      .where({ course: id, document })
+      .update({ picture: svg });
+    if (drawn > 0) await trx<CourseRow>('courses').where({ id }).update({ length });
+  });
+  sendPicture(res, svg, false);
 }
 
 const answerSaved = (revision: number, changed: number): v.InferOutput<typeof SavedAnswer> => ({

@@ -1,11 +1,11 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { TextInput, View } from 'react-native';
-import { parseExpression } from '@/core/edit';
+import { useState } from 'react';
+import { TextInput, View, type TextInputProps } from 'react-native';
 import { RADIUS, SPACE, TARGET, TYPE, useColours } from '../theme';
 import { focusRing, NO_OUTLINE } from './focus';
 import { shortNumber } from './format';
 import { IconButton } from './IconButton';
 import { Text } from './Text';
+import { useNumberEntry } from './useNumberEntry';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -27,54 +27,10 @@ interface NumberFieldProps {
 const ROOMY = 320;
 
 /** A number with its unit, a step down and a step up, and a field to type it in. */
-export function NumberField({
-  label,
-  value,
-  unit,
-  step,
-  onChange,
-  mixed,
-  onStep,
-  subject,
-  testID,
-}: NumberFieldProps) {
-  const colours = useColours();
-  const [typed, setTyped] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
+export function NumberField(props: NumberFieldProps) {
+  const { label, value, unit, mixed, testID } = props;
   const [tight, setTight] = useState(false);
-  const [focused, setFocused] = useState(false);
-  const [whose, setWhose] = useState(subject);
-  if (whose !== subject) {
-    setWhose(subject);
-    setTyped(null);
-    setError(null);
-  }
-
-  const take = (set: () => void) => {
-    try {
-      set();
-      setError(null);
-      setTyped(null);
-    } catch (problem) {
-      if (!(problem instanceof RangeError)) throw problem;
-      setError(problem.message);
-    }
-  };
-  const finish = () => {
-    if (typed === null) return;
-    // What was only looked at is not set for all.
-    if (mixed && typed === '') setTyped(null);
-    else take(() => onChange(parseExpression(typed)));
-  };
-  const stepBy = (by: number) => take(() => (onStep ? onStep(by) : onChange(value + by)));
-  // The two buttons stay as they are whatever the value is.
-  const latest = useRef(stepBy);
-  useEffect(() => {
-    latest.current = stepBy;
-  });
-  const less = useCallback(() => latest.current(-step), [step]);
-  const more = useCallback(() => latest.current(step), [step]);
-
+  const { typed, error, type, finish, less, more } = useNumberEntry(props);
   return (
     <View onLayout={({ nativeEvent }) => setTight(nativeEvent.layout.width < ROOMY)}>
       {tight && (
@@ -89,48 +45,18 @@ export function NumberField({
           </Text>
         )}
         <IconButton icon="minus" label={`${label} less`} onPress={less} />
-        <View
-          style={{
-            flexDirection: 'row',
-            alignItems: 'center',
-            ...(tight ? { flex: 1 } : { width: 104 }),
-            height: TARGET,
-            borderWidth: 1,
-            borderRadius: RADIUS.s,
-            borderColor: error ? colours.rust : colours.line,
-            backgroundColor: colours.card,
-            paddingHorizontal: SPACE.s,
-            ...focusRing(focused, colours.moss),
-          }}
-        >
-          <TextInput
-            value={typed ?? (mixed ? '' : shortNumber(value))}
-            placeholder={mixed ? 'mixed' : undefined}
-            placeholderTextColor={colours.slate}
-            onChangeText={(text) => {
-              setTyped(text);
-              setError(null);
-            }}
-            onFocus={() => setFocused(true)}
-            onBlur={() => {
-              setFocused(false);
-              finish();
-            }}
-            onSubmitEditing={finish}
-            inputMode="text"
-            selectTextOnFocus
-            accessibilityLabel={label}
-            testID={testID}
-            style={[
-              TYPE.figures,
-              NO_OUTLINE,
-              { flex: 1, minWidth: 0, color: colours.ink, textAlign: 'right' },
-            ]}
-          />
-          <Text as="smallFigures" tint="slate" style={{ marginLeft: 4, minWidth: unit ? 14 : 0 }}>
-            {unit}
-          </Text>
-        </View>
+        <Entry
+          value={typed ?? (mixed ? '' : shortNumber(value))}
+          placeholder={mixed ? 'mixed' : undefined}
+          onChangeText={type}
+          onSubmitEditing={finish}
+          onBlur={finish}
+          accessibilityLabel={label}
+          testID={testID}
+          unit={unit}
+          wrong={error !== null}
+          wide={tight}
+        />
         <IconButton icon="plus" label={`${label} more`} onPress={more} />
       </View>
       {error && (
@@ -138,6 +64,56 @@ export function NumberField({
           {error}
         </Text>
       )}
+    </View>
+  );
+}
+
+interface EntryProps extends Omit<TextInputProps, 'onBlur'> {
+  readonly unit: string;
+  readonly wrong: boolean;
+  /** As wide as there is room for. */
+  readonly wide: boolean;
+  readonly onBlur: () => void;
+}
+
+/** The field itself, its unit within the frame. */
+function Entry({ unit, wrong, wide, onBlur, ...input }: EntryProps) {
+  const colours = useColours();
+  const [focused, setFocused] = useState(false);
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        ...(wide ? { flex: 1 } : { width: 104 }),
+        height: TARGET,
+        borderWidth: 1,
+        borderRadius: RADIUS.s,
+        borderColor: wrong ? colours.rust : colours.line,
+        backgroundColor: colours.card,
+        paddingHorizontal: SPACE.s,
+        ...focusRing(focused, colours.moss),
+      }}
+    >
+      <TextInput
+        {...input}
+        placeholderTextColor={colours.slate}
+        onFocus={() => setFocused(true)}
+        onBlur={() => {
+          setFocused(false);
+          onBlur();
+        }}
+        inputMode="text"
+        selectTextOnFocus
+        style={[
+          TYPE.figures,
+          NO_OUTLINE,
+          { flex: 1, minWidth: 0, color: colours.ink, textAlign: 'right' },
+        ]}
+      />
+      <Text as="smallFigures" tint="slate" style={{ marginLeft: 4, minWidth: unit ? 14 : 0 }}>
+        {unit}
+      </Text>
     </View>
   );
 }

@@ -48,11 +48,7 @@ export function roll(
   path: Trajectory,
 ): number {
   let rest = DT;
-  let hardest = 0;
-  let impulse = 0;
-  let keptX = 0;
-  let keptY = 0;
-  let keptZ = 0;
+  forgetImpacts();
   // What the speed is relative to: a collider, or -1 for the world.
   let frame = -1;
   const rolling = s.air <= AIR_TICKS;
@@ -79,40 +75,9 @@ export function roll(
     seenFrom(world, s, frame, collider);
     frame = collider;
     s.ground = collider;
-    const into = s.vx * nx + s.vy * ny + s.vz * nz;
     s.air = 0;
-    if (into < 0) {
-      const back = -into > LEAST_BOUNCE ? bounce : 0;
-      // What gives way leaves it some of its speed, for the ticks to come.
-      const lost = exchangeMomentum(world, s, contact, back);
-      const kept = lost === null ? 0 : Math.min(0, lost + (1 + back) * into);
-      keptX += kept * nx;
-      keptY += kept * ny;
-      keptZ += kept * nz;
-      const before = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
-      s.vx -= into * nx;
-      s.vy -= into * ny;
-      s.vz -= into * nz;
-      impulse -= into;
-      // The turn from face to face of one curve, unlike an impact, costs nothing.
-      const bends = rolling && s.gx * nx + s.gy * ny + s.gz * nz > 1 - CURVE;
-      const slight = -into < CURVE * before;
-      if (slight && (bends || (-into > GRAVITY_SINK && isOfCurve(world, s)))) {
-        const after = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
-        if (after > 1e-6 && -into > GRAVITY_SINK) {
-          const k = before / after;
-          s.vx *= k;
-          s.vy *= k;
-          s.vz *= k;
-        }
-      } else if (-into > LEAST_BOUNCE) {
-        hardest = Math.max(hardest, -into);
-        s.vx -= into * back * nx;
-        s.vy -= into * back * ny;
-        s.vz -= into * back * nz;
-      }
-      if (world.lane !== null) s.vz = 0;
-    }
+    const into = s.vx * nx + s.vy * ny + s.vz * nz;
+    if (into < 0) takeImpact(world, s, into, bounce, rolling);
     const { mover } = world.colliders[collider];
     if (mover >= 0 && world.movers[mover].loose && ny < LEAST_UP) {
       // What was run into and gives way does not carry it along.
@@ -125,12 +90,71 @@ export function roll(
     s.gy = ny;
     s.gz = nz;
   }
-  s.vx += keptX;
-  s.vy += keptY;
-  s.vz += keptZ;
+  s.vx += impacts.keptX;
+  s.vy += impacts.keptY;
+  s.vz += impacts.keptZ;
   if (s.ground < 0) seenFrom(world, s, frame, -1);
-  s.press += (impulse / DT - s.press) * 0.2;
-  return hardest;
+  s.press += (impacts.impulse / DT - s.press) * 0.2;
+  return impacts.hardest;
+}
+
+/** What the impacts of one tick came to, filled anew by each `roll`: speeds in m/s. */
+const impacts = { hardest: 0, impulse: 0, keptX: 0, keptY: 0, keptZ: 0 };
+
+function forgetImpacts(): void {
+  impacts.hardest = 0;
+  impacts.impulse = 0;
+  impacts.keptX = 0;
+  impacts.keptY = 0;
+  impacts.keptZ = 0;
+}
+
+/**
+ * Takes away the speed into what was just met, or turns it along a bend of the ground, or throws it back.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
+ * @param into the speed along the normal of the face that was met, below 0, m/s
+ * @param bounce what is left of the speed of an impact
+ * @param rolling whether it was on the ground before
+ */
+function takeImpact(
+  world: World,
+  s: RunState,
+  into: number,
+  bounce: number,
+  rolling: boolean,
+): void {
+  const { nx, ny, nz } = contact;
+  const back = -into > LEAST_BOUNCE ? bounce : 0;
+  // What gives way leaves it some of its speed, for the ticks to come.
+  const lost = exchangeMomentum(world, s, contact, back);
+  const kept = lost === null ? 0 : Math.min(0, lost + (1 + back) * into);
+  impacts.keptX += kept * nx;
+  impacts.keptY += kept * ny;
+  impacts.keptZ += kept * nz;
+  const before = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
+  s.vx -= into * nx;
+  s.vy -= into * ny;
+  s.vz -= into * nz;
+  impacts.impulse -= into;
+  // The turn from face to face of one curve, unlike an impact, costs nothing.
+  const bends = rolling && s.gx * nx + s.gy * ny + s.gz * nz > 1 - CURVE;
+  const slight = -into < CURVE * before;
+  if (slight && (bends || (-into > GRAVITY_SINK && isOfCurve(world, s)))) {
+    const after = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
+    if (after > 1e-6 && -into > GRAVITY_SINK) {
+      const k = before / after;
+      s.vx *= k;
+      s.vy *= k;
+      s.vz *= k;
+    }
+  } else if (-into > LEAST_BOUNCE) {
+    impacts.hardest = Math.max(impacts.hardest, -into);
+    s.vx -= into * back * nx;
+    s.vy -= into * back * ny;
+    s.vz -= into * back * nz;
+  }
+  if (world.lane !== null) s.vz = 0;
 }
 
 /**

@@ -63,17 +63,7 @@ export function buildWorld(course: Course): World {
       checkpoints.map(({ piece }) => piece),
     ),
     ordered: course.order !== 'free',
-    pickups,
-    respawns: pickups.map((index) => ticksOf(pieces[index].respawn ?? 0)),
-    pickupAt: placesIn(pieces.length, pickups),
-    pickupLegs: Int32Array.from(
-      legs > 0
-        ? legsNear(
-            course,
-            pickups.map((i) => pieces[i].at),
-          )
-        : pickups.map(() => 0),
-    ),
+    ...compilePickups(course, pieces, pickups, legs > 0),
     portals: portalsOf(pieces, portals),
     portalAt: placesIn(pieces.length, portals),
     switches,
@@ -106,6 +96,22 @@ export function buildWorld(course: Course): World {
     lane,
     sizeIndex: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
     broadPhase: broadPhaseOf(colliders, [...bodies, ...emitters.map(({ body }) => body)]),
+  };
+}
+
+/** What is gathered: when it comes back, and of which leg it is. */
+function compilePickups(
+  course: Course,
+  pieces: readonly Piece[],
+  pickups: readonly number[],
+  inLegs: boolean,
+): Pick<World, 'pickups' | 'respawns' | 'pickupAt' | 'pickupLegs'> {
+  const places = pickups.map((index) => pieces[index].at);
+  return {
+    pickups,
+    respawns: pickups.map((index) => ticksOf(pieces[index].respawn ?? 0)),
+    pickupAt: placesIn(pieces.length, pickups),
+    pickupLegs: Int32Array.from(inLegs ? legsNear(course, places) : pickups.map(() => 0)),
   };
 }
 

@@ -29,12 +29,10 @@ const TARGETS = [
 
 /** What the course is before it is built: name, kind, runner, notes, targets. */
 export function PlanPanel() {
-  const { course, edit } = useEditing();
+  const { course } = useEditing();
   const [versions, setVersions] = useState(false);
   const sketching = useLay((s) => s.sketching !== null);
-  const set = (change: Partial<Course>, merge?: string) =>
-    edit((before) => ({ ...before, ...change }), merge);
-  const targets = course.targets ?? { steady: 60, brisk: 45, swift: 30 };
+  const set = useSet();
   // What is drawn over the course and what is said of it belong together: the rest steps back.
   if (sketching) return <SketchPanel />;
   return (
@@ -56,26 +54,7 @@ export function PlanPanel() {
       <Text as="small" tint="slate">
         {KIND_RULES[course.kind]}
       </Text>
-      {course.kind === 'laps' && (
-        <NumberField
-          label="Rounds"
-          unit=""
-          step={1}
-          value={course.laps ?? DEFAULT_LAPS}
-          onChange={(value) =>
-            set({ laps: Math.round(within('Rounds', value, 1, 99, '')) }, 'laps')
-          }
-        />
-      )}
-      {course.kind === 'hold' && (
-        <NumberField
-          label="Held for"
-          unit="s"
-          step={1}
-          value={course.hold ?? DEFAULT_HOLD}
-          onChange={(value) => set({ hold: within('Held for', value, 0.5, 600, 's') }, 'hold')}
-        />
-      )}
+      <KindFigure />
       <Choices
         label="Space"
         value={course.space}
@@ -85,24 +64,7 @@ export function PlanPanel() {
       <Expected />
       <SketchPanel />
       <RunnerOptions />
-      <View>
-        <Text as="smallStrong">Targets</Text>
-        {TARGETS.map(({ key, label }) => (
-          <NumberField
-            key={key}
-            label={label}
-            unit="s"
-            step={0.5}
-            value={targets[key]}
-            onChange={(value) =>
-              set(
-                { targets: inOrder({ ...targets, [key]: within(label, value, 0.1, 3600, 's') }) },
-                `target ${key}`,
-              )
-            }
-          />
-        ))}
-      </View>
+      <TargetFigures />
       <Field
         label="Welcome line"
         value={course.welcome ?? ''}
@@ -124,6 +86,69 @@ export function PlanPanel() {
   );
 }
 
+/** Sets parts of the course itself. */
+function useSet() {
+  const { edit } = useEditing();
+  return (change: Partial<Course>, merge?: string) =>
+    edit((before) => ({ ...before, ...change }), merge);
+}
+
+/** What the kind of course asks: how many rounds, or how long it is held. */
+function KindFigure() {
+  const { course } = useEditing();
+  const set = useSet();
+  return (
+    <>
+      {course.kind === 'laps' && (
+        <NumberField
+          label="Rounds"
+          unit=""
+          step={1}
+          value={course.laps ?? DEFAULT_LAPS}
+          onChange={(value) =>
+            set({ laps: Math.round(within('Rounds', value, 1, 99, '')) }, 'laps')
+          }
+        />
+      )}
+      {course.kind === 'hold' && (
+        <NumberField
+          label="Held for"
+          unit="s"
+          step={1}
+          value={course.hold ?? DEFAULT_HOLD}
+          onChange={(value) => set({ hold: within('Held for', value, 0.5, 600, 's') }, 'hold')}
+        />
+      )}
+    </>
+  );
+}
+
+function TargetFigures() {
+  const { course } = useEditing();
+  const set = useSet();
+  const targets = course.targets ?? { steady: 60, brisk: 45, swift: 30 };
+  return (
+    <View>
+      <Text as="smallStrong">Targets</Text>
+      {TARGETS.map(({ key, label }) => (
+        <NumberField
+          key={key}
+          label={label}
+          unit="s"
+          step={0.5}
+          value={targets[key]}
+          onChange={(value) =>
+            set(
+              { targets: inOrder({ ...targets, [key]: within(label, value, 0.1, 3600, 's') }) },
+              `target ${key}`,
+            )
+          }
+        />
+      ))}
+    </View>
+  );
+}
+
 const KIND_RULES: Record<CourseKind, string> = {
   point: 'The run ends when the lantern is touched.',
   laps: 'Each round counts once every cairn was passed; the last one ends the run at the lantern.',
@@ -131,6 +156,7 @@ const KIND_RULES: Record<CourseKind, string> = {
   hold: 'The run ends after so long within reach of the lantern.',
   strokes: 'The run ends at the lantern; every jump is a stroke.',
 };
+
 /** @throws RangeError in words when the value is no number or out of its range */
 function within(label: string, value: number, min: number, max: number, unit: string): number {
   if (!Number.isFinite(value)) throw new RangeError('That is not a number.');

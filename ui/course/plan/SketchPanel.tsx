@@ -13,28 +13,21 @@ import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, metres, Stepper, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../lay/layStore';
+import { useLayOf, type SketchWay } from '../lay/layStore';
 import { FitPanel } from './FitPanel';
 import { NoteFigures } from './NoteFigures';
 import { PictureFigures } from './PictureFigures';
 import { PointFigures } from './PointFigures';
 import { endSketch, lookForDrawing } from './sketchView';
 
-type Sketching = 'draw' | 'points' | 'note' | 'picture' | 'scale';
-
 /** The sketch: a route drawn by hand, its points, notes, a picture under it, and the track that fits it. */
 export function SketchPanel() {
   const { course, edit } = useEditing();
-  const { sketching, sketchPoint, stroke, set } = useLayOf(
-    'sketching',
-    'sketchPoint',
-    'stroke',
-    'set',
-  );
+  const { sketching, stroke, set } = useLayOf('sketching', 'stroke', 'set');
   const sketch = course.sketch;
   const lines = sketchLines(sketch);
   const drawn = lines.filter(({ points }) => points.length > 1);
-  const mode = (next: Sketching) => () => {
+  const mode = (next: SketchWay) => () => {
     if (next === 'draw') lookForDrawing(drawn.length === 0);
     set({
       sketching: sketching === next ? null : next,
@@ -43,7 +36,6 @@ export function SketchPanel() {
       sketchNote: null,
     });
   };
-  const branch = sketching === 'points' && sketchPoint && sketchPoint.line > 0;
   return (
     <View style={{ gap: SPACE.m }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
@@ -74,31 +66,7 @@ export function SketchPanel() {
       {sketching === 'points' && <PointFigures />}
       {sketching === 'note' && <NoteFigures />}
       {(sketching === 'picture' || sketching === 'scale') && <PictureFigures />}
-      {drawn.length > 0 && (sketching === 'draw' || sketching === 'points') && (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
-          <Button title="Smooth" onPress={() => edit(smoothSketch)} />
-          <Button
-            title={sketch?.closed ? 'Open it' : 'Close it'}
-            onPress={() => edit((before) => closeSketch(before, !sketch?.closed))}
-          />
-          {branch && (
-            <Button
-              title="Take the branch away"
-              onPress={() => {
-                edit((before) => removeSketchLine(before, sketchPoint.line));
-                set({ sketchPoint: null });
-              }}
-            />
-          )}
-          <Button
-            title="Clear"
-            onPress={() => {
-              edit(clearSketch);
-              endSketch();
-            }}
-          />
-        </View>
-      )}
+      {drawn.length > 0 && (sketching === 'draw' || sketching === 'points') && <LineButtons />}
       {sketch && (
         <Stepper
           label="Shown while laying"
@@ -117,8 +85,41 @@ export function SketchPanel() {
   );
 }
 
+/** What is done to all that is drawn, and to the branch that is touched. */
+function LineButtons() {
+  const { course, edit } = useEditing();
+  const { sketching, sketchPoint, set } = useLayOf('sketching', 'sketchPoint', 'set');
+  const closed = course.sketch?.closed;
+  const branch = sketching === 'points' && sketchPoint && sketchPoint.line > 0;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+      <Button title="Smooth" onPress={() => edit(smoothSketch)} />
+      <Button
+        title={closed ? 'Open it' : 'Close it'}
+        onPress={() => edit((before) => closeSketch(before, !closed))}
+      />
+      {branch && (
+        <Button
+          title="Take the branch away"
+          onPress={() => {
+            edit((before) => removeSketchLine(before, sketchPoint.line));
+            set({ sketchPoint: null });
+          }}
+        />
+      )}
+      <Button
+        title="Clear"
+        onPress={() => {
+          edit(clearSketch);
+          endSketch();
+        }}
+      />
+    </View>
+  );
+}
+
 function hint(
-  sketching: Sketching | null,
+  sketching: SketchWay | null,
   touched: number,
   drawn: readonly SketchLine[],
   picture: boolean,

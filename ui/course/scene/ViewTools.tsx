@@ -16,21 +16,7 @@ const MODE_ICONS = { side: 'square', above: 'map', free: 'box' } as const;
  * @param bare only how one looks, where there is little room and nothing is laid
  */
 export function ViewTools({ bare = false }: { bare?: boolean }) {
-  const colours = useColours();
-  const mode = useView((s) => s.mode);
-  const { steps, snapping, turnStep, level, depth, set } = useLayOf(
-    'steps',
-    'snapping',
-    'turnStep',
-    'level',
-    'depth',
-    'set',
-  );
   const { sheet, open, toggle } = useOpen();
-  const { axis, value } = planeOf(mode, { level, depth });
-  const rule = <View style={{ height: 1, alignSelf: 'stretch', backgroundColor: colours.line }} />;
-  const [x, y, z] = steps;
-  const grid = x === y && y === z ? (x === 0 ? 'Free' : `${x} m`) : 'Mixed';
   return (
     <View
       pointerEvents="box-none"
@@ -69,52 +55,91 @@ export function ViewTools({ bare = false }: { bare?: boolean }) {
       </View>
       {!bare && (
         <Card style={{ width: 60, alignItems: 'center', paddingVertical: 2 }}>
-          <IconButton
-            icon={MODE_ICONS[mode]}
-            label={MODE_NAMES[mode]}
-            hint={hintFor('view.next')}
-            labelled
-            onPress={viewCommands.nextView}
-            style={{ minHeight: 46 }}
-            testID="view-mode"
-          />
-          {rule}
-          <IconButton
-            icon="grid"
-            label={snapping ? grid : 'Off'}
-            hint={hintFor('snap')}
-            labelled
-            on={snapping}
-            onPress={() => set({ snapping: !snapping })}
-            style={{ minHeight: 46 }}
-            testID="snap-toggle"
-          />
-          <IconButton
-            icon="sliders"
-            label={snapping && turnStep > 0 ? `${turnStep}°` : '1°'}
-            labelled
-            onPress={() => open('snap')}
-            style={{ minHeight: 44 }}
-            testID="snap-settings"
-          />
-          {rule}
-          <IconButton
-            icon="arrow-up"
-            label="Work plane on"
-            hint={hintFor('plane.on')}
-            onPress={() => viewCommands.movePlane(1)}
-          />
-          <Text as="smallFigures">
-            {axis} {shortNumber(Math.round(value * 100) / 100)}
-          </Text>
-          <IconButton
-            icon="arrow-down"
-            label="Work plane back"
-            hint={hintFor('plane.back')}
-            onPress={() => viewCommands.movePlane(-1)}
-          />
+          <ViewMode />
+          <Rule />
+          <Snapping />
+          <Rule />
+          <WorkPlane />
         </Card>
       )}
     </View>
+  );
+}
+
+function Rule() {
+  const colours = useColours();
+  return <View style={{ height: 1, alignSelf: 'stretch', backgroundColor: colours.line }} />;
+}
+
+function ViewMode() {
+  const mode = useView((s) => s.mode);
+  return (
+    <IconButton
+      icon={MODE_ICONS[mode]}
+      label={MODE_NAMES[mode]}
+      hint={hintFor('view.next')}
+      labelled
+      onPress={viewCommands.nextView}
+      style={{ minHeight: 46 }}
+      testID="view-mode"
+    />
+  );
+}
+
+/** The grid's steps in a word. */
+function gridWord([x, y, z]: readonly number[]): string {
+  if (x !== y || y !== z) return 'Mixed';
+  return x === 0 ? 'Free' : `${x} m`;
+}
+
+function Snapping() {
+  const { steps, snapping, turnStep, set } = useLayOf('steps', 'snapping', 'turnStep', 'set');
+  return (
+    <>
+      <IconButton
+        icon="grid"
+        label={snapping ? gridWord(steps) : 'Off'}
+        hint={hintFor('snap')}
+        labelled
+        on={snapping}
+        onPress={() => set({ snapping: !snapping })}
+        style={{ minHeight: 46 }}
+        testID="snap-toggle"
+      />
+      <IconButton
+        icon="sliders"
+        label={snapping && turnStep > 0 ? `${turnStep}°` : '1°'}
+        labelled
+        onPress={() => useOpen.getState().open('snap')}
+        style={{ minHeight: 44 }}
+        testID="snap-settings"
+      />
+    </>
+  );
+}
+
+/** Where the plane that is laid on stands, and a step on and back. */
+function WorkPlane() {
+  const mode = useView((s) => s.mode);
+  const { level, depth } = useLayOf('level', 'depth');
+  const { axis, value } = planeOf(mode, { level, depth });
+  return (
+    <>
+      <IconButton
+        icon="arrow-up"
+        label="Work plane on"
+        hint={hintFor('plane.on')}
+        onPress={() => viewCommands.movePlane(1)}
+      />
+      <Text as="smallFigures">
+        {axis} {shortNumber(Math.round(value * 100) / 100)}
+      </Text>
+      <IconButton
+        icon="arrow-down"
+        label="Work plane back"
+        hint={hintFor('plane.back')}
+        onPress={() => viewCommands.movePlane(-1)}
+      />
+    </>
   );
 }

@@ -5,7 +5,8 @@ import { Text } from '../../parts';
 import { pixelOf, useView } from '../../scene';
 import { DAY } from '../../theme';
 import type { LiveRun } from '../liveRun';
-import { runnerPixel, type Aim } from './useFlick';
+import type { Aim } from './aim';
+import { runnerPixel } from './useFlick';
 
 /** Ticks of its way that are shown beforehand. */
 const SHOWN_TICKS = 54;

@@ -67,7 +67,7 @@ function More() {
   const inHand = useCourse((s) => s.inHand);
   const { handAxis, set } = useLayOf('handAxis', 'set');
   if (!inHand) return null;
-  const { turn, raise, sizeInHand, flip } = buildCommands;
+  const { turn, raise, flip } = buildCommands;
   const { sizable, size } = familyOf(inHand.family);
   return (
     <View style={{ gap: SPACE.xs, paddingRight: SPACE.s }}>
@@ -116,31 +116,37 @@ function More() {
           />
         ))}
       </View>
-      {sizable && (
-        <View style={{ flexDirection: 'row', gap: SPACE.xs }}>
-          {SIZES.map(({ label, less, more }, axis) => (
-            <View key={label} style={{ flex: 1, alignItems: 'center' }}>
-              <Text as="small" tint="slate">
-                {label} {shortNumber((inHand.size ?? size)[axis])}
-              </Text>
-              <View style={{ flexDirection: 'row' }}>
-                <IconButton
-                  icon="minus"
-                  label={less[0]}
-                  hint={hintFor(less[1])}
-                  onPress={() => sizeInHand(axis as 0 | 1 | 2, -1)}
-                />
-                <IconButton
-                  icon="plus"
-                  label={more[0]}
-                  hint={hintFor(more[1])}
-                  onPress={() => sizeInHand(axis as 0 | 1 | 2, 1)}
-                />
-              </View>
-            </View>
-          ))}
+      {sizable && <Sizes size={inHand.size ?? size} />}
+    </View>
+  );
+}
+
+/** A step less and more along each axis. */
+function Sizes({ size }: { size: readonly number[] }) {
+  const { sizeInHand } = buildCommands;
+  return (
+    <View style={{ flexDirection: 'row', gap: SPACE.xs }}>
+      {SIZES.map(({ label, less, more }, axis) => (
+        <View key={label} style={{ flex: 1, alignItems: 'center' }}>
+          <Text as="small" tint="slate">
+            {label} {shortNumber(size[axis])}
+          </Text>
+          <View style={{ flexDirection: 'row' }}>
+            <IconButton
+              icon="minus"
+              label={less[0]}
+              hint={hintFor(less[1])}
+              onPress={() => sizeInHand(axis as 0 | 1 | 2, -1)}
+            />
+            <IconButton
+              icon="plus"
+              label={more[0]}
+              hint={hintFor(more[1])}
+              onPress={() => sizeInHand(axis as 0 | 1 | 2, 1)}
+            />
+          </View>
         </View>
-      )}
+      ))}
     </View>
   );
 }

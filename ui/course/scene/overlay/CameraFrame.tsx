@@ -77,28 +77,24 @@ export function CameraFrame({ at }: { at: number }) {
           strokeWidth={3}
         />
       )}
-      {seen[0] && (
-        <Rect
-          x={seen[0][0]}
-          y={seen[0][1] - 28}
-          width={124}
-          height={24}
-          rx={8}
-          fill={DAY.card}
-          stroke={DAY.heather}
-        />
-      )}
-      {seen[0] && (
-        <SvgText
-          x={seen[0][0] + 8}
-          y={seen[0][1] - 11}
-          fontSize={13}
-          fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
-          fill={DAY.ink}
-        >
-          What players see
-        </SvgText>
-      )}
+      {seen[0] && <Caption at={seen[0]} />}
     </G>
+  );
+}
+
+function Caption({ at: [x, y] }: { at: readonly [number, number] }) {
+  return (
+    <>
+      <Rect x={x} y={y - 28} width={124} height={24} rx={8} fill={DAY.card} stroke={DAY.heather} />
+      <SvgText
+        x={x + 8}
+        y={y - 11}
+        fontSize={13}
+        fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
+        fill={DAY.ink}
+      >
+        What players see
+      </SvgText>
+    </>
   );
 }

@@ -9,21 +9,8 @@ import { INK, MOSS, RUST, PAPER, Label, path, type See } from './marks';
 
 /** Lines, corners and areas that tools are drawing, and what they say of them. */
 export function Drawn({ see }: { see: See }) {
-  const view = useView();
-  const {
-    stroke,
-    lasso,
-    fault,
-    tool,
-    sketching,
-    brush,
-    strewing: ways,
-    cornering,
-  } = useLayOf('stroke', 'lasso', 'fault', 'tool', 'sketching', 'brush', 'strewing', 'cornering');
-  const pixels = stroke.map(see);
-  const fault2 = fault && see(fault.at);
-  const strewing = tool === 'scatter' && ways !== 'area' && !sketching;
-  const closed = (tool === 'fill' || (tool === 'scatter' && ways === 'area')) && !sketching;
+  const { lasso, tool, sketching, strewing } = useLayOf('lasso', 'tool', 'sketching', 'strewing');
+  const sweeping = tool === 'scatter' && strewing !== 'area' && !sketching;
   return (
     <>
       {lasso.length > 1 && (
@@ -36,18 +23,42 @@ export function Drawn({ see }: { see: See }) {
           strokeDasharray="6 5"
         />
       )}
-      {strewing && stroke.length > 1 && (
-        <Path
-          d={path(pixels)}
-          stroke={ways === 'erase' ? RUST : MOSS}
-          strokeWidth={Math.max(12, brush * 16)}
-          strokeOpacity={0.35}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          fill="none"
-        />
-      )}
-      {!strewing && stroke.length > 1 && (
+      {sweeping ? <Sweep see={see} /> : <Stroke see={see} />}
+      {tool === 'outline' && <Corners see={see} />}
+      {tool === 'wall' && <Posts see={see} />}
+      <Cornering see={see} />
+      <FaultMark see={see} />
+      <Measure see={see} />
+    </>
+  );
+}
+
+/** What scenery is strewn along, or taken away along, as wide as it reaches. */
+function Sweep({ see }: { see: See }) {
+  const { stroke, brush, strewing } = useLayOf('stroke', 'brush', 'strewing');
+  if (stroke.length < 2) return null;
+  return (
+    <Path
+      d={path(stroke.map(see))}
+      stroke={strewing === 'erase' ? RUST : MOSS}
+      strokeWidth={Math.max(12, brush * 16)}
+      strokeOpacity={0.35}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      fill="none"
+    />
+  );
+}
+
+/** A line that is drawn, or the rim of an area, with the points that were set. */
+function Stroke({ see }: { see: See }) {
+  const { stroke, tool, sketching, strewing } = useLayOf('stroke', 'tool', 'sketching', 'strewing');
+  const pixels = stroke.map(see);
+  const fills = tool === 'fill' || (tool === 'scatter' && strewing === 'area');
+  const closed = fills && !sketching;
+  return (
+    <>
+      {stroke.length > 1 && (
         <Path
           d={path(pixels, closed)}
           fill={closed ? MOSS : 'none'}
@@ -57,8 +68,7 @@ export function Drawn({ see }: { see: See }) {
           strokeLinejoin="round"
         />
       )}
-      {!strewing &&
-        sketching !== 'draw' &&
+      {sketching !== 'draw' &&
         !closed &&
         pixels.map(
           (p, i) =>
@@ -74,41 +84,43 @@ export function Drawn({ see }: { see: See }) {
               />
             ),
         )}
-      {tool === 'outline' && <Corners see={see} />}
-      {tool === 'wall' && <Posts see={see} />}
-      {cornering && (
-        <>
-          {cornering.own && see(cornering.own) && (
-            <Circle
-              cx={see(cornering.own)![0]}
-              cy={see(cornering.own)![1]}
-              r={9}
-              fill={PAPER}
-              stroke={MOSS}
-              strokeWidth={4}
-            />
-          )}
-          <Label
-            at={[view.width / 2, 100]}
-            words={
-              cornering.own ? 'Touch the corner to go to' : 'Touch a corner of the chosen piece'
-            }
-            tint={MOSS}
-          />
-        </>
-      )}
-      {fault2 && (
-        <G>
-          <Path
-            d={`M${fault2[0] - 9},${fault2[1] - 9}L${fault2[0] + 9},${fault2[1] + 9}M${fault2[0] + 9},${fault2[1] - 9}L${fault2[0] - 9},${fault2[1] + 9}`}
-            stroke={RUST}
-            strokeWidth={4}
-          />
-          <Label at={[fault2[0], fault2[1] - 28]} words={fault!.words} tint={RUST} />
-        </G>
-      )}
-      <Measure see={see} />
     </>
+  );
+}
+
+/** Corner onto corner: the one that was touched, and what to touch next. */
+function Cornering({ see }: { see: See }) {
+  const cornering = useLay((s) => s.cornering);
+  const width = useView((s) => s.width);
+  if (!cornering) return null;
+  const own = cornering.own && see(cornering.own);
+  return (
+    <>
+      {own && <Circle cx={own[0]} cy={own[1]} r={9} fill={PAPER} stroke={MOSS} strokeWidth={4} />}
+      <Label
+        at={[width / 2, 100]}
+        words={cornering.own ? 'Touch the corner to go to' : 'Touch a corner of the chosen piece'}
+        tint={MOSS}
+      />
+    </>
+  );
+}
+
+/** Where something cannot be drawn, and why. */
+function FaultMark({ see }: { see: See }) {
+  const fault = useLay((s) => s.fault);
+  const at = fault && see(fault.at);
+  if (!at) return null;
+  const [x, y] = at;
+  return (
+    <G>
+      <Path
+        d={`M${x - 9},${y - 9}L${x + 9},${y + 9}M${x + 9},${y - 9}L${x - 9},${y + 9}`}
+        stroke={RUST}
+        strokeWidth={4}
+      />
+      <Label at={[x, y - 28]} words={fault.words} tint={RUST} />
+    </G>
   );
 }
 

@@ -21,7 +21,7 @@ const STEPS = 60;
 
 /** A piece's path: dashed, with its direction, dots as far apart as it is gone fast, speeds, and its points. */
 export function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs: boolean }) {
-  const { pathPoint, drawingPath } = useTuneOf('pathPoint', 'drawingPath');
+  const { drawingPath } = useTuneOf('drawingPath');
   const index = pathOf(piece);
   const way = useMemo(
     () => (index < 0 ? null : compilePath(piece.motion![index] as PathMotion)),
@@ -37,7 +37,6 @@ export function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs
     see(at((i + 1) * every)),
   );
   const legs = way.legs.filter(({ points }) => points.length > 1);
-  const places = pathPlaces(piece);
   return (
     <G>
       <Path d={path(along)} stroke={DAY.card} strokeWidth={6} fill="none" opacity={0.7} />
@@ -60,52 +59,48 @@ export function PathMarks({ piece, see, knobs }: { piece: Piece; see: See; knobs
           )
         );
       })}
-      {drawingPath &&
-        betweenPlaces(places).map((p, i) => {
-          const pixel = see(p);
-          return (
-            pixel && (
-              <G key={`between ${i}`}>
-                <Circle
-                  cx={pixel[0]}
-                  cy={pixel[1]}
-                  r={8}
-                  fill={DAY.card}
-                  stroke={DAY.tide}
-                  strokeWidth={2}
-                />
-                <Path
-                  d={`M${pixel[0] - 4},${pixel[1]}h8M${pixel[0]},${pixel[1] - 4}v8`}
-                  stroke={DAY.tide}
-                  strokeWidth={2}
-                />
-              </G>
-            )
-          );
-        })}
-      {knobs &&
-        places.map((p, i) => {
-          const pixel = see(p);
-          if (!pixel) return null;
-          return i === 0 ? (
-            <Circle
-              key={i}
-              cx={pixel[0]}
-              cy={pixel[1]}
-              r={7}
-              fill={DAY.card}
-              stroke={DAY.tide}
-              strokeWidth={3}
-            />
-          ) : (
-            <G key={i}>
-              {pathPoint === i && drawingPath && mayLift() && <LiftKnob at={pixel} />}
-              <NumberKnob at={pixel} number={i + 1} on={pathPoint === i} />
-            </G>
-          );
-        })}
+      {drawingPath && <Between piece={piece} see={see} />}
+      {knobs && <Points piece={piece} see={see} />}
     </G>
   );
+}
+
+interface PointsProps {
+  readonly piece: Piece;
+  readonly see: See;
+}
+
+/** Small rings between the points: touched, there is one more. */
+function Between({ piece, see }: PointsProps) {
+  return betweenPlaces(pathPlaces(piece)).map((place, i) => {
+    const pixel = see(place);
+    if (!pixel) return null;
+    const [x, y] = pixel;
+    return (
+      <G key={i}>
+        <Circle cx={x} cy={y} r={8} fill={DAY.card} stroke={DAY.tide} strokeWidth={2} />
+        <Path d={`M${x - 4},${y}h8M${x},${y - 4}v8`} stroke={DAY.tide} strokeWidth={2} />
+      </G>
+    );
+  });
+}
+
+/** The points themselves, the first where the piece stands. */
+function Points({ piece, see }: PointsProps) {
+  const { pathPoint, drawingPath } = useTuneOf('pathPoint', 'drawingPath');
+  return pathPlaces(piece).map((place, i) => {
+    const pixel = see(place);
+    if (!pixel) return null;
+    const [x, y] = pixel;
+    return i === 0 ? (
+      <Circle key={i} cx={x} cy={y} r={7} fill={DAY.card} stroke={DAY.tide} strokeWidth={3} />
+    ) : (
+      <G key={i}>
+        {pathPoint === i && drawingPath && mayLift() && <LiftKnob at={pixel} />}
+        <NumberKnob at={pixel} number={i + 1} on={pathPoint === i} />
+      </G>
+    );
+  });
 }
 
 function Speed({ at: [x, y], pace }: { at: Pixel; pace: number }) {

@@ -41,18 +41,7 @@ export const RibbonDrawing = memo(function RibbonDrawing({
     )(stations) ?? '';
   return (
     <>
-      <Defs>
-        <Pattern
-          id="hatch"
-          width={5}
-          height={5}
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <Rect width={5} height={5} fill={colours.rustSoft} />
-          <Rect width={2.6} height={5} fill={colours.rust} />
-        </Pattern>
-      </Defs>
+      <Hatch />
       <Path d={filled} fill={colours.line} opacity={0.5} />
       <Line
         x1={0}
@@ -96,19 +85,44 @@ export const RibbonDrawing = memo(function RibbonDrawing({
           span={x(mark.width) - x(0)}
         />
       ))}
-      {x.ticks(Math.max(2, Math.floor(width / 90))).map((tick, i, all) => (
-        <SvgText
-          key={tick}
-          x={x(tick)}
-          y={HEIGHT - 5}
-          fontFamily="Figures"
-          fontSize={11}
-          fill={colours.slate}
-          textAnchor={i === 0 ? 'start' : 'middle'}
-        >
-          {i === all.length - 1 ? `${tick} m` : tick}
-        </SvgText>
-      ))}
+      <Ticks x={x} width={width} />
     </>
   );
 });
+
+/** What marks of hazards are filled with. */
+function Hatch() {
+  const colours = useColours();
+  return (
+    <Defs>
+      <Pattern
+        id="hatch"
+        width={5}
+        height={5}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <Rect width={5} height={5} fill={colours.rustSoft} />
+        <Rect width={2.6} height={5} fill={colours.rust} />
+      </Pattern>
+    </Defs>
+  );
+}
+
+/** Metres along the way. */
+function Ticks({ x, width }: { x: ReturnType<typeof ribbonScales>['x']; width: number }) {
+  const colours = useColours();
+  return x.ticks(Math.max(2, Math.floor(width / 90))).map((tick, i, all) => (
+    <SvgText
+      key={tick}
+      x={x(tick)}
+      y={HEIGHT - 5}
+      fontFamily="Figures"
+      fontSize={11}
+      fill={colours.slate}
+      textAnchor={i === 0 ? 'start' : 'middle'}
+    >
+      {i === all.length - 1 ? `${tick} m` : tick}
+    </SvgText>
+  ));
+}

@@ -31,18 +31,12 @@ import { tryEdit } from '../../screen/tryEdit';
 export function ContactSection({ piece }: { piece: Piece }) {
   const { course, choice, edit } = useEditing();
   const showShapes = useTune((s) => s.shapes);
-  const family = familyOf(piece.family);
   const shapes = contactShapes(course, piece);
   const role = piece.role ?? 'family';
   // What its own family makes of it is not for a maker to change.
   const marks = localGeometry(piece).shapes.some(({ role: own }) =>
     ['checkpoint', 'goal', 'portal', 'switch', 'region'].includes(own),
   );
-  const set = <K extends Parameters<typeof setBehaviour>[2]>(
-    key: K,
-    value: Piece[K] | undefined,
-    merge?: string,
-  ) => edit((now) => setBehaviour(now, choice, key, value), merge);
   const hazard = shapes.some((shape) => shape.role === 'hazard');
   const pickup = shapes.some((shape) => shape.role === 'pickup');
   const solid = shapes.some((shape) => shape.role === 'solid');
@@ -70,45 +64,8 @@ export function ContactSection({ piece }: { piece: Piece }) {
         />
       )}
       {(piece.role === 'checkpoint' || piece.role === 'goal') && <Marking piece={piece} />}
-      {hazard && (
-        <View style={{ gap: SPACE.s }}>
-          <Choices
-            label="Who touches it is"
-            value={piece.hurt?.does ?? 'back'}
-            options={HURTS.map((value) => ({ value, label: HURT_WORDS[value] }))}
-            onChange={(does) => set('hurt', does === 'back' ? undefined : { ...piece.hurt, does })}
-          />
-          {piece.hurt && piece.hurt.does !== 'back' && (
-            <NumberField
-              label={piece.hurt.does === 'push' ? 'Thrown at' : 'Slowed for'}
-              unit={piece.hurt.does === 'push' ? 'm/s' : 's'}
-              step={0.5}
-              value={piece.hurt.force ?? (piece.hurt.does === 'push' ? 9 : 1.5)}
-              onChange={(force) => set('hurt', { ...piece.hurt!, force }, 'hurt')}
-            />
-          )}
-        </View>
-      )}
-      {pickup && (
-        <View>
-          <NumberField
-            label="Worth"
-            unit=""
-            step={1}
-            value={piece.worth ?? family.worth ?? 1}
-            onChange={(worth) =>
-              set('worth', worth === family.worth ? undefined : Math.round(worth), 'worth')
-            }
-          />
-          <NumberField
-            label="There again after"
-            unit="s"
-            step={1}
-            value={piece.respawn ?? 0}
-            onChange={(respawn) => set('respawn', respawn === 0 ? undefined : respawn, 'respawn')}
-          />
-        </View>
-      )}
+      {hazard && <Hurting piece={piece} />}
+      {pickup && <Gathering piece={piece} />}
       {(mayBeLoose(piece) || piece.loose) && <Body piece={piece} />}
       {solid && !piece.loose && <OneWay piece={piece} />}
       {solid && <Breaking piece={piece} />}
@@ -120,9 +77,64 @@ export function ContactSection({ piece }: { piece: Piece }) {
           role="checkbox"
           label="Not there until a link shows it"
           on={piece.absent === true}
-          onPress={() => set('absent', piece.absent ? undefined : true)}
+          onPress={() =>
+            edit((now) => setBehaviour(now, choice, 'absent', piece.absent ? undefined : true))
+          }
         />
       </Flow>
+    </View>
+  );
+}
+
+/** What happens to who touches it. */
+function Hurting({ piece }: { piece: Piece }) {
+  const { choice, edit } = useEditing();
+  const { hurt } = piece;
+  const set = (next: Piece['hurt'], merge?: string) =>
+    edit((now) => setBehaviour(now, choice, 'hurt', next), merge);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Choices
+        label="Who touches it is"
+        value={hurt?.does ?? 'back'}
+        options={HURTS.map((value) => ({ value, label: HURT_WORDS[value] }))}
+        onChange={(does) => set(does === 'back' ? undefined : { ...hurt, does })}
+      />
+      {hurt && hurt.does !== 'back' && (
+        <NumberField
+          label={hurt.does === 'push' ? 'Thrown at' : 'Slowed for'}
+          unit={hurt.does === 'push' ? 'm/s' : 's'}
+          step={0.5}
+          value={hurt.force ?? (hurt.does === 'push' ? 9 : 1.5)}
+          onChange={(force) => set({ ...hurt, force }, 'hurt')}
+        />
+      )}
+    </View>
+  );
+}
+
+/** What gathering it counts for, and whether it comes back. */
+function Gathering({ piece }: { piece: Piece }) {
+  const { choice, edit } = useEditing();
+  const family = familyOf(piece.family);
+  const set = (key: 'worth' | 'respawn', value: number | undefined) =>
+    edit((now) => setBehaviour(now, choice, key, value), key);
+  return (
+    <View>
+      <NumberField
+        label="Worth"
+        unit=""
+        step={1}
+        value={piece.worth ?? family.worth ?? 1}
+        onChange={(worth) => set('worth', worth === family.worth ? undefined : Math.round(worth))}
+      />
+      <NumberField
+        label="There again after"
+        unit="s"
+        step={1}
+        value={piece.respawn ?? 0}
+        onChange={(respawn) => set('respawn', respawn === 0 ? undefined : respawn)}
+      />
     </View>
   );
 }

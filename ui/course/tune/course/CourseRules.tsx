@@ -1,17 +1,14 @@
 import { View } from 'react-native';
 import { setAllowance, setRule, type CourseRule } from '@/core/edit';
-import { CAMERAS, type Course, type CourseCamera } from '@/core/course';
+import type { Course } from '@/core/course';
 import { KINDNESS } from '@/core/pieces';
-import { cameraOf } from '@/core/route';
-import { Button, Chip, Choices, NumberField, Text } from '../../../parts';
-import { eyePlace, useView } from '../../../scene';
+import { Button, Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { PictureOptions } from './PictureOptions';
 import { Flow, Section } from '../figures/Section';
 import { TempoOptions } from './TempoOptions';
-import { useTune } from '../tuneStore';
-import { CAMERA_WORDS } from '../words';
+import { Camera } from './CameraRules';
 
 /** What holds for the whole course while it is run. */
 export function CourseRules() {
@@ -167,100 +164,6 @@ function Legs() {
           <Button title="One leg less" icon="minus" onPress={() => set(legs.slice(0, -1))} />
         )}
       </Flow>
-    </Section>
-  );
-}
-
-function Camera() {
-  const { course, edit } = useEditing();
-  const frameAt = useTune((s) => s.frameAt);
-  const frameShape = useTune((s) => s.frameShape);
-  const camera = cameraOf(course, false);
-  const set = (next: CourseCamera | undefined, merge?: string) =>
-    edit((now) => setRule(now, 'camera', next), merge);
-  const told = course.camera ?? { kind: camera.kind };
-  return (
-    <Section title="Camera">
-      <Choices
-        value={course.camera ? course.camera.kind : 'usual'}
-        options={[
-          { value: 'usual', label: 'Usual' },
-          ...CAMERAS.map((value) => ({ value, label: CAMERA_WORDS[value] })),
-        ]}
-        onChange={(kind) => {
-          if (kind === 'usual') set(undefined);
-          else if (kind === 'fixed') {
-            const at = eyePlace(useView.getState()).map((v) => Math.round(v * 10) / 10);
-            set({ kind, at: at as [number, number, number] });
-          } else set({ kind: kind as CourseCamera['kind'] });
-        }}
-      />
-      {camera.kind !== 'fixed' && (
-        <View>
-          <NumberField
-            label="Distance"
-            unit="m"
-            step={1}
-            value={camera.distance}
-            testID="camera-distance"
-            onChange={(distance) => set({ ...told, distance }, 'camera distance')}
-          />
-          <NumberField
-            label="Looks down by"
-            unit="°"
-            step={5}
-            value={camera.pitch}
-            onChange={(pitch) => set({ ...told, pitch }, 'camera pitch')}
-          />
-          {camera.kind === 'behind' && (
-            <NumberField
-              label="Looks ahead"
-              unit="m"
-              step={0.5}
-              value={camera.ahead}
-              onChange={(ahead) => set({ ...told, ahead }, 'camera ahead')}
-            />
-          )}
-        </View>
-      )}
-      {course.camera?.kind === 'fixed' && (
-        <Button
-          title="Stand where I look from"
-          icon="video"
-          onPress={() => {
-            const at = eyePlace(useView.getState()).map((v) => Math.round(v * 10) / 10);
-            set({ kind: 'fixed', at: at as [number, number, number] });
-          }}
-        />
-      )}
-      <Flow>
-        <Chip
-          role="checkbox"
-          label="Show what players see"
-          on={frameAt !== null}
-          onPress={() => useTune.getState().set({ frameAt: frameAt === null ? 0 : null })}
-        />
-      </Flow>
-      {frameAt !== null && (
-        <Choices
-          label="On"
-          value={frameShape}
-          options={[
-            { value: 'phone', label: 'A phone' },
-            { value: 'wide', label: 'A wide screen' },
-          ]}
-          onChange={(shape) => useTune.getState().set({ frameShape: shape })}
-        />
-      )}
-      {frameAt !== null && (
-        <NumberField
-          label="At part of the way, or touch the ribbon"
-          unit="%"
-          step={5}
-          value={Math.round(frameAt * 100)}
-          onChange={(v) => useTune.getState().set({ frameAt: Math.min(1, Math.max(0, v / 100)) })}
-        />
-      )}
     </Section>
   );
 }

@@ -7,48 +7,52 @@ import { keepRecording } from '../../../music/recording';
 import { useMusician } from '../../../music/useMusician';
 import { useEditing } from '../../../state/panelSnapshot';
 import { Flow, Section } from '../figures/Section';
-
-/** Taps further apart than this begin anew, ms. */
-const PAUSE = 2500;
+import { tappedBeats, withTap } from './tapTempo';
 
 /** The tempo a course is built to, and what plays it. */
 export function TempoOptions() {
   const { course, edit } = useEditing();
   const { tempo } = course;
-  const taps = useRef<number[]>([]);
-  const musician = useMusician(tempo);
   const set = (next: Tempo | undefined, merge?: string) =>
     edit((now) => setRule(now, 'tempo', next), merge);
-  if (!tempo) {
-    return (
-      <Section title="Tempo">
-        <Text tint="slate">Movers, throwers and links may keep a beat.</Text>
-        <Button
-          title="Give it a tempo"
-          icon="music"
-          testID="give-tempo"
-          onPress={() => set({ beats: 120, plays: true })}
-        />
-      </Section>
-    );
-  }
-  const tap = () => {
-    const now = performance.now();
-    const last = taps.current[taps.current.length - 1];
-    taps.current =
-      last !== undefined && now - last < PAUSE ? [...taps.current.slice(-7), now] : [now];
-    const [first, ...more] = taps.current;
-    if (more.length < 3) return;
-    const beats = Math.round((60_000 * more.length) / (more[more.length - 1] - first));
-    if (beats >= 30 && beats <= 300) set({ ...tempo, beats }, 'tap');
-  };
-  const choose = async () => {
-    const kept = await keepRecording();
-    if (typeof kept === 'string') showToast(kept);
-    else if (kept) set({ ...tempo, recording: kept });
-  };
   return (
     <Section title="Tempo">
+      {tempo ? (
+        <>
+          <Beats tempo={tempo} set={set} />
+          <Recording tempo={tempo} set={set} />
+        </>
+      ) : (
+        <>
+          <Text tint="slate">Movers, throwers and links may keep a beat.</Text>
+          <Button
+            title="Give it a tempo"
+            icon="music"
+            testID="give-tempo"
+            onPress={() => set({ beats: 120, plays: true })}
+          />
+        </>
+      )}
+    </Section>
+  );
+}
+
+interface TempoProps {
+  readonly tempo: Tempo;
+  readonly set: (next: Tempo | undefined, merge?: string) => void;
+}
+
+/** How fast it beats: typed or tapped, and heard. */
+function Beats({ tempo, set }: TempoProps) {
+  const taps = useRef<readonly number[]>([]);
+  const musician = useMusician(tempo);
+  const tap = () => {
+    taps.current = withTap(taps.current, performance.now());
+    const beats = tappedBeats(taps.current);
+    if (beats !== null) set({ ...tempo, beats }, 'tap');
+  };
+  return (
+    <>
       <View>
         <NumberField
           label="Beats a minute"
@@ -81,6 +85,19 @@ export function TempoOptions() {
           onPress={musician.toggle}
         />
       </Flow>
+    </>
+  );
+}
+
+/** What plays in runs: the page's musician, or a recording. */
+function Recording({ tempo, set }: TempoProps) {
+  const choose = async () => {
+    const kept = await keepRecording();
+    if (typeof kept === 'string') showToast(kept);
+    else if (kept) set({ ...tempo, recording: kept });
+  };
+  return (
+    <>
       <Flow>
         <Chip
           role="checkbox"
@@ -111,6 +128,6 @@ export function TempoOptions() {
         )}
         <Button title="No tempo" icon="trash-2" onPress={() => set(undefined)} />
       </Flow>
-    </Section>
+    </>
   );
 }

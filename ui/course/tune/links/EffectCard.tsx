@@ -50,6 +50,33 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
           onDrop={(id) => set({ ...effect, pieces: toggled(effect.pieces, id) })}
         />
       )}
+      <OwnFigures effect={effect} index={index} set={set} />
+      {link.effects.length > 1 && (
+        <Button
+          title="Take the effect away"
+          icon="trash-2"
+          onPress={() =>
+            edit((now) =>
+              changeLink(now, link.id, { effects: link.effects.filter((_, i) => i !== index) }),
+            )
+          }
+        />
+      )}
+    </Section>
+  );
+}
+
+interface OwnProps {
+  readonly effect: Effect;
+  readonly index: number;
+  readonly set: (next: Effect, merge?: string) => void;
+}
+
+/** What this kind of effect asks by itself: words, a sound, a speed, how much and how long. */
+function OwnFigures({ effect, index, set }: OwnProps) {
+  const row = EFFECT_ROWS[effect.kind];
+  return (
+    <>
       {row.own === 'words' && (
         <Field
           label="Words"
@@ -91,17 +118,6 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
           />
         )}
       </View>
-      {link.effects.length > 1 && (
-        <Button
-          title="Take the effect away"
-          icon="trash-2"
-          onPress={() =>
-            edit((now) =>
-              changeLink(now, link.id, { effects: link.effects.filter((_, i) => i !== index) }),
-            )
-          }
-        />
-      )}
-    </Section>
+    </>
   );
 }

@@ -4,12 +4,11 @@ import {
   attachTo,
   changeMotion,
   NEW_MOTIONS,
-  NEW_THROWER,
   removeMotion,
   setBehaviour,
 } from '@/core/edit';
 import type { AxisName, MotionKind, Piece, PieceMotion } from '@/core/course';
-import { findFamily, hasOwnMotion } from '@/core/pieces';
+import { hasOwnMotion } from '@/core/pieces';
 import { USUAL_RANGE } from '@/core/run';
 import { Button, Chip, Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
@@ -17,6 +16,7 @@ import { SPACE } from '../../../theme';
 import { MotionChart } from './MotionChart';
 import { PathOptions } from './PathOptions';
 import { PosesOptions } from './PosesOptions';
+import { Throwing } from './Throwing';
 import { Flow, Section } from '../figures/Section';
 import { Triple } from '../figures/Triple';
 import { useTune } from '../tuneStore';
@@ -276,109 +276,6 @@ function Attaching({ piece }: { piece: Piece }) {
           />
         )}
       </Flow>
-    </Section>
-  );
-}
-
-const THROWER_DIALS = [
-  { key: 'interval', label: 'One every', unit: 's', step: 0.1 },
-  { key: 'size', label: 'Size', unit: 'm', step: 0.1 },
-  { key: 'speed', label: 'Speed', unit: 'm/s', step: 0.5 },
-  { key: 'rise', label: 'Upwards', unit: '°', step: 5 },
-  { key: 'spread', label: 'Turns by up to', unit: '°', step: 5 },
-  { key: 'late', label: 'Late by up to, of the interval', unit: '', step: 0.1 },
-  { key: 'swerve', label: 'Speed off by up to, part', unit: '', step: 0.05 },
-  { key: 'life', label: 'Lasts', unit: 's', step: 0.5 },
-  { key: 'most', label: 'At most at once', unit: '', step: 1 },
-  { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
-] as const;
-/** What is thrown most; any other piece of the course may be touched instead. */
-const THROWN = ['boulder', 'cask', 'crate', 'buoy'];
-
-function Throwing({ piece }: { piece: Piece }) {
-  const { choice, edit } = useEditing();
-  const { thrower } = piece;
-  const set = (next: Piece['thrower'], merge?: string) =>
-    edit((now) => setBehaviour(now, choice, 'thrower', next), merge);
-  if (!thrower) {
-    return (
-      <Section title="Thrower">
-        <Button
-          title="Have it send out copies"
-          icon="send"
-          testID="add-thrower"
-          onPress={() => set(NEW_THROWER)}
-        />
-      </Section>
-    );
-  }
-  return (
-    <Section title="Thrower">
-      <Choices
-        label="Sends out"
-        value={thrower.what}
-        options={[...new Set([...THROWN, thrower.what])].map((value) => ({
-          value,
-          label: findFamily(value)?.label ?? value,
-        }))}
-        onChange={(what) => set({ ...thrower, what })}
-      />
-      <Flow>
-        <Button
-          title="Another piece"
-          icon="crosshair"
-          testID="pick-thrown"
-          onPress={() =>
-            useTune.getState().set({
-              picking: {
-                words: 'Touch the piece whose like is sent out',
-                take: (id) =>
-                  edit((now) => {
-                    const like = now.pieces.find((one) => one.id === id);
-                    return like
-                      ? setBehaviour(now, choice, 'thrower', { ...thrower, what: like.family })
-                      : now;
-                  }),
-              },
-            })
-          }
-        />
-      </Flow>
-      <View>
-        {THROWER_DIALS.map(({ key, label, unit, step }) => (
-          <NumberField
-            key={key}
-            label={label}
-            unit={key === 'interval' && thrower.beats ? 'beats' : unit}
-            step={step}
-            value={thrower[key] ?? (key === 'most' ? 6 : key === 'bounce' ? 0.35 : 0)}
-            testID={`thrower-${key}`}
-            onChange={(value) => set({ ...thrower, [key]: value }, `thrower ${key}`)}
-          />
-        ))}
-      </View>
-      <Choices
-        label="Who is hit"
-        value={thrower.does ?? 'back'}
-        options={[
-          { value: 'back', label: 'goes back' },
-          { value: 'push', label: 'is thrown off' },
-          { value: 'slow', label: 'is slowed' },
-        ]}
-        onChange={(does) => set({ ...thrower, does })}
-      />
-      <Flow>
-        <Chip
-          role="checkbox"
-          label="Counted in beats"
-          on={thrower.beats === true}
-          onPress={() => {
-            const { beats, ...rest } = thrower;
-            set(beats ? rest : { ...thrower, beats: true });
-          }}
-        />
-      </Flow>
-      <Button title="Send out nothing" icon="trash-2" onPress={() => set(undefined)} />
     </Section>
   );
 }
