@@ -11,6 +11,8 @@ import { SPACE, TARGET, useColours } from '../theme';
 import { Text } from './Text';
 
 declare module '@tanstack/react-table' {
+  // Its parameters have to be named as they are there.
+  // eslint-disable-next-line @typescript-eslint/no-unused-vars
   interface ColumnMeta<TData extends RowData, TValue> {
     /** How wide it is, pixels; what is left over is the widest of the rest. */
     readonly width?: number;
@@ -40,6 +42,8 @@ export function FigureTable<T>({
   testID,
 }: FigureTableProps<T>) {
   const colours = useColours();
+  // Nothing of it is handed to what remembers its props.
+  // eslint-disable-next-line react-hooks/incompatible-library
   const table = useReactTable({
     data: rows as T[],
     columns: columns as ColumnDef<T, unknown>[],

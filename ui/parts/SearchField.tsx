@@ -54,7 +54,7 @@ export function SearchField({ name, value, onChangeText, ...rest }: SearchFieldP
         borderRadius: RADIUS.s,
         backgroundColor: colours.card,
         paddingHorizontal: SPACE.m,
-        minHeight: TARGET,
+        height: TARGET + 4,
         ...focusRing(focused, colours.moss),
       }}
       inputStyle={[

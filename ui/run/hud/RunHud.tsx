@@ -16,6 +16,9 @@ interface RunHudProps {
   readonly onPause: () => void;
 }
 
+/** Read over a tower's wall or an evening sea as over a pale sky. */
+const PALE = 'rgba(251,249,244,0.84)';
+
 const SHELL = { family: 'shell' };
 
 /** Pause, clock, split and what is gathered, over the scene. */
@@ -39,19 +42,15 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
           pointerEvents="none"
           style={{
             alignItems: 'center',
+            flexShrink: 1,
+            marginHorizontal: SPACE.s,
             paddingHorizontal: SPACE.m,
+            paddingBottom: tally.length + fields.length > 0 ? SPACE.xs : 0,
             borderRadius: RADIUS.m,
-            // Read over a tower's wall or an evening sea as over a pale sky.
-            backgroundColor: 'rgba(251,249,244,0.84)',
+            backgroundColor: PALE,
           }}
         >
           <RunClock live={live} held={held} />
-          <Text
-            as="figures"
-            style={{ color: word?.good === false ? '#8F3420' : '#2F5A42', minHeight: 20 }}
-          >
-            {word?.words ?? ' '}
-          </Text>
           {fields.map((words) => (
             <Text key={words} as="smallStrong" style={{ color: '#155A6B' }}>
               {words}
@@ -90,6 +89,23 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
         )}
       </View>
       <PassedRow live={live} width={Math.min(width - 40, 520)} />
+      {/* Under what stays, so that nothing moves when it comes and goes. */}
+      {word && (
+        <View
+          pointerEvents="none"
+          style={{
+            alignSelf: 'center',
+            marginTop: SPACE.s,
+            paddingHorizontal: SPACE.m,
+            borderRadius: RADIUS.m,
+            backgroundColor: PALE,
+          }}
+        >
+          <Text as="figures" style={{ color: word.good === false ? '#8F3420' : '#2F5A42' }}>
+            {word.words}
+          </Text>
+        </View>
+      )}
     </View>
   );
 }

@@ -80,7 +80,13 @@ export const end = (at: Vec3, heading: number, pitch = 0): Socket => ({
   ...(pitch ? { pitch } : {}),
 });
 
-/** A way that bends by degrees to the left (or right), from a place and heading. */
+/**
+ * A way that bends.
+ * @param from where it begins, m in the piece's own frame
+ * @param heading where it leads there, degrees
+ * @param radius of its middle, m
+ * @param turn by how much it bends, degrees; to the left, below 0 to the right
+ */
 export function arc(
   from: Vec3,
   heading: number,
