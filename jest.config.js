@@ -11,8 +11,14 @@ const modules = [
   'earcut',
   'meshoptimizer',
 ];
+// Looked up through the sandbox at every use, they would be most of what a simulation costs.
+const sandboxInjectedGlobals = [
+  ...['Math', 'Infinity', 'Number', 'Array', 'Object', 'Map', 'Set'],
+  ...['Float64Array', 'Float32Array', 'Int32Array', 'Int16Array', 'Uint8Array', 'Uint16Array'],
+];
 const node = {
   testEnvironment: 'node',
+  sandboxInjectedGlobals,
   moduleNameMapper: alias,
   transform: {
     '\\.m?[jt]sx?$': [
@@ -41,6 +47,7 @@ module.exports = {
     {
       ...expoPreset,
       displayName: 'ui',
+      sandboxInjectedGlobals,
       setupFiles: [...(expoPreset.setupFiles ?? []), '<rootDir>/ui/testing/storage.js'],
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
       moduleNameMapper: {
