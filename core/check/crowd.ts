@@ -1,5 +1,5 @@
 import type { Course, Piece } from '../course';
-import type { Vec3 } from '../geometry';
+import { CellLists, Cells, type Vec3 } from '../geometry';
 
 /** Side of the cubes that pieces are counted in, m. */
 export const CELL = 4;
@@ -8,7 +8,7 @@ export const CROWD = 250;
 /** Pairs of pieces that one rule looks at: more would take seconds. */
 export const MOST_PAIRS = 400_000;
 
-const cellOf = ({ at }: Piece): string => at.map((v) => Math.floor(v / CELL)).join(' ');
+const CELLS = new Cells(CELL);
 
 /** The pieces that do not stand in a crowd, and the places of the crowds. */
 export interface Sparse {
@@ -21,14 +21,9 @@ const known = new WeakMap<readonly Piece[], Sparse>();
 export function sparseOf({ pieces }: Pick<Course, 'pieces'>): Sparse {
   let sparse = known.get(pieces);
   if (!sparse) {
-    const cells = new Map<string, Piece[]>();
-    for (const piece of pieces) {
-      const cell = cellOf(piece);
-      const list = cells.get(cell);
-      if (list) list.push(piece);
-      else cells.set(cell, [piece]);
-    }
-    const crowded = [...cells.values()].filter((list) => list.length > CROWD);
+    const cells = new CellLists<Piece>();
+    for (const piece of pieces) cells.put(CELLS.at(...piece.at), piece);
+    const crowded = [...cells.all()].filter((list) => list.length > CROWD);
     const left = new Set(crowded.flat());
     sparse = {
       pieces: left.size === 0 ? pieces : pieces.filter((piece) => !left.has(piece)),

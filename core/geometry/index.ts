@@ -7,6 +7,7 @@ export { mergedFaces } from './coplanar';
 export * from './solids';
 export * from './hull2';
 export * from './bounds';
+export * from './cells';
 export * from './frame';
 export * from './hull3';
 export * from './sweep';

@@ -1,11 +1,10 @@
 import type { Course, Piece } from '../course';
-import { rotate, type Vec3 } from '../geometry';
+import { CellLists, Cells, rotate, type Vec3 } from '../geometry';
 import { contactRoles, localGeometry, pieceBounds, spansOf, turnOf } from '../pieces';
 
 /** Metres from one place looked at to the next. */
 export const PITCH = 0.5;
-/** Side of the cells in which pieces are looked up, m. */
-const CELL = 4;
+const CELLS = new Cells(4, true);
 /** Room that somebody standing needs above, m, and by how much what they stand on may reach into it. */
 const [HEADROOM, SKIN] = [1.2, 0.05];
 
@@ -41,7 +40,8 @@ interface Column {
  * What moves to and fro may be stood on where it turns and half way.
  */
 export class Ground {
-  private readonly cells = new Map<string, Standing[]>();
+  private readonly cells = new CellLists<Standing>();
+  private readonly wide: Standing[] = [];
   private readonly columns = new Map<number, Column>();
 
   constructor(course: Course) {
@@ -76,19 +76,14 @@ export class Ground {
 
   private put(standing: Standing): void {
     const { low, high, by } = standing;
-    const cell = (v: number) => Math.floor(v / CELL);
-    for (let x = cell(low[0] + by[0]); x <= cell(high[0] + by[0]); x++) {
-      for (let z = cell(low[2] + by[2]); z <= cell(high[2] + by[2]); z++) {
-        const key = `${x} ${z}`;
-        const list = this.cells.get(key);
-        if (list) list.push(standing);
-        else this.cells.set(key, [standing]);
-      }
-    }
+    // Where it covers more of the map than cells are counted, it is over all of them.
+    const over = CELLS.over(low[0] + by[0], 0, low[2] + by[2], high[0] + by[0], 0, high[2] + by[2]);
+    if (over) for (const cell of over) this.cells.put(cell, standing);
+    else this.wide.push(standing);
   }
 
   private look(x: number, z: number): Column {
-    const here = this.cells.get(`${Math.floor(x / CELL)} ${Math.floor(z / CELL)}`) ?? [];
+    const here = [...this.cells.in(CELLS.at(x, 0, z)), ...this.wide];
     const solids: Solid[] = [];
     for (const { spans, low, high, by, piece, moves } of here) {
       const [u, w] = [x - by[0], z - by[2]];

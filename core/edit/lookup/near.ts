@@ -1,28 +1,20 @@
 import type { Piece } from '../../course';
+import { Cells } from '../../geometry';
 import { pieceBounds } from '../../pieces';
 import { PersistentGrid, incrementalIndex } from './persistentGrid';
 
-/** Side of a cell over the map, m. */
-const CELL = 8;
-/** Pieces over more cells than this are near everything. */
-const MOST_CELLS = 64;
+const CELLS = new Cells(8, true);
 
 /** Pieces by where they stand on the map. */
 interface Standing {
   readonly cells: PersistentGrid<Piece>;
   readonly wide: ReadonlySet<Piece>;
 }
-const keyOf = (i: number, k: number): number => i * 65536 + k;
 
-/** The cells a piece stands over; none where they are too many. */
-function cellsUnder(piece: Piece): number[] {
+/** The cells a piece stands over; null where it is near everything. */
+function cellsUnder(piece: Piece): number[] | null {
   const { low, high } = pieceBounds(piece);
-  const [i0, i1] = [Math.floor(low[0] / CELL), Math.floor(high[0] / CELL)];
-  const [k0, k1] = [Math.floor(low[2] / CELL), Math.floor(high[2] / CELL)];
-  const keys: number[] = [];
-  if ((i1 - i0 + 1) * (k1 - k0 + 1) > MOST_CELLS) return keys;
-  for (let i = i0; i <= i1; i++) for (let k = k0; k <= k1; k++) keys.push(keyOf(i, k));
-  return keys;
+  return CELLS.over(low[0], 0, low[2], high[0], 0, high[2]);
 }
 
 const standingOf = incrementalIndex<Standing>(
@@ -30,9 +22,9 @@ const standingOf = incrementalIndex<Standing>(
   (before, { gone, come }) => {
     const wide = new Set(before.wide);
     const celled = (pieces: readonly Piece[]) =>
-      pieces.flatMap((piece) => cellsUnder(piece).map((cell) => [cell, piece] as const));
+      pieces.flatMap((piece) => (cellsUnder(piece) ?? []).map((cell) => [cell, piece] as const));
     for (const piece of gone) wide.delete(piece);
-    for (const piece of come) if (cellsUnder(piece).length === 0) wide.add(piece);
+    for (const piece of come) if (cellsUnder(piece) === null) wide.add(piece);
     return { cells: before.cells.changed(celled(gone), celled(come)), wide };
   },
 );
@@ -53,11 +45,10 @@ export function piecesOver(
   z1: number,
 ): Piece[] {
   const { cells, wide } = standingOf(pieces);
+  const over = CELLS.over(x0, 0, z0, x1, 0, z1);
+  // Over so much of the map nearly every piece is among them.
+  if (!over) return [...pieces];
   const found = new Set(wide);
-  for (let i = Math.floor(x0 / CELL); i <= Math.floor(x1 / CELL); i++) {
-    for (let k = Math.floor(z0 / CELL); k <= Math.floor(z1 / CELL); k++) {
-      for (const piece of cells.in(keyOf(i, k))) found.add(piece);
-    }
-  }
+  for (const cell of over) for (const piece of cells.in(cell)) found.add(piece);
   return [...found];
 }

@@ -1,5 +1,6 @@
 import type { Course, Piece } from '../../course';
 import {
+  Cells,
   distance,
   frameAt,
   type Matrix3,
@@ -48,15 +49,10 @@ export function endsOf(piece: Piece): Connector[] {
 
 /** Ends nearer than this are joined, m. */
 const JOINED = 1e-3;
-/** Side of the cells by which ends are found, m. */
-const CELL = 2;
-const keyOf = (i: number, j: number, k: number): number =>
-  ((i + 4096) * 8192 + (j + 4096)) * 8192 + (k + 4096);
-const cellOf = ([x, y, z]: Vec3): number =>
-  keyOf(Math.floor(x / CELL), Math.floor(y / CELL), Math.floor(z / CELL));
+const CELLS = new Cells(2);
 
 const celled = (pieces: readonly Piece[]) =>
-  pieces.flatMap(endsOf).map((end) => [cellOf(end.at), end] as const);
+  pieces.flatMap(endsOf).map((end) => [CELLS.at(...end.at), end] as const);
 
 /** The ends of a course, to be found by where they are. */
 export class EndIndex {
@@ -70,16 +66,12 @@ export class EndIndex {
 
   /** The ends within a distance of a place, the nearest first. */
   near(p: Vec3, reach: number): Connector[] {
+    const [x, y, z] = p;
+    const over = CELLS.over(x - reach, y - reach, z - reach, x + reach, y + reach, z + reach);
+    const lists = over ? over.map((cell) => this.cells.in(cell)) : this.cells.all();
     const found: Connector[] = [];
-    const [low, high] = [-1, 1].map((s) => p.map((v) => Math.floor((v + s * reach) / CELL)));
-    for (let i = low[0]; i <= high[0]; i++) {
-      for (let j = low[1]; j <= high[1]; j++) {
-        for (let k = low[2]; k <= high[2]; k++) {
-          for (const end of this.cells.in(keyOf(i, j, k))) {
-            if (distance(end.at, p) <= reach) found.push(end);
-          }
-        }
-      }
+    for (const ends of lists) {
+      for (const end of ends) if (distance(end.at, p) <= reach) found.push(end);
     }
     return found.sort((a, b) => distance(a.at, p) - distance(b.at, p));
   }
