@@ -63,7 +63,10 @@ export function buildWorld(course: Course): World {
       checkpoints.map(({ piece }) => piece),
     ),
     ordered: course.order !== 'free',
-    ...compilePickups(course, pieces, pickups, legs > 0),
+    pickups,
+    respawns: pickups.map((index) => ticksOf(pieces[index].respawn ?? 0)),
+    pickupAt: placesIn(pieces.length, pickups),
+    pickupLegs: pickupLegs(course, pieces, pickups, legs > 0),
     portals: portalsOf(pieces, portals),
     portalAt: placesIn(pieces.length, portals),
     switches,
@@ -99,20 +102,15 @@ export function buildWorld(course: Course): World {
   };
 }
 
-/** What is gathered: when it comes back, and of which leg it is. */
-function compilePickups(
+/** The leg that each thing to gather belongs to. */
+function pickupLegs(
   course: Course,
   pieces: readonly Piece[],
   pickups: readonly number[],
   inLegs: boolean,
-): Pick<World, 'pickups' | 'respawns' | 'pickupAt' | 'pickupLegs'> {
+): Int32Array {
   const places = pickups.map((index) => pieces[index].at);
-  return {
-    pickups,
-    respawns: pickups.map((index) => ticksOf(pieces[index].respawn ?? 0)),
-    pickupAt: placesIn(pieces.length, pickups),
-    pickupLegs: Int32Array.from(inLegs ? legsNear(course, places) : pickups.map(() => 0)),
-  };
+  return Int32Array.from(inLegs ? legsNear(course, places) : pickups.map(() => 0));
 }
 
 /** Pieces as they were laid: by the length of their ids first, so that p2 comes before p10. */

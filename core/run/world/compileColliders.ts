@@ -69,8 +69,13 @@ function colliderOf(
   const form = placedForm(shape, place);
   const { low, high } = reachBounds(list, places.mover, formBounds(form));
   const { field } = shape;
+  const { index, piece: of, gate, mover } = places;
+  // Each by name: what a literal copies from another object lies further off, and all of it is read in every tick.
   return {
-    ...places,
+    index,
+    piece: of,
+    gate,
+    mover,
     role: shape.role,
     form,
     surface: shape.surface,

@@ -68,22 +68,7 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
           ))}
         </View>
         {world.pickups.length > 0 ? (
-          <Card
-            style={{
-              flexDirection: 'row',
-              alignItems: 'center',
-              minHeight: 46,
-              paddingHorizontal: SPACE.s,
-              gap: SPACE.xs,
-            }}
-          >
-            <View key={gathered} style={gathered > 0 && swells()}>
-              <PiecePicture piece={SHELL} size={26} />
-            </View>
-            <Text as="figures" role="img" aria-label={`${gathered}/${world.pickups.length} shells`}>
-              {gathered}/{world.pickups.length}
-            </Text>
-          </Card>
+          <Gathered count={gathered} of={world.pickups.length} />
         ) : (
           <View style={{ width: 46 }} />
         )}
@@ -107,5 +92,27 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
         </View>
       )}
     </View>
+  );
+}
+
+/** How much of what there is was gathered. */
+function Gathered({ count, of }: { count: number; of: number }) {
+  return (
+    <Card
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        minHeight: 46,
+        paddingHorizontal: SPACE.s,
+        gap: SPACE.xs,
+      }}
+    >
+      <View key={count} style={count > 0 && swells()}>
+        <PiecePicture piece={SHELL} size={26} />
+      </View>
+      <Text as="figures" role="img" aria-label={`${count}/${of} shells`}>
+        {count}/{of}
+      </Text>
+    </Card>
   );
 }
