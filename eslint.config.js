@@ -20,6 +20,7 @@ const CORE = [
   'edit',
   'run',
   'route',
+  'timing',
   'check',
   'formats',
   'protocol',

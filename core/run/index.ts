@@ -37,7 +37,7 @@ export {
   tideOf,
 } from './state';
 export { hasLoose, isLoaded, loadPhysics } from './loose';
-export { LIP, mayStrike } from './move';
+export { AIR_TICKS, LIP, mayStrike } from './move';
 export {
   copyPlace,
   copySpeed,

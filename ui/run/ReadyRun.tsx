@@ -10,7 +10,7 @@ import {
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
-import { courseHash, FieldIndex, type RunResult } from '@/core/run';
+import { courseHash, FieldIndex, type Run, type RunResult } from '@/core/run';
 import { Ambience } from '../music/ambience/Ambience';
 import { Canvas, useGestures } from '../scene';
 import { useColours, WIDE } from '../theme';
@@ -45,8 +45,32 @@ export interface RunProps {
   readonly leaveLabel: string;
   readonly onLeave: () => void;
   readonly onProgress?: (result: RunResult) => void;
+  /** An attempt is over, by whatever: the goal, an end, another attempt, leaving. */
+  readonly onEnd?: (ended: EndedRun) => void;
   /** What is shown over the scene once the goal is reached. */
   readonly finished: (finished: Finished, again: () => void) => ReactNode;
+}
+
+/** An attempt that is over. */
+export interface EndedRun {
+  readonly run: Run;
+  readonly result: RunResult;
+  readonly fromStart: boolean;
+}
+
+/** Attempts shorter than this are none, ticks. */
+const LEAST_TICKS = 60;
+
+/** Tells of each attempt once, when it is over. */
+function useEndTold(live: LiveRun, { course, from, onEnd }: RunProps) {
+  const told = useRef<LiveRun | null>(null);
+  return useCallback(() => {
+    if (!onEnd || told.current === live || live.state.tick < LEAST_TICKS) return;
+    told.current = live;
+    const result = live.result();
+    const run = live.recorder.run(courseHash(course), result.time, live.seed, live.start);
+    onEnd({ run, result, fromStart: from === undefined });
+  }, [live, course, from, onEnd]);
 }
 
 /** An attempt and what is done to it; the run of it is made anew with each. */
@@ -90,11 +114,18 @@ export function ReadyRun(props: RunProps) {
   const colours = useColours();
   const { width } = useWindowDimensions();
   const { attempt, send, live, starts } = useAttempt(props);
+  const end = useEndTold(live, props);
   const [shapes, setShapes] = useState(false);
   const sideOn = course.space === 'side-on';
   const held = isHeld(attempt);
-  const again = useCallback(() => send({ do: 'again' }), [send]);
+  const again = useCallback(() => {
+    end();
+    send({ do: 'again' });
+  }, [end, send]);
   const commands = useRef({ pause: () => send({ do: 'toggle-pause' }), restart: again });
+  useEffect(() => {
+    commands.current.restart = again;
+  }, [again]);
   const { kind } = course.runner;
   const worked = RUNNER_ROWS[kind].controls.kind;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
@@ -110,10 +141,11 @@ export function ReadyRun(props: RunProps) {
   const finish = useCallback(() => {
     const result = live.result();
     onProgress?.(result);
+    end();
     const lost = live.events.some((event) => event.kind === 'lost');
     if (!result.finished) send({ do: 'ended', why: lost ? 'lost' : 'time-up' });
     else send({ do: 'done', finished: finishedRun(live, latest.current, result) });
-  }, [live, onProgress, send]);
+  }, [live, onProgress, end, send]);
 
   const runnerAt = useCallback((): Vec3 => [live.state.x, live.state.y, live.state.z], [live]);
   const isQuiet = useCallback(() => live.state.field[FieldIndex.quiet] > 0, [live]);
@@ -159,6 +191,8 @@ export function ReadyRun(props: RunProps) {
         starts={starts}
         shapes={shapes}
         onShapes={setShapes}
+        onAgain={again}
+        end={end}
       />
     </View>
   );
@@ -167,14 +201,18 @@ export function ReadyRun(props: RunProps) {
 interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
   readonly shapes: boolean;
   readonly onShapes: (shown: boolean) => void;
+  readonly onAgain: () => void;
+  /** Tells that the attempt is over. */
+  readonly end: () => void;
 }
 
 /** What comes up before a run, in a pause, and at an end without the goal. */
 function RunSheets(props: RunSheetsProps) {
-  const { course, attempt, send, live, starts, onProgress, onLeave } = props;
+  const { course, attempt, send, live, starts, onProgress, onLeave, end } = props;
   const { choosing, counting, paused, ended, done } = attempt;
   const leave = () => {
     onProgress?.(live.result());
+    end();
     onLeave();
   };
   return (
@@ -202,7 +240,7 @@ function RunSheets(props: RunSheetsProps) {
         onShapes={props.onShapes}
         leaveLabel={props.leaveLabel}
         onGoOn={() => send({ do: 'go-on' })}
-        onAgain={() => send({ do: 'again' })}
+        onAgain={props.onAgain}
         onStarts={
           starts > 1 && course.starts === 'choice' ? () => send({ do: 'ask-start' }) : undefined
         }

@@ -10,6 +10,7 @@ export { leaveGround } from './move';
 export { moveWithPlatform, resolvePushers } from './ride';
 export { mayStrike } from './roller';
 export { LIP } from './cart';
+export { AIR_TICKS } from './rolling';
 
 /** Moves a runner on by one tick; `way` is given each leg of it. */
 type TickRunner<R extends Runner> = (

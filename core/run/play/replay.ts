@@ -36,10 +36,18 @@ export interface RunResult {
 
 /**
  * Plays a run's inputs on a course again.
+ * @param course the course
+ * @param run the run
  * @param world the course made ready, if the caller has it already
+ * @param after is shown the state after every tick; it is not to change it
  * @throws ReplayRefused when the run was made on another course or by another simulation
  */
-export function replay(course: Course, run: Run, world: World = buildWorld(course)): RunResult {
+export function replay(
+  course: Course,
+  run: Run,
+  world: World = buildWorld(course),
+  after: (state: Readonly<RunState>) => void = () => {},
+): RunResult {
   const total = ticksOfRun(course, run);
   const state = initialState(world, run.seed, run.start);
   const events: RunEvent[] = [];
@@ -50,10 +58,12 @@ export function replay(course: Course, run: Run, world: World = buildWorld(cours
     state,
     run,
     (event) => events.push(event),
-    ({ tick, x, y, z }) => {
+    (now) => {
+      const { tick, x, y, z } = now;
       path[3 * tick] = x;
       path[3 * tick + 1] = y;
       path[3 * tick + 2] = z;
+      after(now);
     },
   );
   return summarise(world, state, events, path.subarray(0, 3 * (state.tick + 1)));

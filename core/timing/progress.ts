@@ -1,0 +1,71 @@
+/** Where two runs are held against each other: a place along the way of the one. */
+export interface GapPoint {
+  /** Metres along the way of the run that is looked at. */
+  readonly along: number;
+  /** Its tick there. */
+  readonly tick: number;
+  /** By how much it came later than the other, s; null where the other was nowhere near. */
+  readonly gap: number | null;
+}
+
+/** Metres between the places at which runs are held against each other. */
+const EVERY = 0.5;
+/** A run within this of a place came by there, m. */
+const NEAR = 3;
+/** How far ahead of where it last was the other run is looked for, ticks. */
+const AHEAD = 600;
+/** A runner that is put somewhere else has gone no way, m in a tick. */
+const PUT = 1;
+
+/** Metres gone by each tick, the start first; being put somewhere else is no way. */
+export function wayAlong(path: Float64Array): Float64Array {
+  const along = new Float64Array(path.length / 3);
+  for (let i = 1; i < along.length; i++) {
+    const step = between(path, i - 1, path, i);
+    along[i] = along[i - 1] + (step < PUT ? step : 0);
+  }
+  return along;
+}
+
+/**
+ * By how much one run came later than another, along its own way. The other is followed from place to place and
+ * never goes back: it came by where it was nearest within the next five seconds.
+ *
+ * @param path - foot places of the run that is looked at, x y z a tick, m
+ * @param other - those of the run it is held against
+ * @param ticks - how many there are in a second
+ */
+export function gapsAlong(path: Float64Array, other: Float64Array, ticks: number): GapPoint[] {
+  const along = wayAlong(path);
+  const points: GapPoint[] = [];
+  const last = other.length / 3 - 1;
+  let at = 0;
+  let due = 0;
+  for (let tick = 0; tick < along.length; tick++) {
+    if (along[tick] < due && tick < along.length - 1) continue;
+    due = along[tick] + EVERY;
+    let best = Infinity;
+    let nearest = at;
+    for (let k = at; k <= Math.min(last, at + AHEAD); k++) {
+      const away = between(path, tick, other, k);
+      // Of places alike the first: one that waits was there when it came.
+      if (away < best - 1e-9) {
+        best = away;
+        nearest = k;
+      }
+    }
+    const near = best <= NEAR;
+    if (near) at = nearest;
+    points.push({ along: along[tick], tick, gap: near ? (tick - nearest) / ticks : null });
+  }
+  return points;
+}
+
+function between(a: Float64Array, i: number, b: Float64Array, k: number): number {
+  const [dx, dy, dz] = [
+    a[3 * i] - b[3 * k],
+    a[3 * i + 1] - b[3 * k + 1],
+    a[3 * i + 2] - b[3 * k + 2],
+  ];
+  return Math.sqrt(dx * dx + dy * dy + dz * dz);
+}

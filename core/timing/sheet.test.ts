@@ -1,0 +1,98 @@
+import { DEMO_COURSES } from '@/demo/courses';
+import { DEMO_RUNS } from '@/demo/runs';
+import { courseOf, floor } from '../run/testing';
+import { hopperOf, loadPhysics, replay } from '../run';
+import { PHASES } from './phases';
+import { runSheet, type RunSheet } from './sheet';
+import { runOf } from './testing';
+
+const total = ({ spent }: RunSheet) => PHASES.reduce((sum, phase) => sum + spent[phase], 0);
+
+test('who stands still waits, who runs moves, and all seconds are told once', () => {
+  const course = courseOf(floor(-5, 40));
+  const sheet = runSheet(course, runOf(course, [120, 0, 0, 0], [240, 16, 0, 0]));
+  expect(sheet.spent.waiting).toBeGreaterThanOrEqual(1);
+  // A few ticks to get going are slower than waiting.
+  expect(sheet.spent.waiting).toBeLessThan(1.1);
+  // The start is a skin above the ground.
+  expect(sheet.spent.air).toBeLessThanOrEqual(1 / 120 + 1e-9);
+  expect(total(sheet)).toBeCloseTo(3, 9);
+  expect(sheet.finished).toBe(false);
+  expect(sheet.parts).toEqual([]);
+});
+
+test('the time in the air is from leaving the ground to touching it', () => {
+  const course = courseOf(floor(-5, 40));
+  const run = runOf(course, [60, 16, 0, 0], [30, 16, 0, 1], [150, 16, 0, 0]);
+  const { events } = replay(course, run);
+  const jump = events.find(({ kind }) => kind === 'jump')!.tick;
+  const air = events.find(({ kind, tick }) => kind === 'land' && tick > jump)!.tick - jump;
+  expect(runSheet(course, run).spent.air * 120).toBeGreaterThanOrEqual(air - 1);
+  expect(runSheet(course, run).spent.air * 120).toBeLessThanOrEqual(air + 2);
+});
+
+test('a fall is told where the runner last stood, and the way back there is no moving', () => {
+  // Ground to 5 m, then nothing; it comes back to the start, 0.
+  const course = courseOf(floor(-5, 5));
+  const run = runOf(course, [500, 16, 0, 0]);
+  const sheet = runSheet(course, run);
+  const [fall] = sheet.mishaps;
+  expect(fall).toMatchObject({ kind: 'fall' });
+  expect(fall.at[0]).toBeGreaterThan(4.8);
+  expect(fall.at[0]).toBeLessThan(5.6);
+  expect(sheet.spent.back).toBeGreaterThan(0.5);
+  const [first] = replay(course, run).events.filter(({ kind }) => kind === 'respawn');
+  expect(first.tick).toBeGreaterThanOrEqual(fall.tick);
+});
+
+test('a hazard is told by its piece', () => {
+  const course = courseOf(floor(-5, 20), { family: 'thorns', at: [6, 0, 0] });
+  const { mishaps } = runSheet(course, runOf(course, [300, 16, 0, 0]));
+  expect(mishaps[0]).toMatchObject({ kind: 'hazard', piece: 'p3' });
+});
+
+test('a run held against itself loses nothing; one that waits loses that from where it waited', () => {
+  const course = courseOf(floor(-5, 40));
+  const quick = runOf(course, [480, 16, 0, 0]);
+  const same = runSheet(course, quick, quick).gaps;
+  expect(same.length).toBeGreaterThan(20);
+  expect(same.every(({ gap }) => gap === 0)).toBe(true);
+  const slow = runOf(course, [240, 16, 0, 0], [60, 0, 0, 0], [300, 16, 0, 0]);
+  const { gaps } = runSheet(course, slow, quick);
+  const before = gaps.filter(({ tick }) => tick < 235);
+  const after = gaps.filter(({ tick, gap }) => tick > 450 && gap !== null);
+  expect(before.every(({ gap }) => Math.abs(gap!) < 1 / 60)).toBe(true);
+  expect(after.length).toBeGreaterThan(3);
+  // At one speed it is later by the way it is behind, over that speed.
+  const xAt = (run: typeof quick) => replay(course, run).path[3 * 480];
+  const behind = (xAt(quick) - xAt(slow)) / hopperOf().topSpeed;
+  expect(behind).toBeGreaterThan(0.5);
+  for (const { gap } of after) expect(Math.abs(gap! - behind)).toBeLessThan(1 / 40);
+});
+
+test('where the other run never came there is nothing to hold against it', () => {
+  const course = courseOf(floor(-40, 40));
+  const right = runOf(course, [480, 16, 0, 0]);
+  const left = runOf(course, [480, -16, 0, 0]);
+  const { gaps } = runSheet(course, right, left);
+  expect(gaps.at(-1)!.gap).toBeNull();
+  expect(gaps[0].gap).toBe(0);
+});
+
+test.each(DEMO_COURSES.map(({ slug, course }) => [slug, course] as const))(
+  '%s: the proof’s sheet adds up and ends at the lantern',
+  async (slug, course) => {
+    await loadPhysics(course);
+    const [{ run }, other] = DEMO_RUNS[slug];
+    const sheet = runSheet(course, run, other?.run ?? null);
+    expect(sheet.finished).toBe(true);
+    expect(sheet.time).toBeCloseTo(run.claim, 9);
+    expect(sheet.parts.at(-1)).toMatchObject({ key: 'goal', at: sheet.time });
+    expect(sheet.parts.reduce((sum, { time }) => sum + time, 0)).toBeCloseTo(sheet.time, 9);
+    expect(Math.abs(total(sheet) - sheet.time)).toBeLessThanOrEqual(1 / 120 + 1e-9);
+    expect(sheet.samples.every(({ along }, i, all) => i === 0 || along >= all[i - 1].along)).toBe(
+      true,
+    );
+    expect(sheet.length).toBeGreaterThan(10);
+  },
+);

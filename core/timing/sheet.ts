@@ -1,0 +1,136 @@
+import type { Course } from '../course';
+import type { Vec3 } from '../geometry';
+import { TICKS_PER_SECOND } from '../motion';
+import {
+  AIR_TICKS,
+  buildWorld,
+  replay,
+  type Run,
+  type RunResult,
+  type RunState,
+  type World,
+} from '../run';
+import { partsOf, type RunPart } from './parts';
+import { lastStand, PHASES, phasesOf, type RunPhase } from './phases';
+import { gapsAlong, wayAlong, type GapPoint } from './progress';
+
+/** Something that cost time: a fall, a hit, being crushed. */
+export interface Mishap {
+  readonly kind: 'fall' | 'hazard' | 'crush';
+  readonly tick: number;
+  /** Where the runner last stood before it, m. */
+  readonly at: Vec3;
+  /** The piece that did it, if one did. */
+  readonly piece: string | null;
+}
+
+/** A place along a run's way. */
+export interface WaySample {
+  /** Metres gone. */
+  readonly along: number;
+  readonly tick: number;
+  /** m/s. */
+  readonly speed: number;
+  /** Height of the foot, m. */
+  readonly height: number;
+}
+
+/** All that is read of one run. */
+export interface RunSheet {
+  readonly finished: boolean;
+  /** Seconds to the goal; where it was not reached, to its end. */
+  readonly time: number;
+  readonly parts: readonly RunPart[];
+  /** Seconds of each phase; together the ticks of the run. */
+  readonly spent: Readonly<Record<RunPhase, number>>;
+  readonly mishaps: readonly Mishap[];
+  /** At even metres along its way. */
+  readonly samples: readonly WaySample[];
+  /** Length of its way, m. */
+  readonly length: number;
+  /** By how much it came later than the run it is held against; empty without one. */
+  readonly gaps: readonly GapPoint[];
+}
+
+/** Metres between samples. */
+const SAMPLE = 0.5;
+
+interface Traced {
+  readonly result: RunResult;
+  readonly ground: Uint8Array;
+  readonly speed: Float32Array;
+}
+
+/** Plays a run again and notes what each tick left. */
+function traced(course: Course, run: Run, world: World): Traced {
+  // What rolls leaves flat faces of a curve for some ticks and is on it all the same.
+  const stands =
+    world.runner.kind === 'hopper'
+      ? ({ ground: on }: Readonly<RunState>) => on >= 0
+      : ({ air }: Readonly<RunState>) => air <= AIR_TICKS;
+  const ticks = run.inputs.reduce((sum, [count]) => sum + count, 0);
+  const ground = new Uint8Array(ticks + 1).fill(1, 0, 1);
+  const speed = new Float32Array(ticks + 1);
+  const result = replay(course, run, world, (s) => {
+    ground[s.tick] = stands(s) ? 1 : 0;
+    speed[s.tick] = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
+  });
+  const count = result.ticks + 1;
+  return { result, ground: ground.subarray(0, count), speed: speed.subarray(0, count) };
+}
+
+/**
+ * The figures of a run, by playing it again.
+ *
+ * @param course - the course as it was run
+ * @param run - the run
+ * @param against - another run of the same course that it is held against, or none
+ * @throws ReplayRefused when one of them was made on another course or by another simulation
+ */
+export function runSheet(course: Course, run: Run, against: Run | null = null): RunSheet {
+  const world = buildWorld(course);
+  const { result, ground, speed } = traced(course, run, world);
+  const { path, events } = result;
+  const phases = phasesOf({ ground, speed, path, events });
+  const along = wayAlong(path);
+  return {
+    finished: result.finished,
+    time: result.time,
+    parts: partsOf(result),
+    spent: spentOf(phases),
+    mishaps: mishapsOf(result, ground),
+    samples: samplesOf(along, speed, path),
+    length: along[along.length - 1],
+    gaps: against ? gapsAlong(path, replay(course, against, world).path, TICKS_PER_SECOND) : [],
+  };
+}
+
+function spentOf(phases: Uint8Array): Record<RunPhase, number> {
+  const counts = PHASES.map(() => 0);
+  // The start itself takes no time.
+  for (let tick = 1; tick < phases.length; tick++) counts[phases[tick]]++;
+  return Object.fromEntries(
+    PHASES.map((phase, i) => [phase, counts[i] / TICKS_PER_SECOND]),
+  ) as Record<RunPhase, number>;
+}
+
+function mishapsOf({ events, path }: RunResult, ground: Uint8Array): Mishap[] {
+  return events.flatMap(({ kind, tick, piece }): Mishap[] => {
+    if (kind !== 'fall' && kind !== 'hazard' && kind !== 'crush') return [];
+    // The place before the tick that ends it: in that tick the runner is put elsewhere already.
+    const stood = lastStand(ground, tick - 1);
+    const at: Vec3 = [path[3 * stood], path[3 * stood + 1], path[3 * stood + 2]];
+    return [{ kind, tick, at, piece: piece ?? null }];
+  });
+}
+
+function samplesOf(along: Float64Array, speed: Float32Array, path: Float64Array): WaySample[] {
+  const samples: WaySample[] = [];
+  let due = 0;
+  for (let tick = 0; tick < along.length; tick++) {
+    if (along[tick] < due && tick < along.length - 1) continue;
+    due = along[tick] + SAMPLE;
+    samples.push({ along: along[tick], tick, speed: speed[tick], height: path[3 * tick + 1] });
+  }
+  return samples;
+}

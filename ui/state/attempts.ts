@@ -1,0 +1,61 @@
+import { createStore, delMany, entries, set } from 'idb-keyval';
+import type { Vec3 } from '@/core/geometry';
+import type { Run, RunResult } from '@/core/run';
+
+/** One attempt at a course on this device, with what there is to say of it without playing it again. */
+export interface KeptAttempt {
+  readonly course: string;
+  /** When it ended, ms. */
+  readonly at: number;
+  readonly run: Run;
+  readonly finished: boolean;
+  /** s. */
+  readonly time: number;
+  readonly falls: number;
+  /** It began at a start of the course. */
+  readonly fromStart: boolean;
+  /** Where it ended, m. */
+  readonly end: Vec3;
+}
+
+/** Most attempts kept of one course: the oldest go. */
+export const MOST_ATTEMPTS = 200;
+
+let store: ReturnType<typeof createStore> | undefined;
+const attempts = () => (store ??= createStore('stonehop-attempts', 'attempts'));
+const keyOf = ({ course, at }: Pick<KeptAttempt, 'course' | 'at'>): string =>
+  `${course} ${String(at).padStart(15, '0')}`;
+
+/** Keeps an attempt; where the browser forbids storage the run counts all the same. */
+export async function keepAttempt(
+  course: string,
+  { run, result, fromStart }: { run: Run; result: RunResult; fromStart: boolean },
+  at = Date.now(),
+): Promise<void> {
+  const { path, finished, time, falls } = result;
+  const [x, y, z] = path.subarray(path.length - 3);
+  const kept: KeptAttempt = { course, at, run, finished, time, falls, fromStart, end: [x, y, z] };
+  try {
+    await set(keyOf(kept), kept, attempts());
+    const keys = (await entries<string, KeptAttempt>(attempts()))
+      .map(([key]) => key)
+      .filter((key) => key.startsWith(`${course} `))
+      .sort();
+    const over = keys.slice(0, Math.max(0, keys.length - MOST_ATTEMPTS));
+    if (over.length > 0) await delMany(over, attempts());
+  } catch {
+    // Told nowhere: there is nothing the runner could do about it now.
+  }
+}
+
+/** The attempts at a course on this device, the latest first; none where the browser forbids storage. */
+export async function attemptsAt(course: string): Promise<readonly KeptAttempt[]> {
+  try {
+    return (await entries<string, KeptAttempt>(attempts()))
+      .map(([, kept]) => kept)
+      .filter((kept) => kept?.course === course)
+      .sort((a, b) => b.at - a.at);
+  } catch {
+    return [];
+  }
+}
