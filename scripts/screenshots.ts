@@ -1,6 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { replay } from '../core/run';
+import { partsOf } from '../core/timing';
+import { DEMO_COURSES } from '../demo/courses';
 import { DEMO_RUNS } from '../demo/runs';
 import config from '../playwright.config';
 import { TestServer } from '../e2e/support/server';
@@ -53,6 +56,40 @@ async function takeApart(page: Page, url: string): Promise<void> {
   await page.getByTestId('phase-lay').waitFor();
 }
 
+/** Puts a demo's recorded runs among those of the open course on this device, and looks at their times. */
+async function lookAtTimes(page: Page, url: string, slug: string): Promise<void> {
+  const id = new URL(page.url()).pathname.split('/')[2];
+  const { course } = DEMO_COURSES.find((demo) => demo.slug === slug)!;
+  const kept = DEMO_RUNS[slug].map(({ run }, i, all) => {
+    const result = replay(course, run);
+    const { finished, time, falls } = result;
+    const at = Date.now() - (all.length - i) * 400_000;
+    const [x, y, z] = result.path.subarray(-3);
+    const parts = partsOf(result);
+    return { course: id, at, run, finished, time, falls, fromStart: true, end: [x, y, z], parts };
+  });
+  await page.evaluate(
+    (all) =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open('stonehop-attempts');
+        opening.onupgradeneeded = () => opening.result.createObjectStore('attempts');
+        opening.onsuccess = () => {
+          const put = opening.result.transaction('attempts', 'readwrite');
+          const store = put.objectStore('attempts');
+          for (const one of all)
+            store.put(one, `${one.course} ${String(one.at).padStart(15, '0')}`);
+          put.oncomplete = () => {
+            opening.result.close();
+            resolve();
+          };
+        };
+      }),
+    kept,
+  );
+  await page.goto(`${url}/course/${id}/times`);
+  await page.getByTestId('times-time').waitFor({ timeout: 60_000 });
+}
+
 async function takeDemo(page: Page, url: string, slug: string): Promise<void> {
   await page.goto(url);
   await page.getByTestId(`demo-copy-${slug}`).click();
@@ -95,6 +132,8 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await shoot(page, 'plan-phone');
   await page.getByTestId('phase-share').tap();
   await shoot(page, 'share-phone');
+  await lookAtTimes(page, url, 'low-tide-steps');
+  await shoot(page, 'times-phone');
   await takeDemo(page, url, 'kiln-yard');
   await page.getByTestId('view-mode').tap();
   await page.getByTestId('view-mode').tap();
@@ -136,20 +175,12 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await page.getByRole('button', { name: 'Kiln beam' }).click();
   await page.keyboard.press('f');
   await shoot(page, 'tune-wide');
-  await takeDemo(page, url, 'net-loft-links');
-  await page.getByTestId('phase-tune').click();
-  await page.getByRole('button', { name: 'Sliding rack' }).click();
-  await page.getByRole('tab', { name: 'Motion', exact: true }).click();
-  await shoot(page, 'motion-wide');
   await takeDemo(page, url, 'beacon-stair');
   await page.keyboard.press('Home');
   await shoot(page, 'beacon-wide');
-  await page.getByTestId('phase-tune').click();
-  await page.getByRole('tab', { name: 'Course', exact: true }).first().click();
-  await page.getByText('Show what players see').click();
-  await page.getByLabel('At part of the way, or touch the ribbon more').click();
-  await page.getByLabel('At part of the way, or touch the ribbon more').click();
-  await shoot(page, 'camera-wide');
+  await takeApart(page, url);
+  await lookAtTimes(page, url, 'low-tide-steps');
+  await shoot(page, 'times-wide');
   await page.goto(url);
   await shoot(page, 'courses-wide');
   await page.goto(`${url}/play/salt-pan-slalom/run`);

@@ -12,6 +12,8 @@ export interface GapPoint {
 const EVERY = 0.5;
 /** A run within this of a place came by there, m. */
 const NEAR = 3;
+/** Where the other ended it was only within this, m. */
+const AT_END = 0.1;
 /** How far ahead of where it last was the other run is looked for, ticks. */
 const AHEAD = 600;
 /** A runner that is put somewhere else has gone no way, m in a tick. */
@@ -54,7 +56,8 @@ export function gapsAlong(path: Float64Array, other: Float64Array, ticks: number
         nearest = k;
       }
     }
-    const near = best <= NEAR;
+    // Past where the other ended it never came by.
+    const near = best <= (nearest === last ? AT_END : NEAR);
     if (near) at = nearest;
     points.push({ along: along[tick], tick, gap: near ? (tick - nearest) / ticks : null });
   }

@@ -26,6 +26,8 @@ const ended = (time: number) => ({
     finished: true,
     time,
     falls: 2,
+    splits: [],
+    rounds: [],
     path: Float64Array.from([0, 0, 0, 4, 1, 2]),
   } as unknown as RunResult,
   fromStart: true,
@@ -38,6 +40,7 @@ test('attempts come back the latest first, each course’s own, with where they 
   const kept = await attemptsAt('a');
   expect(kept.map(({ time }) => time)).toEqual([29, 30]);
   expect(kept[0]).toMatchObject({ end: [4, 1, 2], falls: 2, finished: true, fromStart: true });
+  expect(kept[0].parts).toEqual([{ key: 'goal', name: 'Lantern', at: 29, time: 29 }]);
 });
 
 test('no more are kept than there is room for, and another course’s are left alone', async () => {

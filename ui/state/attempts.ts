@@ -1,6 +1,7 @@
 import { createStore, delMany, entries, set } from 'idb-keyval';
 import type { Vec3 } from '@/core/geometry';
 import type { Run, RunResult } from '@/core/run';
+import { partsOf, type RunPart } from '@/core/timing';
 
 /** One attempt at a course on this device, with what there is to say of it without playing it again. */
 export interface KeptAttempt {
@@ -16,6 +17,7 @@ export interface KeptAttempt {
   readonly fromStart: boolean;
   /** Where it ended, m. */
   readonly end: Vec3;
+  readonly parts: readonly RunPart[];
 }
 
 /** Most attempts kept of one course: the oldest go. */
@@ -34,7 +36,17 @@ export async function keepAttempt(
 ): Promise<void> {
   const { path, finished, time, falls } = result;
   const [x, y, z] = path.subarray(path.length - 3);
-  const kept: KeptAttempt = { course, at, run, finished, time, falls, fromStart, end: [x, y, z] };
+  const kept: KeptAttempt = {
+    course,
+    at,
+    run,
+    finished,
+    time,
+    falls,
+    fromStart,
+    end: [x, y, z],
+    parts: partsOf(result),
+  };
   try {
     await set(keyOf(kept), kept, attempts());
     const keys = (await entries<string, KeptAttempt>(attempts()))

@@ -1,9 +1,11 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Course, CourseKind, CourseSpace } from '@/core/course';
 import { setKind } from '@/core/edit';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, NumberField, Text } from '../../parts';
+import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { Expected } from '../screen/Expected';
 import { SPACE } from '../../theme';
@@ -30,6 +32,7 @@ const TARGETS = [
 /** What the course is before it is built: name, kind, runner, notes, targets. */
 export function PlanPanel() {
   const { course } = useEditing();
+  const id = useCourse((s) => s.id);
   const [versions, setVersions] = useState(false);
   const sketching = useLay((s) => s.sketching !== null);
   const set = useSet();
@@ -79,6 +82,12 @@ export function PlanPanel() {
         maxLength={4000}
         placeholder="For you alone"
         onChangeText={(notes) => set({ notes: notes || undefined }, 'notes')}
+      />
+      <Button
+        title="Times of my runs"
+        icon="bar-chart-2"
+        onPress={() => router.push(`/course/${id}/times` as never)}
+        testID="plan-times"
       />
       <Button title="Earlier versions" icon="clock" onPress={() => setVersions(true)} />
       <VersionsSheet open={versions} onClose={() => setVersions(false)} />

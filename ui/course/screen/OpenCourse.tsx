@@ -35,7 +35,7 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
   const colours = useColours();
   const wide = useWindowDimensions().width >= WIDE;
   const focused = useIsFocused();
-  const { run, missing, dismiss } = useRun(id);
+  const { run, runHere, missing, dismiss } = useRun(id);
   const goTo = useGoTo(run);
   useOpening(id);
   useGridKept(id);
@@ -43,9 +43,10 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
   useEffect(() => soundEdits(), []);
   useEffect(() => {
     navigation.to = goTo;
-    navigation.runHere = () => run(true);
+    navigation.runHere = runHere;
     navigation.help = () => router.push('/help');
-  }, [goTo, run]);
+    navigation.times = () => router.push(`/course/${id}/times` as never);
+  }, [goTo, runHere, id]);
   const work = workOf(
     phase,
     useLay((s) => s.sketching !== null),
@@ -63,7 +64,7 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
             work={work}
             focused={focused}
             onTune={() => goTo('tune')}
-            onRunHere={() => run(true)}
+            onRunHere={runHere}
           />
         }
         onRun={run}

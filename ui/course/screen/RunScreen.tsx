@@ -13,6 +13,7 @@ import { RunView } from '../../run/RunView';
 import type { Best, Finished } from '../../run/finish/finished';
 import { useView } from '../../scene';
 import { api } from '../../state/api';
+import { keepAttempt } from '../../state/attempts';
 import { useCourse } from '../../state/courseStore';
 import { useFirsts } from '../../state/firsts';
 import { useLastRun } from '../../state/lastRun';
@@ -34,6 +35,8 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
   const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
   const best = useReplay(course, data?.proof?.run);
+  const client = useQueryClient();
+  const listAgain = () => client.invalidateQueries({ queryKey: ['attempts', id] });
   const place = useMemo(() => placeOf(from), [from]);
   // What is looked at while building comes back after the run.
   const [before] = useState(() => {
@@ -73,6 +76,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
       leaveLabel="Back to building"
       onLeave={leave}
       onProgress={(result) => useLastRun.getState().keep(result)}
+      onEnd={(ended) => void keepAttempt(id, ended).then(listAgain)}
       finished={(finished, again) => (
         <FinishPanel
           result={finished.result}
@@ -82,6 +86,12 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
           kind={course.kind}
         >
           <Keep id={id} kind={course.kind} finished={finished} best={finished.best} />
+          <Button
+            title="Times"
+            icon="bar-chart-2"
+            onPress={() => router.push(`/course/${id}/times` as never)}
+            testID="open-times"
+          />
           <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />
         </FinishPanel>
       )}

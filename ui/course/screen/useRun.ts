@@ -16,20 +16,27 @@ export function spotInView(course: Course, target: Vec3, depth: number): Vec3 | 
   return ground === null ? null : [x, ground, lane];
 }
 
-/** Begins a run of the open course, from its start or from the spot in view. */
+/** Begins a run of the open course: from its start, or from the spot in view. */
 export function useRun(id: string) {
   const [missing, setMissing] = useState(false);
-  const run = useCallback(
-    (fromHere = false) => {
+  const begin = useCallback(
+    (spotOf?: (course: Course) => Vec3 | null) => {
       const { course } = useCourse.getState();
       if (!course.pieces.some(({ family }) => family === 'start')) return setMissing(true);
-      if (!fromHere) return router.push(`/course/${id}/run` as never);
-      const spot = spotInView(course, useView.getState().target, useLay.getState().depth);
-      if (!spot) return showToast('There is no ground in the middle of the view to run from.');
-      const from = spot.map((v) => v.toFixed(2)).join(',');
-      router.push(`/course/${id}/run?from=${from}` as never);
+      const spot = spotOf?.(course);
+      if (spot === null) {
+        return showToast('There is no ground in the middle of the view to run from.');
+      }
+      const from = spot ? `?from=${spot.map((v) => v.toFixed(2)).join(',')}` : '';
+      router.push(`/course/${id}/run${from}` as never);
     },
     [id],
   );
-  return { run, missing, dismiss: useCallback(() => setMissing(false), []) };
+  // Neither takes anything: what is pressed hands over its event.
+  const run = useCallback(() => begin(), [begin]);
+  const runHere = useCallback(
+    () => begin((course) => spotInView(course, useView.getState().target, useLay.getState().depth)),
+    [begin],
+  );
+  return { run, runHere, missing, dismiss: useCallback(() => setMissing(false), []) };
 }

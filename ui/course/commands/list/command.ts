@@ -15,9 +15,15 @@ export interface Command {
 }
 
 /** What the screen does for commands that go somewhere; set while a course is open. */
-export const navigation: { to: (phase: Phase) => void; help: () => void; runHere: () => void } = {
+export const navigation: {
+  to: (phase: Phase) => void;
+  help: () => void;
+  times: () => void;
+  runHere: () => void;
+} = {
   to: () => {},
   help: () => {},
+  times: () => {},
   runHere: () => {},
 };
 

@@ -18,6 +18,12 @@ export const GO: readonly Command[] = [
     keys: 'Shift+4',
     run: () => navigation.runHere(),
   },
+  {
+    id: 'go.times',
+    label: 'Times of my runs',
+    group: 'Go',
+    run: () => navigation.times(),
+  },
   { id: 'undo', label: 'Undo', group: 'Go', keys: 'Ctrl+Z', run: () => course().undo() },
   { id: 'redo', label: 'Redo', group: 'Go', keys: 'Ctrl+Y', run: () => course().redo() },
   {

@@ -1,0 +1,78 @@
+import type { Page } from '@playwright/test';
+import { emptyCourse } from '@/core/course';
+import { layPieces } from '@/core/edit';
+import { toShareCode } from '@/core/formats';
+import { expectOpenToAll } from './support/axe';
+import { expect, test } from './support/test';
+
+/** A walk of some seconds with a cairn half way. */
+const COURSE = layPieces(emptyCourse('Timed Walk'), [
+  { family: 'slab', at: [6, -0.5, 0], size: [18, 0.5, 2] },
+  { family: 'start', at: [-2, 0, 0] },
+  { family: 'cairn', at: [5, 0, 0] },
+  { family: 'lantern', at: [12, 0, 0] },
+]);
+
+/** Runs to the right until the lantern is touched. */
+async function runRight(page: Page): Promise<void> {
+  await expect(page.getByTestId('run-clock')).toBeVisible();
+  await page.keyboard.down('ArrowRight');
+  await expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 30_000 });
+  await page.keyboard.up('ArrowRight');
+}
+
+test('runs are kept and read: parts, where the time went, gained and lost, one that did not get there', async ({
+  open,
+}) => {
+  const page = await open('/', 'wide');
+  await page.getByTestId('open-course').click();
+  await page.getByTestId('open-text').fill(toShareCode(COURSE));
+  await page.getByTestId('open-go').click();
+  await expect(page.getByTestId('save-state')).toContainText('4 pieces');
+  await page.getByTestId('phase-plan').click();
+  await page.getByTestId('plan-times').click();
+  await expect(page.getByTestId('no-times')).toBeVisible();
+  await page.getByRole('button', { name: 'Run it' }).click();
+
+  await runRight(page);
+  const first = await page.getByTestId('finish-time').textContent();
+  await page.getByTestId('open-times').click();
+  await expect(page.getByTestId('times-time')).toHaveText(first!);
+  const parts = page.getByTestId('parts-table');
+  await expect(parts.getByRole('row')).toHaveCount(3);
+  await expect(parts).toContainText('Cairn 1');
+  await expect(parts).toContainText('Lantern');
+  await expect(page.getByTestId('sum-of-best')).toContainText(first!);
+  await expect(page.getByTestId('time-spent')).toContainText('on foot');
+  await expect(page.getByTestId('mishaps')).toContainText('None in this run.');
+  // Alone it is held against nothing.
+  await expect(page.getByTestId('chart-speed')).toBeVisible();
+  await page.getByRole('tab', { name: 'Height' }).click();
+  await expect(page.getByTestId('chart-height')).toBeVisible();
+  await expectOpenToAll(page, 'times', true);
+
+  // Another that stands about first, so that it is the slower one.
+  await page.getByLabel('Back').click();
+  await page.getByTestId('run-again').click();
+  await page.waitForTimeout(1200);
+  await runRight(page);
+  await page.getByTestId('open-times').click();
+  const list = page.getByTestId('run-list');
+  await expect(list.getByRole('button')).toHaveCount(2);
+  await expect(page.getByTestId('chart-gap')).toBeVisible();
+  await expect(page.getByTestId('time-spent')).toContainText('waiting');
+  await expect(list).toContainText('the best');
+
+  // One that is left on the way is kept as well.
+  await page.getByLabel('Back').click();
+  await page.getByTestId('run-again').click();
+  await page.waitForTimeout(1500);
+  await page.keyboard.press('p');
+  await page.getByRole('button', { name: 'Back to building' }).click();
+  await page.getByTestId('phase-plan').click();
+  await page.getByTestId('plan-times').click();
+  await expect(page.getByTestId('run-list').getByRole('button')).toHaveCount(3);
+  await expect(page.getByTestId('run-list')).toContainText('did not get there');
+  await page.reload();
+  await expect(page.getByTestId('run-list').getByRole('button')).toHaveCount(3);
+});

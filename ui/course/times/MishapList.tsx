@@ -1,0 +1,67 @@
+import { View } from 'react-native';
+import type { Course } from '@/core/course';
+import { familyOf } from '@/core/pieces';
+import { TICKS_PER_SECOND } from '@/core/motion';
+import type { Mishap } from '@/core/timing';
+import { Text } from '../../parts';
+import { SPACE, useColours } from '../../theme';
+import type { KnownRun } from './runsKnown';
+
+interface MishapProps {
+  readonly course: Course;
+  readonly mishaps: readonly Mishap[];
+  readonly runs: readonly KnownRun[];
+}
+
+const WORDS: Record<Mishap['kind'], string> = {
+  fall: 'Fell',
+  hazard: 'Hit by',
+  crush: 'Crushed',
+};
+
+/** What went wrong, in words: what did it, by the name it has in the course. */
+export function mishapWords({ kind, piece }: Mishap, course: Course): string {
+  const found = course.pieces.find(({ id }) => id === piece);
+  if (!found) return kind === 'hazard' ? 'Hit' : WORDS[kind];
+  const name = (found.name ?? familyOf(found.family).label).toLowerCase();
+  return kind === 'hazard' ? `${WORDS.hazard} ${name}` : `${WORDS[kind]} at ${name}`;
+}
+
+/** Falls and hits of a run, by place and time. */
+export function MishapList({ course, mishaps, runs }: MishapProps) {
+  const colours = useColours();
+  const falls = runs.reduce((sum, run) => sum + run.falls, 0);
+  return (
+    <View style={{ gap: SPACE.xs }} testID="mishaps">
+      <Text as="heading">Falls and hits</Text>
+      {mishaps.length === 0 && <Text tint="slate">None in this run.</Text>}
+      {mishaps.map((mishap) => (
+        <View
+          key={`${mishap.tick} ${mishap.kind}`}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            minHeight: 40,
+            gap: SPACE.s,
+            borderTopWidth: 1,
+            borderColor: colours.line,
+          }}
+        >
+          <View style={{ width: 12, height: 12, borderRadius: 3, backgroundColor: colours.rust }} />
+          <Text as="small" style={{ flex: 1 }}>
+            {mishapWords(mishap, course)}
+          </Text>
+          <Text as="smallFigures" tint="slate">
+            {mishap.at.map((v) => v.toFixed(1)).join('  ')}
+          </Text>
+          <Text as="figures">{(mishap.tick / TICKS_PER_SECOND).toFixed(1)} s</Text>
+        </View>
+      ))}
+      {runs.length > 1 && (
+        <Text as="small" tint="slate">
+          {`${falls} ${falls === 1 ? 'fall' : 'falls'} in ${runs.length} runs of the course as it is.`}
+        </Text>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,121 @@
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import { emptyCourse } from '@/core/course';
+import { layPieces } from '@/core/edit';
+import type { Run } from '@/core/run';
+import type { Mishap, RunPart, RunSheet } from '@/core/timing';
+import { mishapWords } from './MishapList';
+import { partRows } from './PartsTable';
+import { rangeOf } from './RunChart';
+import { endWords } from './RunList';
+import type { KnownRun } from './runsKnown';
+import { marksOf, SheetView } from './SheetView';
+
+jest.mock('@expo/vector-icons/Feather', () => () => null);
+
+const COURSE = layPieces(emptyCourse('Trial'), [
+  { family: 'start', at: [0, 0, 0] },
+  { family: 'thorns', at: [4, 0, 0], name: 'Quay thorns' },
+]);
+const part = (key: string, at: number, time: number): RunPart => ({
+  key,
+  name: key === 'goal' ? 'Lantern' : `Cairn ${key}`,
+  at,
+  time,
+});
+const known = (change: Partial<KnownRun> = {}): KnownRun => ({
+  key: '1',
+  run: { course: 'now', claim: 30 } as Run,
+  name: 'Run 1',
+  finished: true,
+  time: 30,
+  falls: 0,
+  at: 0,
+  fromStart: true,
+  parts: [part('1', 12, 12), part('goal', 30, 18)],
+  ...change,
+});
+const sheet = (change: Partial<RunSheet> = {}): RunSheet => ({
+  finished: true,
+  time: 30,
+  parts: known().parts,
+  spent: { moving: 20, waiting: 4, air: 6, hit: 0, back: 0 },
+  mishaps: [],
+  samples: [0, 600, 1440, 2400, 3600].map((tick, i) => ({
+    along: i * 10,
+    tick,
+    speed: 4,
+    height: i,
+  })),
+  length: 40,
+  gaps: [],
+  ...change,
+});
+const mishap = (change: Partial<Mishap>): Mishap => ({
+  kind: 'fall',
+  tick: 240,
+  at: [1, 2, 0],
+  piece: null,
+  ...change,
+});
+
+test('a part is held against the best it ever took, in whichever run', () => {
+  const other = known({ parts: [part('1', 10, 10), part('goal', 40, 30)] });
+  expect(partRows(known().parts, [known(), other])).toEqual([
+    { name: 'Cairn 1', at: 12, time: 12, best: 10 },
+    { name: 'Lantern', at: 30, time: 18, best: 18 },
+  ]);
+});
+
+test.each([
+  [known(), true, 'the best'],
+  [known(), false, 'no falls'],
+  [known({ falls: 2 }), false, '2 falls'],
+  [known({ finished: false, falls: 1 }), false, 'did not get there, 1 fall'],
+  [known({ fromStart: false }), false, 'begun part of the way'],
+])('a run is told by how it ended', (run, best, words) => {
+  expect(endWords(run, best)).toBe(words);
+});
+
+test('what went wrong is told by the name the piece has', () => {
+  expect(mishapWords(mishap({ kind: 'hazard', piece: 'p2' }), COURSE)).toBe('Hit by quay thorns');
+  expect(mishapWords(mishap({ kind: 'hazard', piece: 'gone' }), COURSE)).toBe('Hit');
+  expect(mishapWords(mishap({}), COURSE)).toBe('Fell');
+  expect(mishapWords(mishap({ kind: 'crush', piece: 'p2' }), COURSE)).toBe(
+    'Crushed at quay thorns',
+  );
+});
+
+test('marks stand where the parts ended, the goal left out', () => {
+  expect(marksOf(sheet())).toEqual([20]);
+});
+
+test('a chart of next to nothing is no cliff', () => {
+  const points = [
+    { along: 0, value: 0 },
+    { along: 1, value: 0.01 },
+    { along: 2, value: null },
+  ];
+  expect(rangeOf(points, true)).toEqual([-0.1, 0.2]);
+  expect(rangeOf([{ along: 0, value: 6 }], false)).toEqual([0, 6]);
+  expect(rangeOf([{ along: 0, value: -3 }], true)).toEqual([-3, 0]);
+});
+
+test('a run alone shows its speed; held against another what it gained and lost', () => {
+  const show = (own: RunSheet, rival: Run | null) =>
+    render(
+      <SheetView course={COURSE} shown={known()} runs={[known()]} sheet={own} rival={rival} />,
+    );
+  show(sheet(), null);
+  expect(screen.getByTestId('chart-speed')).toBeTruthy();
+  expect(screen.queryByText('Gained and lost')).toBeNull();
+  fireEvent.press(screen.getByLabelText('Height'));
+  expect(screen.getByTestId('chart-height')).toBeTruthy();
+  screen.unmount();
+  const gaps = [{ along: 0, tick: 0, gap: 0 }];
+  show(sheet({ gaps, mishaps: [mishap({ kind: 'hazard', piece: 'p2' })] }), {
+    claim: 29,
+  } as Run);
+  expect(screen.getByTestId('chart-gap')).toBeTruthy();
+  expect(screen.getByText('+1.000')).toBeTruthy();
+  expect(screen.getByText('Hit by quay thorns')).toBeTruthy();
+});
