@@ -52,7 +52,7 @@ test('runs are kept and read: parts, where the time went, gained and lost, one t
   await expectOpenToAll(page, 'times', true);
 
   // Another that stands about first, so that it is the slower one.
-  await page.getByLabel('Back').click();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
   await page.getByTestId('run-again').click();
   await page.waitForTimeout(1200);
   await runRight(page);
@@ -64,7 +64,7 @@ test('runs are kept and read: parts, where the time went, gained and lost, one t
   await expect(list).toContainText('the best');
 
   // One that is left on the way is kept as well.
-  await page.getByLabel('Back').click();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
   await page.getByTestId('run-again').click();
   await page.waitForTimeout(1500);
   await page.keyboard.press('p');

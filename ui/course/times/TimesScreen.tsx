@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useFonts } from 'expo-font';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
@@ -9,7 +10,7 @@ import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
 import { useOpenCourse } from '../../state/useOpenCourse';
-import { SPACE, WIDE } from '../../theme';
+import { RUN_FONTS, SPACE, WIDE } from '../../theme';
 import { RunList } from './RunList';
 import { bestOf, rivalOf, runsKnown, type Against, type KnownRun } from './runsKnown';
 import { SheetView } from './SheetView';
@@ -17,6 +18,7 @@ import { useSheet } from './useSheet';
 
 /** What the maker's runs of a course tell. */
 export function TimesScreen({ id }: { id: string }) {
+  useFonts(RUN_FONTS);
   const { ready, error, retry } = useOpenCourse(id);
   const course = useCourse((s) => s.course);
   const kept = useQuery({
@@ -61,7 +63,7 @@ function NoRuns({ id, before }: { id: string; before: number }) {
         kind="main"
         title="Run it"
         icon="play"
-        onPress={() => router.push(`/course/${id}/run` as never)}
+        onPress={() => router.replace(`/course/${id}/run` as never)}
       />
     </View>
   );
@@ -82,7 +84,8 @@ interface TimesProps {
 function Times({ id, course, runs }: TimesProps) {
   const wide = useWindowDimensions().width >= WIDE;
   const { data } = useCourseOnServer(id);
-  const [key, setKey] = useState(runs[0].key);
+  // Until one is touched, the latest, also when that becomes known a moment later.
+  const [key, setKey] = useState<string | null>(null);
   const [against, setAgainst] = useState<Against>('best');
   const shown = runs.find((run) => run.key === key) ?? runs[0];
   const hash = shown.run.course;
