@@ -14,7 +14,7 @@ import { courseHash, FieldIndex, type Run, type RunResult } from '@/core/run';
 import { Ambience } from '../music/ambience/Ambience';
 import { Canvas, useGestures } from '../scene';
 import { useColours, WIDE } from '../theme';
-import { attemptStep, firstAttempt, isHeld } from './attempt';
+import { attemptStep, firstAttempt, isHeld, type AttemptEvent } from './attempt';
 import { FlickAim } from './controls/FlickAim';
 import { TouchControls } from './controls/TouchControls';
 import { useControls } from './controls/useControls';
@@ -108,9 +108,31 @@ function finishedRun(live: LiveRun, { course, from, best }: RunProps, result: Ru
   };
 }
 
+/** What is done once the run is over: it is told, and what it came to is shown. */
+function useFinish(
+  props: RunProps,
+  live: LiveRun,
+  send: (event: AttemptEvent) => void,
+  end: () => void,
+): () => void {
+  const { onProgress } = props;
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+  });
+  return useCallback(() => {
+    const result = live.result();
+    onProgress?.(result);
+    end();
+    const lost = live.events.some((event) => event.kind === 'lost');
+    if (!result.finished) send({ do: 'ended', why: lost ? 'lost' : 'time-up' });
+    else send({ do: 'done', finished: finishedRun(live, latest.current, result) });
+  }, [live, onProgress, end, send]);
+}
+
 /** The scene, the clock, the controls, and what follows the goal. */
 export function ReadyRun(props: RunProps) {
-  const { course, best, onProgress, finished } = props;
+  const { course, best, finished } = props;
   const colours = useColours();
   const { width } = useWindowDimensions();
   const { attempt, send, live, starts } = useAttempt(props);
@@ -134,21 +156,7 @@ export function ReadyRun(props: RunProps) {
   const still = useMemo(() => ({ begin: () => sideOn || worked === 'pedals' }), [sideOn, worked]);
   useGestures(host, worked === 'strokes' ? flick.tool : still);
 
-  const latest = useRef(props);
-  useEffect(() => {
-    latest.current = props;
-  });
-  const finish = useCallback(() => {
-    const result = live.result();
-    onProgress?.(result);
-    end();
-    const lost = live.events.some((event) => event.kind === 'lost');
-    if (!result.finished) send({ do: 'ended', why: lost ? 'lost' : 'time-up' });
-    else send({ do: 'done', finished: finishedRun(live, latest.current, result) });
-  }, [live, onProgress, end, send]);
-
-  const runnerAt = useCallback((): Vec3 => [live.state.x, live.state.y, live.state.z], [live]);
-  const isQuiet = useCallback(() => live.state.field[FieldIndex.quiet] > 0, [live]);
+  const finish = useFinish(props, live, send, end);
   const touch = width < WIDE || navigator.maxTouchPoints > 0;
   return (
     <View style={{ flex: 1, backgroundColor: colours.sky, overflow: 'hidden' }}>
@@ -168,7 +176,7 @@ export function ReadyRun(props: RunProps) {
         <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />
       )}
       <RunMusic live={live} course={course} held={held} />
-      <Ambience course={course} listener={runnerAt} quiet={isQuiet} />
+      <HeardThere live={live} course={course} />
       <RunHud
         live={live}
         course={course}
@@ -196,6 +204,13 @@ export function ReadyRun(props: RunProps) {
       />
     </View>
   );
+}
+
+/** The sound of the course about the runner. */
+function HeardThere({ live, course }: { live: LiveRun; course: Course }) {
+  const at = useCallback((): Vec3 => [live.state.x, live.state.y, live.state.z], [live]);
+  const isQuiet = useCallback(() => live.state.field[FieldIndex.quiet] > 0, [live]);
+  return <Ambience course={course} listener={at} quiet={isQuiet} />;
 }
 
 interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
