@@ -13,4 +13,4 @@ export {
   signedDistance,
 } from './cast';
 export { sensorHits } from './sense';
-export { beginningOf, teleport, respawn, standClear } from './teleport';
+export { beginningOf, reachOfNormal, teleport, respawn, standClear } from './teleport';

@@ -51,6 +51,17 @@ const MOST_PUSHES = 8;
 const FARTHEST = 1;
 /** Least square of the part of a way out that lies in a side-on stage's plane. */
 const LEAST_REACH = 0.04;
+
+/**
+ * The square of the part of a way out of a solid, told by its normal, that a runner can go: all of it where it
+ * is free, on a side-on stage what lies in its plane; 0 where that is too little to get out by.
+ */
+export function reachOfNormal({ lane }: World, nx: number, ny: number): number {
+  if (lane === null) return 1;
+  const reach = nx * nx + ny * ny;
+  return reach < LEAST_REACH ? 0 : reach;
+}
+
 /** Least upward part of the normal of what the runner then stands on. */
 const FIRM = 0.3;
 
@@ -88,8 +99,8 @@ function pushOut(world: World, s: RunState): boolean {
     const gap = signedDistance(world, s, body, c, s);
     const depth = -gap.distance;
     if (depth <= deepest) continue;
-    const reach = world.lane === null ? 1 : gap.nx * gap.nx + gap.ny * gap.ny;
-    if (reach < LEAST_REACH) continue;
+    const reach = reachOfNormal(world, gap.nx, gap.ny);
+    if (reach === 0) continue;
     deepest = depth;
     const out = (depth + SKIN) / reach;
     ox = gap.nx * out;

@@ -10,6 +10,7 @@ import {
   newCapsulePath,
   outsideBox,
   outsideCurrentBounds,
+  reachOfNormal,
   runnerPath,
   signedDistance,
 } from '../contact';
@@ -17,8 +18,6 @@ import { push } from './move';
 
 /** Overlap left after being pushed that counts as crushed, m. */
 const CRUSH = 0.03;
-/** Least square of the part of a way out that lies in a side-on stage's plane: out along it is not too far. */
-const LEAST_REACH = 0.04;
 /** Gaps wider than this need no push; the skin minus what rounding may take from it, m. */
 const TOUCHING = SKIN - 1e-6;
 
@@ -144,12 +143,9 @@ function pushedOut(world: World, s: RunState, c: Collider, path: Trajectory): bo
   if (gap.distance >= TOUCHING) return false;
   let { nx, ny, nz } = gap;
   const out = SKIN - gap.distance;
-  let reach = 1;
-  if (world.lane !== null) {
-    reach = nx * nx + ny * ny;
-    if (reach < LEAST_REACH) return false;
-    nz = 0;
-  }
+  const reach = reachOfNormal(world, nx, ny);
+  if (reach === 0) return false;
+  if (world.lane !== null) nz = 0;
   nx /= reach;
   ny /= reach;
   nz /= reach;
