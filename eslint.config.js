@@ -41,6 +41,16 @@ const UI = [
   'help',
 ];
 
+/** A room of the interface is entered by its index from the rooms above it; a few files of it besides. */
+const entered = (room, above, ...besides) =>
+  above.map((target) => ({
+    target: `./ui/${target}`,
+    from: `./ui/${room}`,
+    except: ['./index.ts', ...besides],
+    message: 'Rooms are entered by their index.',
+  }));
+const above = (room) => UI.slice(UI.indexOf(room) + 1);
+
 /** Rooms are entered by their index: what lies behind it is their own. */
 const byIndex = (patterns) => ({
   'no-restricted-imports': [
@@ -101,6 +111,13 @@ module.exports = defineConfig([
             ...floors('./core', CORE),
             ...floors('./core/run', RUN),
             ...floors('./ui', UI),
+            ...entered('theme', above('theme')),
+            ...entered('parts', above('parts')),
+            // The pictures of runners in the lists come without all that draws a scene; a view's shape is a type.
+            ...entered('scene', above('scene'), './runnerForms.ts', './view.ts'),
+            ...entered('run/runners', above('run')),
+            ...entered('course/lay/tools/pieces', ['course/scene', 'course/commands']),
+            ...entered('course/lay/tools/sketch', ['course/plan', 'course/scene']),
             ...zone('./server', './ui', './app', './cli', './workers'),
             ...zone('./cli', './ui', './app', './server', './workers'),
             ...zone('./demo', './ui', './app', './server', './cli', './workers'),
