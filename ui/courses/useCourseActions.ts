@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
-import type { Course } from '@/core/course';
+import { MAX_NAME, type Course } from '@/core/course';
 import type { CourseListed } from '@/core/protocol';
 import { showToast } from '../parts';
 import { api } from '../state/api';
@@ -25,7 +25,7 @@ export function useCourseActions(onKept: () => void) {
   const duplicate = ({ id, name }: CourseListed) =>
     void api
       .course(id)
-      .then(({ course }) => keep({ ...course, name: `${name} copy`.slice(0, 60) }, 'stay'))
+      .then(({ course }) => keep({ ...course, name: `${name} copy`.slice(0, MAX_NAME) }, 'stay'))
       .catch(say);
   const listAgain = () => client.invalidateQueries({ queryKey: ['courses'] });
   const remove = useMutation({

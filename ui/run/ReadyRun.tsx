@@ -61,16 +61,19 @@ export interface EndedRun {
 /** Attempts shorter than this are none, ticks. */
 const LEAST_TICKS = 60;
 
-/** Tells of each attempt once, when it is over. */
+/** Tells of each attempt once, when it is over; with what it came to, where that is known already. */
 function useEndTold(live: LiveRun, { course, from, onEnd }: RunProps) {
   const told = useRef<LiveRun | null>(null);
-  return useCallback(() => {
-    if (!onEnd || told.current === live || live.state.tick < LEAST_TICKS) return;
-    told.current = live;
-    const result = live.result();
-    const run = live.recorder.run(courseHash(course), result.time, live.seed, live.start);
-    onEnd({ run, result, fromStart: from === undefined });
-  }, [live, course, from, onEnd]);
+  return useCallback(
+    (known?: RunResult) => {
+      if (!onEnd || told.current === live || live.state.tick < LEAST_TICKS) return;
+      told.current = live;
+      const result = known ?? live.result();
+      const run = live.recorder.run(courseHash(course), result.time, live.seed, live.start);
+      onEnd({ run, result, fromStart: from === undefined });
+    },
+    [live, course, from, onEnd],
+  );
 }
 
 /** An attempt and what is done to it; the run of it is made anew with each. */
@@ -113,7 +116,7 @@ function useFinish(
   props: RunProps,
   live: LiveRun,
   send: (event: AttemptEvent) => void,
-  end: () => void,
+  end: (result: RunResult) => void,
 ): () => void {
   const { onProgress } = props;
   const latest = useRef(props);
@@ -123,7 +126,7 @@ function useFinish(
   return useCallback(() => {
     const result = live.result();
     onProgress?.(result);
-    end();
+    end(result);
     const lost = live.events.some((event) => event.kind === 'lost');
     if (!result.finished) send({ do: 'ended', why: lost ? 'lost' : 'time-up' });
     else send({ do: 'done', finished: finishedRun(live, latest.current, result) });
@@ -218,7 +221,7 @@ interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
   readonly onShapes: (shown: boolean) => void;
   readonly onAgain: () => void;
   /** Tells that the attempt is over. */
-  readonly end: () => void;
+  readonly end: (result: RunResult) => void;
 }
 
 /** What comes up before a run, in a pause, and at an end without the goal. */
@@ -226,8 +229,9 @@ function RunSheets(props: RunSheetsProps) {
   const { course, attempt, send, live, starts, onProgress, onLeave, end } = props;
   const { choosing, counting, paused, ended, done } = attempt;
   const leave = () => {
-    onProgress?.(live.result());
-    end();
+    const result = live.result();
+    onProgress?.(result);
+    end(result);
     onLeave();
   };
   return (

@@ -5,10 +5,11 @@ const mockKept = new Map<string, unknown>();
 let mockForbidden = false;
 jest.mock('idb-keyval', () => ({
   createStore: () => null,
-  entries: jest.fn(async () => {
+  keys: jest.fn(async () => {
     if (mockForbidden) throw new Error('no storage');
-    return [...mockKept];
+    return [...mockKept.keys()];
   }),
+  getMany: jest.fn(async (keys: string[]) => keys.map((key) => mockKept.get(key))),
   set: jest.fn(async (key: string, value: unknown) => {
     if (mockForbidden) throw new Error('no storage');
     mockKept.set(key, value);

@@ -1,4 +1,4 @@
-import { createStore, delMany, entries, set } from 'idb-keyval';
+import { createStore, delMany, getMany, keys, set } from 'idb-keyval';
 import type { Vec3 } from '@/core/geometry';
 import type { Run, RunResult } from '@/core/run';
 import { partsOf, type RunPart } from '@/core/timing';
@@ -28,6 +28,13 @@ const attempts = () => (store ??= createStore('stonehop-attempts', 'attempts'));
 const keyOf = ({ course, at }: Pick<KeptAttempt, 'course' | 'at'>): string =>
   `${course} ${String(at).padStart(15, '0')}`;
 
+/** Where the attempts at a course are kept, the latest first; those at others are not read for it. */
+const keysOf = async (course: string): Promise<string[]> =>
+  (await keys<string>(attempts()))
+    .filter((key) => key.startsWith(`${course} `))
+    .sort()
+    .reverse();
+
 /** Keeps an attempt; where the browser forbids storage the run counts all the same. */
 export async function keepAttempt(
   course: string,
@@ -49,11 +56,7 @@ export async function keepAttempt(
   };
   try {
     await set(keyOf(kept), kept, attempts());
-    const keys = (await entries<string, KeptAttempt>(attempts()))
-      .map(([key]) => key)
-      .filter((key) => key.startsWith(`${course} `))
-      .sort();
-    const over = keys.slice(0, Math.max(0, keys.length - MOST_ATTEMPTS));
+    const over = (await keysOf(course)).slice(MOST_ATTEMPTS);
     if (over.length > 0) await delMany(over, attempts());
   } catch {
     // Told nowhere: there is nothing the runner could do about it now.
@@ -63,10 +66,8 @@ export async function keepAttempt(
 /** The attempts at a course on this device, the latest first; none where the browser forbids storage. */
 export async function attemptsAt(course: string): Promise<readonly KeptAttempt[]> {
   try {
-    return (await entries<string, KeptAttempt>(attempts()))
-      .map(([, kept]) => kept)
-      .filter((kept) => kept?.course === course)
-      .sort((a, b) => b.at - a.at);
+    const kept = await getMany<KeptAttempt>(await keysOf(course), attempts());
+    return kept.filter((one) => one !== undefined);
   } catch {
     return [];
   }

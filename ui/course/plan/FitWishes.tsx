@@ -11,39 +11,27 @@ interface WishesProps {
   readonly onChange: (value: Wishes) => void;
 }
 
+const LENGTHS = [
+  { key: 'width', label: 'Track width', step: 0.5, min: 1, max: 8 },
+  { key: 'tolerance', label: 'Keep within', step: 0.25, min: 0.25, max: 4 },
+  { key: 'tightest', label: 'Tightest bend', step: 1, min: 3, max: 20 },
+] as const;
+
 /** How wide the track is, how near to the line it keeps, and how it bends. */
 export function FitWishes({ value, onChange }: WishesProps) {
   const change = (part: Partial<Wishes>) => onChange({ ...value, ...part });
   return (
     <>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
-        <Stepper
-          label="Track width"
-          value={value.width}
-          unit="m"
-          step={0.5}
-          min={1}
-          max={8}
-          onChange={(width) => change({ width })}
-        />
-        <Stepper
-          label="Keep within"
-          value={value.tolerance}
-          unit="m"
-          step={0.25}
-          min={0.25}
-          max={4}
-          onChange={(tolerance) => change({ tolerance })}
-        />
-        <Stepper
-          label="Tightest bend"
-          value={value.tightest}
-          unit="m"
-          step={1}
-          min={3}
-          max={20}
-          onChange={(tightest) => change({ tightest })}
-        />
+        {LENGTHS.map(({ key, ...length }) => (
+          <Stepper
+            key={key}
+            {...length}
+            unit="m"
+            value={value[key]}
+            onChange={(next) => change({ [key]: next })}
+          />
+        ))}
       </View>
       <Choices
         label="Bends"

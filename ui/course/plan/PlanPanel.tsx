@@ -1,7 +1,13 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Course, CourseKind, CourseSpace } from '@/core/course';
+import {
+  MAX_NAME,
+  nameProblem,
+  type Course,
+  type CourseKind,
+  type CourseSpace,
+} from '@/core/course';
 import { setKind } from '@/core/edit';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
 import { Button, Choices, Field, KIND_WORDS, NumberField, Text } from '../../parts';
@@ -43,8 +49,8 @@ export function PlanPanel() {
       <Field
         label="Name"
         value={course.name}
-        maxLength={60}
-        error={course.name.trim().length < 3 ? 'A name needs at least three letters.' : undefined}
+        maxLength={MAX_NAME}
+        error={nameProblem(course.name) ?? undefined}
         onChangeText={(name) => set({ name }, 'name')}
         testID="course-name"
       />

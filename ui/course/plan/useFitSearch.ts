@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Fit, FitWish } from '@/core/edit';
-import { beginFit, type CancellableJob } from '@/workers/fit';
+import { beginFit } from '@/workers/fit';
+import type { CancellableJob } from '@/workers/job';
 
 /** A search for track: how far it is, what went wrong, and how one is begun and ended. */
 export interface FitSearch {

@@ -15,11 +15,9 @@ interface PartRow {
   readonly best: number;
 }
 
-/** Each part of a run with the best it ever took in any of them. */
-export function partRows(parts: readonly RunPart[], runs: readonly KnownRun[]): PartRow[] {
-  const best = bestParts([parts, ...runs.map((run) => run.parts)]);
-  return parts.map(({ name, at, time, key }) => ({ name, at, time, best: best.get(key)! }));
-}
+/** Each part of a run with the best it ever took. */
+export const partRows = (parts: readonly RunPart[], best: ReadonlyMap<string, number>): PartRow[] =>
+  parts.map(({ name, at, time, key }) => ({ name, at, time, best: best.get(key) ?? time }));
 
 const column = createColumnHelper<PartRow>();
 const COLUMNS = [
@@ -58,7 +56,8 @@ interface PartsProps {
 /** A run's parts against the best of each, and what would be if all went as well as it ever did. */
 export function PartsTable({ parts, runs, targets }: PartsProps) {
   if (parts.length === 0) return null;
-  const sum = sumOfBest(parts, bestParts([parts, ...runs.map((run) => run.parts)]));
+  const best = bestParts([parts, ...runs.map((run) => run.parts)]);
+  const sum = sumOfBest(parts, best);
   const whole = parts[parts.length - 1].key === 'goal';
   return (
     <View style={{ gap: SPACE.s }}>
@@ -66,7 +65,7 @@ export function PartsTable({ parts, runs, targets }: PartsProps) {
       <FigureTable
         label="Parts of the run"
         heads
-        rows={partRows(parts, runs)}
+        rows={partRows(parts, best)}
         columns={COLUMNS}
         testID="parts-table"
       />
