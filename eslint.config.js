@@ -20,6 +20,7 @@ const CORE = [
   'edit',
   'run',
   'route',
+  'sight',
   'timing',
   'check',
   'formats',

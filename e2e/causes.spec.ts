@@ -1,8 +1,9 @@
 import { expect, test } from './support/test';
-import { begin, figure, finished, lay, run, tune } from './support/tuning';
+import { figure, finished, lay, run, tune } from './support/tuning';
+import { yard } from './support/yard';
 
-test('a lantern stays shut until a shell is gathered, and says so', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Lock');
+test('a lantern stays shut until a shell is gathered, and says so', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Lock');
   await tune(page, 'Lantern', 'Figures');
   await page.getByText('When enough is gathered', { exact: true }).tap();
   await figure(page, 'How many', 1);
@@ -17,8 +18,8 @@ test('a lantern stays shut until a shell is gathered, and says so', async ({ ope
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
 });
 
-test('a portal carries to the one high up beside the lantern', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Portals');
+test('a portal carries to the one high up beside the lantern', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Portals');
   await lay(page, hands, 'Marks', 'portal', [-0.5, 0, 0]);
   await lay(page, hands, 'Marks', 'portal', [1.5, 0, 0]);
   await hands.tap([1.5, 1, 0]);
@@ -41,8 +42,8 @@ test('a portal carries to the one high up beside the lantern', async ({ open }) 
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
 });
 
-test('a crate that throws hits the runner who stands in its way', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Thrower');
+test('a crate that throws hits the runner who stands in its way', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Thrower');
   await lay(page, hands, 'Timber', 'crate', [1, 0, 0]);
   await hands.tap([1, 0.5, 0]);
   await page.getByRole('button', { name: 'Tune', exact: true }).tap();
@@ -56,8 +57,8 @@ test('a crate that throws hits the runner who stands in its way', async ({ open 
   await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
 });
 
-test('a stone stopping from above only is jumped up through and stood on', async ({ open }) => {
-  const { page, hands } = await begin(open, 'One way');
+test('a stone stopping from above only is jumped up through and stood on', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'One way');
   await lay(page, hands, 'Floors', 'slab', [-2, 0, 1.6]);
   await hands.tap([-2, 0.2, 1.9]);
   await page.getByRole('button', { name: 'Tune', exact: true }).tap();
@@ -77,8 +78,8 @@ test('a stone stopping from above only is jumped up through and stood on', async
   await hands.hold('run-jump', { x: 0.5, y: 0.5 }, () => finished(page));
 });
 
-test('on the third beat the tide comes in over the course', async ({ open }) => {
-  const { page } = await begin(open, 'Flood');
+test('on the third beat the tide comes in over the course', async ({ openMade }) => {
+  const { page } = await yard(openMade, 'Flood');
   await page.getByTestId('phase-tune').tap();
   await page.getByRole('tab', { name: 'Course', exact: true }).tap();
   await page.getByTestId('give-tempo').tap();
@@ -93,8 +94,8 @@ test('on the third beat the tide comes in over the course', async ({ open }) => 
   await expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 });
 });
 
-test('two legs are run one after the other, each to its own lantern', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Legs');
+test('two legs are run one after the other, each to its own lantern', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Legs');
   await lay(page, hands, 'Marks', 'start', [-2, 0, 1]);
   await expect(page.getByText('Leg 2 begins here', { exact: false })).toBeVisible();
   await lay(page, hands, 'Marks', 'lantern', [2.5, 0, 1.4]);
@@ -109,9 +110,9 @@ test('two legs are run one after the other, each to its own lantern', async ({ o
 });
 
 test('what players see is framed along the way, and the course’s picture is taken from here', async ({
-  open,
+  openMade,
 }) => {
-  const { page } = await begin(open, 'Seen');
+  const { page } = await yard(openMade, 'Seen');
   await page.getByTestId('phase-tune').tap();
   await page.getByRole('tab', { name: 'Course', exact: true }).tap();
   await page.getByRole('checkbox', { name: 'Show what players see' }).tap();

@@ -1,10 +1,11 @@
 import { expect, test } from './support/test';
-import { begin, figure, finished, lay, run, tune } from './support/tuning';
+import { figure, finished, lay, run, tune } from './support/tuning';
+import { yard } from './support/yard';
 
 const AHEAD = { x: 0.5, y: 0.05 };
 
-test('a boost throws the runner as far as it could not get by itself', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Boost');
+test('a boost throws the runner as far as it could not get by itself', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Boost');
   await lay(page, hands, 'Regions', 'boost', [0.5, 0, 0]);
   await tune(page, 'Lantern', 'Figures');
   for (const [dial, value] of Object.entries({ at0: '7.2', at1: '-1.2' })) {
@@ -12,11 +13,32 @@ test('a boost throws the runner as far as it could not get by itself', async ({ 
     await page.getByTestId(`dial-${dial}`).press('Enter');
   }
   await run(page);
+  // The pad is put under the other thumb, larger and higher up, and works there.
+  await page.getByLabel('Pause').first().tap();
+  await page.getByTestId('arrange-open').tap();
+  // A run that goes on is worked, not arranged.
+  await page.keyboard.press('p');
+  await expect(page.getByTestId('arrange-done')).toHaveCount(0);
+  await page.keyboard.press('p');
+  await page.getByTestId('arrange-open').tap();
+  const pad = page.getByTestId('run-pad');
+  const before = (await pad.boundingBox())!;
+  await page.getByLabel('Left-handed').tap();
+  await page.getByRole('slider', { name: 'Size' }).fill('1');
+  const place = page.getByRole('button', { name: 'Place of the pad' });
+  await place.focus();
+  for (let i = 0; i < 5; i++) await place.press('ArrowUp');
+  const after = (await pad.boundingBox())!;
+  expect(after.x - before.x).toBeGreaterThan(120);
+  expect(before.y + before.height - (after.y + after.height)).toBeCloseTo(40, 0);
+  expect(after.width / before.width).toBeCloseTo(1.35, 2);
+  await page.getByTestId('arrange-done').tap();
+  await page.getByRole('button', { name: 'Go on' }).tap();
   await hands.hold('run-pad', AHEAD, () => finished(page));
 });
 
-test('two rounds are run, each past the cairn', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Rounds');
+test('two rounds are run, each past the cairn', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Rounds');
   await page.getByTestId('phase-plan').tap();
   await page.getByRole('radio', { name: 'Laps', exact: true }).tap();
   await figure(page, 'Rounds', 2);
@@ -30,8 +52,8 @@ test('two rounds are run, each past the cairn', async ({ open }) => {
   await hands.hold('run-pad', AHEAD, () => finished(page));
 });
 
-test('a crusher sleeps until the runner is near, and then comes down', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Crusher');
+test('a crusher sleeps until the runner is near, and then comes down', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Crusher');
   await lay(page, hands, 'Hazards', 'crusher', [0, 0, 0]);
   await tune(page, 'Crusher', 'Motion');
   await page.getByRole('radio', { name: 'When the runner is near', exact: true }).tap();
@@ -45,8 +67,8 @@ test('a crusher sleeps until the runner is near, and then comes down', async ({ 
   await expect(page.getByText(/^(Hurt|Crushed)$/)).toBeVisible({ timeout: 20_000 });
 });
 
-test('a beam of light sweeps over the start on the beat', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Beam');
+test('a beam of light sweeps over the start on the beat', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Beam');
   await lay(page, hands, 'Hazards', 'light-beam', [1, 0, 0]);
   await page.getByTestId('phase-tune').tap();
   await page.getByRole('tab', { name: 'Course', exact: true }).tap();
@@ -60,8 +82,8 @@ test('a beam of light sweeps over the start on the beat', async ({ open }) => {
   await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
 });
 
-test('who steps into a tide pool is in the tide', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Pool');
+test('who steps into a tide pool is in the tide', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Pool');
   await lay(page, hands, 'Regions', 'pool', [0, 0, 0]);
   await run(page);
   await hands.hold('run-pad', AHEAD, () =>
@@ -70,9 +92,9 @@ test('who steps into a tide pool is in the tide', async ({ open }) => {
 });
 
 test('thorns beside the way hurt once a part of their shape is given an allowance', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await begin(open, 'Allowance');
+  const { page, hands } = await yard(openMade, 'Allowance');
   await lay(page, hands, 'Hazards', 'thorns', [0, 0, 1.6]);
   await tune(page, 'Thorn row', 'Contact');
   await page.getByTestId('draw-shape').tap();

@@ -12,9 +12,9 @@ const tool = async (page: Page, name: string) => {
 };
 
 test('a walled yard with an inside corner: the wall stops the runner, its doorway lets it out', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await yard(open, 'Wall Yard');
+  const { page, hands } = await yard(openMade, 'Wall Yard');
   await tool(page, 'Wall');
   const posts: Vec3[] = [
     [-4, 0, -3],
@@ -45,9 +45,9 @@ test('a walled yard with an inside corner: the wall stops the runner, its doorwa
 });
 
 test('a ring of eight stones, a mirrored half, and a platform of any outline are run over', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await yard(open, 'Round Walk');
+  const { page, hands } = await yard(openMade, 'Round Walk');
   await hands.pinchOut();
   // A platform with a dent, from the slab to where the lantern will stand.
   await tool(page, 'Platform');
@@ -209,9 +209,9 @@ async function heavyBall(rings: number): Promise<Buffer> {
 }
 
 test('a 3D model comes in as scenery, made lighter, and is there after a reload; a broken one says why', async ({
-  open,
+  openMade,
 }) => {
-  const { page } = await yard(open, 'Model Yard');
+  const { page } = await yard(openMade, 'Model Yard');
   await tool(page, 'Kit');
   const model = (name: string, buffer: Buffer) =>
     page.getByTestId('model-file').setInputFiles({ name, mimeType: 'model/gltf-binary', buffer });

@@ -6,8 +6,10 @@ import { drive } from '@/demo/drive';
 import { expect, test } from './support/test';
 import { pieces, runAhead, yard } from './support/yard';
 
-test('an oval is drawn, fitted with track that closes, and run on and round', async ({ open }) => {
-  const { page, hands } = await yard(open, 'Oval');
+test('an oval is drawn, fitted with track that closes, and run on and round', async ({
+  openMade,
+}) => {
+  const { page, hands } = await yard(openMade, 'Oval');
   await page.getByTestId('phase-plan').tap();
   await page.getByText('Draw', { exact: true }).tap();
   // The scene makes room for drawing first.
@@ -76,9 +78,9 @@ const PNG = Buffer.from(
 );
 
 test('a route with a branch, a note that is changed, and a picture laid under it by two fingers', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await yard(open, 'Branches');
+  const { page, hands } = await yard(openMade, 'Branches');
   await page.getByTestId('phase-plan').tap();
   await page.getByText('Draw', { exact: true }).tap();
   await expect(page.getByTestId('sketch-done')).toBeVisible();

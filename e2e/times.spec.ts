@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test';
 import { emptyCourse } from '@/core/course';
 import { layPieces } from '@/core/edit';
-import { toShareCode } from '@/core/formats';
 import { expectOpenToAll } from './support/axe';
 import { expect, test } from './support/test';
 
@@ -22,13 +21,9 @@ async function runRight(page: Page): Promise<void> {
 }
 
 test('runs are kept and read: parts, where the time went, gained and lost, one that did not get there', async ({
-  open,
+  openMade,
 }) => {
-  const page = await open('/', 'wide');
-  await page.getByTestId('open-course').click();
-  await page.getByTestId('open-text').fill(toShareCode(COURSE));
-  await page.getByTestId('open-go').click();
-  await expect(page.getByTestId('save-state')).toContainText('4 pieces');
+  const page = await openMade(COURSE, 'wide');
   await page.getByTestId('phase-plan').click();
   await page.getByTestId('plan-times').click();
   await expect(page.getByTestId('no-times')).toBeVisible();

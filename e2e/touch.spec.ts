@@ -4,7 +4,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { tideLine } from '@/core/run';
 import { SceneHands } from './support/scene';
-import { begin } from './support/tuning';
+import { yard } from './support/yard';
 import { expect, test } from './support/test';
 
 const pieces = (page: Page) => page.getByTestId('save-state');
@@ -17,9 +17,9 @@ async function hold(page: Page, hands: SceneHands, place: Vec3, by: [number, num
 }
 
 test('placing by touch: held above the finger, slid, laid on letting go, and on the ghost by a tap', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await begin(open, 'By touch');
+  const { page, hands } = await yard(openMade, 'By touch');
   await page.getByText('Timber', { exact: true }).tap();
   await page.getByTestId('family-crate').tap();
   await expect(page.getByTestId('hand-name')).toHaveText('Crate in hand');
@@ -38,9 +38,9 @@ test('placing by touch: held above the finger, slid, laid on letting go, and on 
 });
 
 test('choosing by touch: one is picked up by holding it, hidden, and shown again from the list', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await begin(open, 'Picked');
+  const { page, hands } = await yard(openMade, 'Picked');
   await hold(page, hands, [-1, 0, 0.6], [0, 0]);
   await expect(page.getByTestId('hand-name')).toHaveText('Slab in hand');
   await page.getByTestId('hand-done').tap();
@@ -66,9 +66,9 @@ test('choosing by touch: one is picked up by holding it, hidden, and shown again
 });
 
 test('tuning by touch: a piece becomes a checkpoint, the rules have several starts, and undo outlives a reload', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await begin(open, 'Tuned');
+  const { page, hands } = await yard(openMade, 'Tuned');
   await page.getByText('Floors', { exact: true }).tap();
   await page.getByTestId('family-slab').tap();
   await hands.tap([0, 0, 4]);
@@ -91,9 +91,9 @@ test('tuning by touch: a piece becomes a checkpoint, the rules have several star
 });
 
 test('the open end of a track is touched for what fits there, and the tide line is pulled up by its knob', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await begin(open, 'Ends');
+  const { page, hands } = await yard(openMade, 'Ends');
   await page.getByText('Track', { exact: true }).tap();
   await page.getByTestId('family-straight').tap();
   await hands.tap([0, 0, 5]);

@@ -1,8 +1,9 @@
 import { expect, test } from './support/test';
-import { begin, finished, run, tune } from './support/tuning';
+import { finished, run, tune } from './support/tuning';
+import { yard } from './support/yard';
 
-test('a lantern given a path comes to the runner that stands still', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Path');
+test('a lantern given a path comes to the runner that stands still', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Path');
   await tune(page, 'Lantern', 'Motion');
   await page.getByRole('tab', { name: 'Path', exact: true }).tap();
   await page.getByTestId('path-speed').fill('4');
@@ -25,8 +26,8 @@ test('a lantern given a path comes to the runner that stands still', async ({ op
   await finished(page);
 });
 
-test('a pose is taken by dragging it in the scene, and lifted', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Pose');
+test('a pose is taken by dragging it in the scene, and lifted', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Pose');
   await tune(page, 'Lantern', 'Motion');
   await page.getByRole('tab', { name: 'Poses', exact: true }).tap();
   await page.getByTestId('take-pose').tap();
@@ -42,8 +43,8 @@ test('a pose is taken by dragging it in the scene, and lifted', async ({ open })
   await expect(off('z')).toHaveValue(String(z));
 });
 
-test('a link from a region says its words in the run and opens the goal', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Link');
+test('a link from a region says its words in the run and opens the goal', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Link');
   await page.getByText('Regions', { exact: true }).tap();
   await page.getByTestId('family-touch').tap();
   await hands.tap([0, 0, 0]);
@@ -89,8 +90,8 @@ test('a link from a region says its words in the run and opens the goal', async 
   });
 });
 
-test('a role and a drawn shape are felt in the run', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Shape');
+test('a role and a drawn shape are felt in the run', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Shape');
   await hands.tap([0, 0, 0.6]);
   await page.getByRole('button', { name: 'Tune', exact: true }).tap();
   await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
@@ -122,8 +123,8 @@ test('a role and a drawn shape are felt in the run', async ({ open }) => {
   );
 });
 
-test('a loose crate in the way is pushed along by a runner heavy enough', async ({ open }) => {
-  const { page, hands } = await begin(open, 'Loose');
+test('a loose crate in the way is pushed along by a runner heavy enough', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Loose');
   await page.getByText('Timber', { exact: true }).tap();
   await page.getByTestId('family-crate').tap();
   await hands.tap([0, 0, 0]);
@@ -142,9 +143,9 @@ test('a loose crate in the way is pushed along by a runner heavy enough', async 
 });
 
 test('the cart is driven, the roller pushed and the flick stone struck by touch, each to the goal', async ({
-  open,
+  openMade,
 }) => {
-  const { page, hands } = await begin(open, 'Runners');
+  const { page, hands } = await yard(openMade, 'Runners');
   await page.getByTestId('phase-plan').tap();
   await page.getByRole('radio', { name: 'Cart', exact: true }).tap();
   await run(page);
@@ -169,8 +170,8 @@ test('the cart is driven, the roller pushed and the flick stone struck by touch,
   await expect(page.getByText('1 stroke', { exact: false }).first()).toBeVisible();
 });
 
-test('time runs out, and the run may be begun again', async ({ open }) => {
-  const { page } = await begin(open, 'Limit');
+test('time runs out, and the run may be begun again', async ({ openMade }) => {
+  const { page } = await yard(openMade, 'Limit');
   await page.getByTestId('phase-tune').tap();
   await page.getByRole('tab', { name: 'Course', exact: true }).tap();
   await page.getByTestId('time-limit').fill('1');

@@ -66,7 +66,7 @@ async function lookAtTimes(page: Page, url: string, slug: string): Promise<void>
     const at = Date.now() - (all.length - i) * 400_000;
     const [x, y, z] = result.path.subarray(-3);
     const parts = partsOf(result);
-    return { course: id, at, run, finished, time, falls, fromStart: true, end: [x, y, z], parts };
+    return { course: id, at, run, finished, time, falls, end: [x, y, z], parts };
   });
   await page.evaluate(
     (all) =>
@@ -97,6 +97,15 @@ async function takeDemo(page: Page, url: string, slug: string): Promise<void> {
   await page.waitForTimeout(600);
 }
 
+/** Has the openings on the way of the run that is shown be found, and looks at them. */
+async function lookForOpenings(page: Page): Promise<void> {
+  await page.getByTestId('openings-begin').click();
+  await page.getByTestId('openings-found').waitFor({ timeout: 60_000 });
+  await page.evaluate(
+    "document.querySelector('[data-testid=openings]').scrollIntoView({ block: 'start' })",
+  );
+}
+
 /** Draws the flick stone back with one finger and keeps it drawn. */
 async function drawBack(page: Page): Promise<void> {
   const session = await page.context().newCDPSession(page);
@@ -124,16 +133,19 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await page.getByTestId('draw-shape').tap();
   await shoot(page, 'shape-phone');
   await page.getByLabel('Leave without keeping').tap();
-  await page.getByLabel('All pieces').tap();
-  await page.getByRole('button', { name: 'Flood mark' }).tap();
-  await page.getByRole('tab', { name: 'Links', exact: true }).tap();
-  await shoot(page, 'links-phone');
   await page.getByTestId('phase-plan').tap();
   await shoot(page, 'plan-phone');
   await page.getByTestId('phase-share').tap();
   await shoot(page, 'share-phone');
   await lookAtTimes(page, url, 'low-tide-steps');
   await shoot(page, 'times-phone');
+  await lookForOpenings(page);
+  await shoot(page, 'openings-phone');
+  await page.getByTestId('times-watch').tap();
+  await page.getByTestId('watch-play').waitFor();
+  await page.waitForTimeout(4000);
+  await page.getByTestId('watch-play').tap();
+  await shoot(page, 'watch-phone');
   await takeDemo(page, url, 'kiln-yard');
   await page.getByTestId('view-mode').tap();
   await page.getByTestId('view-mode').tap();
@@ -176,13 +188,20 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await page.keyboard.press('f');
   await shoot(page, 'tune-wide');
   await takeDemo(page, url, 'beacon-stair');
-  await page.keyboard.press('Home');
-  await shoot(page, 'beacon-wide');
+  await lookAtTimes(page, url, 'beacon-stair');
+  await page.getByTestId('times-watch').click();
+  await page.getByTestId('watch-play').waitFor();
+  await page.waitForTimeout(9000);
+  await page.getByTestId('watch-play').click();
+  await shoot(page, 'watch-wide');
   await takeApart(page, url);
   await lookAtTimes(page, url, 'low-tide-steps');
+  // As high as the page is, so that all of it is seen.
+  await page.setViewportSize({ width: 1280, height: 1460 });
+  await lookForOpenings(page);
+  await page.mouse.wheel(0, -9000);
   await shoot(page, 'times-wide');
-  await page.goto(url);
-  await shoot(page, 'courses-wide');
+  await page.setViewportSize(wide.viewport);
   await page.goto(`${url}/play/salt-pan-slalom/run`);
   await page.getByTestId('run-clock').waitFor();
   await page.keyboard.down('ArrowUp');

@@ -23,6 +23,7 @@ import { median, timesOf, type Figure } from './figures';
 import { heaviest } from './heavy';
 import { laying } from './laying';
 import { inPage } from './page';
+import { timing } from './timing';
 
 /** What can be measured by itself. */
 const PARTS: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
@@ -36,6 +37,7 @@ const PARTS: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
   ghost: () => [ghost()],
   heavy: heaviest,
   laying,
+  timing,
   page: inPage,
   load: firstLoad,
 };

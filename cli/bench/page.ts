@@ -1,13 +1,10 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import type { Browser, Page } from '@playwright/test';
 import { layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { toCourseFile } from '@/core/formats';
 import { median, worst, type Figure } from './figures';
 import { timeScript, type ScriptTime } from './script';
+import { withPage } from './served';
 
 const PIECES = 5000;
 /** A piece in view when the course has been opened, in pixels of the page, and others. */
@@ -40,36 +37,7 @@ const manyPieces = () =>
  * What the page's own script takes for each thing done among 5,000 pieces until its frame is begun: the
  * interface and the scene with it, as they are served. Nothing where there is no browser to look with.
  */
-export async function inPage(): Promise<Figure[]> {
-  // Needed for nothing else of the command, and only where packages for working on it are.
-  const { chromium } = await import('@playwright/test');
-  const { default: config } = await import('@/playwright.config');
-  if (!existsSync(config.use?.launchOptions?.executablePath ?? '')) return [];
-  const folder = mkdtempSync(path.join(tmpdir(), 'stonehop-bench-'));
-  const server = spawn(process.execPath, [path.join(__dirname, 'server.cjs')], {
-    env: { ...process.env, PORT: '0', STONEHOP_DATA: folder },
-    stdio: ['ignore', 'pipe', 'ignore'],
-  });
-  const browser = await chromium.launch(config.use?.launchOptions);
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(await addressOf(server));
-    return await measure(browser, page);
-  } finally {
-    await browser.close();
-    server.kill('SIGKILL');
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-const addressOf = (server: ChildProcess): Promise<string> =>
-  new Promise((resolve, reject) => {
-    server.once('exit', () => reject(new Error('The server ended.')));
-    server.stdout!.on('data', (data: Buffer) => {
-      const found = /http:\/\/localhost:\d+/.exec(String(data));
-      if (found) resolve(found[0]);
-    });
-  });
+export const inPage = (): Promise<Figure[]> => withPage(measure);
 
 async function measure(browser: Browser, page: Page): Promise<Figure[]> {
   const times = (count: number, act: (i: number) => Promise<void>, rest = 0) =>

@@ -35,3 +35,13 @@ export function boxesMeet(a: Bounds, b: Bounds, within: number): boolean {
   }
   return true;
 }
+
+/** How far a place is from a box, m; 0 within it. */
+export function distanceToBox({ low, high }: Bounds, at: Vec3): number {
+  let square = 0;
+  for (let axis = 0; axis < 3; axis++) {
+    const out = Math.max(low[axis] - at[axis], 0, at[axis] - high[axis]);
+    square += out * out;
+  }
+  return Math.sqrt(square);
+}

@@ -1,9 +1,8 @@
-import { setFaceNormal, type Polyhedron } from './polyhedron';
+import { planesOf } from './planes';
+import type { Polyhedron } from './polyhedron';
 
 /** How far a corner may lie off a plane and still count as in it, m. */
 const FLAT = 1e-9;
-/** Twice the area under which a face is a line, m². */
-const NO_AREA = 1e-14;
 
 /**
  * The faces of a convex solid with those that lie side by side in one plane made one, and those without
@@ -67,20 +66,6 @@ function withoutIdle(faces: Polyhedron['faces']): Polyhedron['faces'] {
   const idle = (v: number) => uses.get(v) === 2;
   if (![...uses.keys()].some(idle)) return faces;
   return faces.map((face) => face.filter((v) => !idle(v)));
-}
-
-/** Normal and offset of each face, four numbers each; the offset of one without area is Infinity. */
-function planesOf(solid: Polyhedron): Float64Array {
-  const { faces, points } = solid;
-  const planes = new Float64Array(4 * faces.length);
-  faces.forEach((face, f) => {
-    const i = 4 * f;
-    const area = setFaceNormal(solid, face, planes, i);
-    const [x, y, z] = points[face[0]];
-    planes[i + 3] =
-      area < NO_AREA ? Infinity : planes[i] * x + planes[i + 1] * y + planes[i + 2] * z;
-  });
-  return planes;
 }
 
 /** Whether a face lies in the plane of another and looks the same way. */

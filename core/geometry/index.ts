@@ -4,6 +4,7 @@ export * from './turn';
 export * from './quaternion';
 export * from './polyhedron';
 export { mergedFaces } from './coplanar';
+export { chordOf, planesOf } from './planes';
 export * from './solids';
 export * from './hull2';
 export * from './bounds';

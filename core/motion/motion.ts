@@ -123,6 +123,20 @@ function placed(motion: Motion, turn: Matrix3, at: Vec3): Motion {
 export const periodOf = (motion: Motion): number =>
   motion.kind === 'hop' ? 2 * motion.period : motion.period;
 
+/** Seconds after which some motions all stand as they began, or the most that is of use when that is sooner; 0 of none. */
+export function commonPeriod(motions: readonly Motion[], most: number): number {
+  // In hundredths of a second.
+  let common = 1;
+  for (const motion of motions) {
+    const period = Math.max(1, Math.round(periodOf(motion) * 100));
+    common = (common / commonDivisor(common, period)) * period;
+    if (common > most * 100) return most;
+  }
+  return motions.length > 0 ? common / 100 : 0;
+}
+
+const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b));
+
 /** Places over a period that are looked at for the box about a motion. */
 const SAMPLES = 48;
 /** The same of each leg between two poses. */

@@ -47,6 +47,10 @@ export function familyOf(id: string): Family {
   return family;
 }
 
+/** What a piece is called: by the name it was given, else by its family’s. */
+export const pieceName = ({ name, family }: Pick<Piece, 'name' | 'family'>): string =>
+  name ?? familyOf(family).label;
+
 /** The leg a start, checkpoint or goal belongs to. */
 export const legOf = ({ mark, params }: Pick<Piece, 'mark' | 'params'>): number =>
   mark?.leg ?? (typeof params?.leg === 'number' ? params.leg : 1);

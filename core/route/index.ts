@@ -2,5 +2,4 @@ export * from './profile';
 export * from './track';
 export { roadsOf } from './road';
 export * from './plannedRoute';
-export * from './eye';
 export * from './beats';

@@ -11,6 +11,8 @@ export {
   NotRunnable,
   poseMover,
   type Capsule,
+  type Collider,
+  InflatedShapes,
   type Runner,
   RUNNER_SPECS,
   runnerOf,
@@ -36,6 +38,7 @@ export {
   SKIN,
   tideOf,
 } from './state';
+export { gapTo, isDisabled } from './contact';
 export { hasLoose, isLoaded, loadPhysics } from './loose';
 export { AIR_TICKS, LIP, mayStrike } from './move';
 export {
@@ -48,12 +51,19 @@ export {
 } from './rules';
 export {
   beginAt,
+  beginningOfRun,
   byRank,
+  type CarryProblem,
+  carryState,
   CORE_VERSION,
   courseHash,
+  Film,
+  firstTicks,
   LinkPreview,
   type TriggerRecord,
   groundHeight,
+  heightOver,
+  hasPicture,
   hiddenPieces,
   dynamicPieces,
   MAX_RUN_TICKS,
@@ -64,6 +74,7 @@ export {
   ranksBefore,
   Recorder,
   replay,
+  type ReplayOptions,
   ReplayRefused,
   roundsOf,
   type Run,
@@ -73,6 +84,8 @@ export {
   type Score,
   type Split,
   splitsOf,
+  type StateKeys,
+  stateKeys,
   initialState,
   summarise,
   tick,

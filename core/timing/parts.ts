@@ -11,16 +11,37 @@ export interface RunPart {
   readonly time: number;
 }
 
-/** The parts of a run from mark to mark in the order they were come to; the goal's only where it was reached. */
-export function partsOf({ splits, finished, time, rounds }: RunResult): RunPart[] {
-  const marks = splits.map(({ piece, round, number, time: at }) => ({
+/** A mark of a run: when it was passed, s since the start. */
+type RunMark = Omit<RunPart, 'time'>;
+
+/**
+ * The parts of a run from mark to mark in the order they were come to: cairns, rounds and legs; where there is none of
+ * them what was gathered, in whatever order; and the goal where it was reached.
+ */
+export function partsOf(result: RunResult): RunPart[] {
+  const { splits, finished, time, rounds, events } = result;
+  const cairns = splits.map(({ piece, round, number, time: at }): RunMark => ({
     key: `${piece} ${round}`,
     name: rounds.length > 0 ? `Round ${round + 1}, cairn ${number}` : `Cairn ${number}`,
     at,
   }));
+  const ends = [...countedMarks(events, 'lap', 'Round'), ...countedMarks(events, 'leg', 'Leg')];
+  const marks = [...cairns, ...ends];
+  if (marks.length === 0) marks.push(...countedMarks(events, 'pickup', 'Gathered'));
+  marks.sort((a, b) => a.at - b.at);
   if (finished) marks.push({ key: 'goal', name: 'Lantern', at: time });
   return marks.map((mark, i) => ({ ...mark, time: mark.at - (i === 0 ? 0 : marks[i - 1].at) }));
 }
+
+/** All events of a kind as marks, counted from one. */
+const countedMarks = (
+  events: RunResult['events'],
+  kind: 'lap' | 'leg' | 'pickup',
+  name: string,
+): RunMark[] =>
+  events
+    .filter((event) => event.kind === kind)
+    .map(({ time }, i) => ({ key: `${kind} ${i + 1}`, name: `${name} ${i + 1}`, at: time }));
 
 /** The best of each part over some runs, s. */
 export function bestParts(runs: readonly (readonly RunPart[])[]): ReadonlyMap<string, number> {

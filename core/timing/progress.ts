@@ -30,8 +30,47 @@ export function wayAlong(path: Float64Array): Float64Array {
 }
 
 /**
- * By how much one run came later than another, along its own way. The other is followed from place to place and
- * never goes back: it came by where it was nearest within the next five seconds.
+ * Another run's way, followed from place to place. It never goes back: the other came by where it was nearest
+ * within the next five seconds of its own time.
+ */
+export class Follower {
+  /** The other's tick where it was last found. */
+  at = 0;
+  private readonly last: number;
+
+  /** @param path foot places of the other run, x y z a tick, m */
+  constructor(private readonly path: Float64Array) {
+    this.last = path.length / 3 - 1;
+  }
+
+  /**
+   * The other's tick at a place, or null where it was nowhere near.
+   * @param x of the place, m
+   * @param y of the place, m
+   * @param z of the place, m
+   */
+  tickAt(x: number, y: number, z: number): number | null {
+    const { path, last } = this;
+    let best = Infinity;
+    let nearest = this.at;
+    for (let k = this.at; k <= Math.min(last, this.at + AHEAD); k++) {
+      const [dx, dy, dz] = [path[3 * k] - x, path[3 * k + 1] - y, path[3 * k + 2] - z];
+      const away = Math.sqrt(dx * dx + dy * dy + dz * dz);
+      // Of places alike the first: one that waits was there when it came.
+      if (away < best - 1e-9) {
+        best = away;
+        nearest = k;
+      }
+    }
+    // Past where the other ended it never came by.
+    if (best > (nearest === last ? AT_END : NEAR)) return null;
+    this.at = nearest;
+    return nearest;
+  }
+}
+
+/**
+ * By how much one run came later than another, along its own way.
  *
  * @param path - foot places of the run that is looked at, x y z a tick, m
  * @param other - those of the run it is held against
@@ -40,26 +79,13 @@ export function wayAlong(path: Float64Array): Float64Array {
 export function gapsAlong(path: Float64Array, other: Float64Array, ticks: number): GapPoint[] {
   const along = wayAlong(path);
   const points: GapPoint[] = [];
-  const last = other.length / 3 - 1;
-  let at = 0;
+  const follower = new Follower(other);
   let due = 0;
   for (let tick = 0; tick < along.length; tick++) {
     if (along[tick] < due && tick < along.length - 1) continue;
     due = along[tick] + EVERY;
-    let best = Infinity;
-    let nearest = at;
-    for (let k = at; k <= Math.min(last, at + AHEAD); k++) {
-      const away = between(path, tick, other, k);
-      // Of places alike the first: one that waits was there when it came.
-      if (away < best - 1e-9) {
-        best = away;
-        nearest = k;
-      }
-    }
-    // Past where the other ended it never came by.
-    const near = best <= (nearest === last ? AT_END : NEAR);
-    if (near) at = nearest;
-    points.push({ along: along[tick], tick, gap: near ? (tick - nearest) / ticks : null });
+    const there = follower.tickAt(path[3 * tick], path[3 * tick + 1], path[3 * tick + 2]);
+    points.push({ along: along[tick], tick, gap: there === null ? null : (tick - there) / ticks });
   }
   return points;
 }

@@ -10,7 +10,7 @@ const total = ({ spent }: RunSheet) => PHASES.reduce((sum, phase) => sum + spent
 
 test('who stands still waits, who runs moves, and all seconds are told once', () => {
   const course = courseOf(floor(-5, 40));
-  const sheet = runSheet(course, runOf(course, [120, 0, 0, 0], [240, 16, 0, 0]));
+  const sheet = runSheet(course, { run: runOf(course, [120, 0, 0, 0], [240, 16, 0, 0]) });
   expect(sheet.spent.waiting).toBeGreaterThanOrEqual(1);
   // A few ticks to get going are slower than waiting.
   expect(sheet.spent.waiting).toBeLessThan(1.1);
@@ -27,15 +27,15 @@ test('the time in the air is from leaving the ground to touching it', () => {
   const { events } = replay(course, run);
   const jump = events.find(({ kind }) => kind === 'jump')!.tick;
   const air = events.find(({ kind, tick }) => kind === 'land' && tick > jump)!.tick - jump;
-  expect(runSheet(course, run).spent.air * 120).toBeGreaterThanOrEqual(air - 1);
-  expect(runSheet(course, run).spent.air * 120).toBeLessThanOrEqual(air + 2);
+  expect(runSheet(course, { run }).spent.air * 120).toBeGreaterThanOrEqual(air - 1);
+  expect(runSheet(course, { run }).spent.air * 120).toBeLessThanOrEqual(air + 2);
 });
 
 test('a fall is told where the runner last stood, and the way back there is no moving', () => {
   // Ground to 5 m, then nothing; it comes back to the start, 0.
   const course = courseOf(floor(-5, 5));
   const run = runOf(course, [500, 16, 0, 0]);
-  const sheet = runSheet(course, run);
+  const sheet = runSheet(course, { run });
   const [fall] = sheet.mishaps;
   expect(fall).toMatchObject({ kind: 'fall' });
   expect(fall.at[0]).toBeGreaterThan(4.8);
@@ -47,18 +47,18 @@ test('a fall is told where the runner last stood, and the way back there is no m
 
 test('a hazard is told by its piece', () => {
   const course = courseOf(floor(-5, 20), { family: 'thorns', at: [6, 0, 0] });
-  const { mishaps } = runSheet(course, runOf(course, [300, 16, 0, 0]));
+  const { mishaps } = runSheet(course, { run: runOf(course, [300, 16, 0, 0]) });
   expect(mishaps[0]).toMatchObject({ kind: 'hazard', piece: 'p3' });
 });
 
 test('a run held against itself loses nothing; one that waits loses that from where it waited', () => {
   const course = courseOf(floor(-5, 40));
   const quick = runOf(course, [480, 16, 0, 0]);
-  const same = runSheet(course, quick, quick).gaps;
+  const same = runSheet(course, { run: quick }, { run: quick }).gaps;
   expect(same.length).toBeGreaterThan(20);
   expect(same.every(({ gap }) => gap === 0)).toBe(true);
   const slow = runOf(course, [240, 16, 0, 0], [60, 0, 0, 0], [300, 16, 0, 0]);
-  const { gaps } = runSheet(course, slow, quick);
+  const { gaps } = runSheet(course, { run: slow }, { run: quick });
   const before = gaps.filter(({ tick }) => tick < 235);
   const after = gaps.filter(({ tick, gap }) => tick > 450 && gap !== null);
   expect(before.every(({ gap }) => Math.abs(gap!) < 1 / 60)).toBe(true);
@@ -73,7 +73,7 @@ test('where the other run never came there is nothing to hold against it', () =>
   const course = courseOf(floor(-40, 40));
   const right = runOf(course, [480, 16, 0, 0]);
   const left = runOf(course, [480, -16, 0, 0]);
-  const { gaps } = runSheet(course, right, left);
+  const { gaps } = runSheet(course, { run: right }, { run: left });
   expect(gaps.at(-1)!.gap).toBeNull();
   expect(gaps[0].gap).toBe(0);
 });
@@ -83,7 +83,7 @@ test.each(DEMO_COURSES.map(({ slug, course }) => [slug, course] as const))(
   async (slug, course) => {
     await loadPhysics(course);
     const [{ run }, other] = DEMO_RUNS[slug];
-    const sheet = runSheet(course, run, other?.run ?? null);
+    const sheet = runSheet(course, { run }, other ?? null);
     expect(sheet.finished).toBe(true);
     expect(sheet.time).toBeCloseTo(run.claim, 9);
     expect(sheet.parts.at(-1)).toMatchObject({ key: 'goal', at: sheet.time });
@@ -95,3 +95,12 @@ test.each(DEMO_COURSES.map(({ slug, course }) => [slug, course] as const))(
     expect(sheet.length).toBeGreaterThan(10);
   },
 );
+
+test('a run begun part of the way is read from there', () => {
+  const course = courseOf(floor(-5, 40));
+  const run = runOf(course, [240, 16, 0, 0]);
+  const { samples } = runSheet(course, { run, from: [10, 2, 0] });
+  // Put two metres above the ground, it fell to it first.
+  expect(samples[0].height).toBeGreaterThan(1.9);
+  expect(runSheet(course, { run }).samples[0].height).toBeLessThan(0.1);
+});

@@ -1,18 +1,13 @@
 import type { Course } from '../course';
 import type { Vec3 } from '../geometry';
 import { TICKS_PER_SECOND } from '../motion';
-import {
-  AIR_TICKS,
-  buildWorld,
-  replay,
-  type Run,
-  type RunResult,
-  type RunState,
-  type World,
-} from '../run';
+import { buildWorld, replay, type Run, type RunResult } from '../run';
+import { beatSheet, type BeatSheet } from './beat';
+import { runLine } from './line';
 import { partsOf, type RunPart } from './parts';
 import { lastStand, PHASES, phasesOf, type RunPhase } from './phases';
 import { gapsAlong, wayAlong, type GapPoint } from './progress';
+import { traceOf } from './trace';
 
 /** Something that cost time: a fall, a hit, being crushed. */
 export interface Mishap {
@@ -50,49 +45,39 @@ export interface RunSheet {
   readonly length: number;
   /** By how much it came later than the run it is held against; empty without one. */
   readonly gaps: readonly GapPoint[];
+  /** How it kept to the beat, where the course has one. */
+  readonly beat: BeatSheet | null;
 }
 
 /** Metres between samples. */
 const SAMPLE = 0.5;
 
-interface Traced {
-  readonly result: RunResult;
-  readonly ground: Uint8Array;
-  readonly speed: Float32Array;
-}
-
-/** Plays a run again and notes what each tick left. */
-function traced(course: Course, run: Run, world: World): Traced {
-  // What rolls leaves flat faces of a curve for some ticks and is on it all the same.
-  const stands =
-    world.runner.kind === 'hopper'
-      ? ({ ground: on }: Readonly<RunState>) => on >= 0
-      : ({ air }: Readonly<RunState>) => air <= AIR_TICKS;
-  const ticks = run.inputs.reduce((sum, [count]) => sum + count, 0);
-  const ground = new Uint8Array(ticks + 1).fill(1, 0, 1);
-  const speed = new Float32Array(ticks + 1);
-  const result = replay(course, run, world, (s) => {
-    ground[s.tick] = stands(s) ? 1 : 0;
-    speed[s.tick] = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
-  });
-  const count = result.ticks + 1;
-  return { result, ground: ground.subarray(0, count), speed: speed.subarray(0, count) };
+/** A run, and where it began when that was not at a start of the course, m. */
+export interface BegunRun {
+  readonly run: Run;
+  readonly from?: Vec3;
 }
 
 /**
  * The figures of a run, by playing it again.
  *
  * @param course - the course as it was run
- * @param run - the run
+ * @param shown - the run
  * @param against - another run of the same course that it is held against, or none
  * @throws ReplayRefused when one of them was made on another course or by another simulation
  */
-export function runSheet(course: Course, run: Run, against: Run | null = null): RunSheet {
+export function runSheet(
+  course: Course,
+  { run, from }: BegunRun,
+  against: BegunRun | null = null,
+): RunSheet {
   const world = buildWorld(course);
-  const { result, ground, speed } = traced(course, run, world);
+  const trace = traceOf(course, run, world, from);
+  const { result, ground, speed } = trace;
   const { path, events } = result;
   const phases = phasesOf({ ground, speed, path, events });
   const along = wayAlong(path);
+  const rival = against && replay(course, against.run, { world, from: against.from }).path;
   return {
     finished: result.finished,
     time: result.time,
@@ -101,7 +86,8 @@ export function runSheet(course: Course, run: Run, against: Run | null = null): 
     mishaps: mishapsOf(result, ground),
     samples: samplesOf(along, speed, path),
     length: along[along.length - 1],
-    gaps: against ? gapsAlong(path, replay(course, against, world).path, TICKS_PER_SECOND) : [],
+    beat: course.tempo ? beatSheet(runLine(trace).marks, course.tempo) : null,
+    gaps: rival ? gapsAlong(path, rival, TICKS_PER_SECOND) : [],
   };
 }
 

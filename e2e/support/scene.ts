@@ -1,6 +1,7 @@
 import type { CDPSession, Page } from '@playwright/test';
 import type { Vec3 } from '@/core/geometry';
-import { pixelOf, type Eye } from '@/ui/scene/view';
+import type { Eye } from '@/core/sight';
+import { pixelOf } from '@/ui/scene/view';
 
 /** Hands over the scene: places of the course as pixels, touches and drags as fingers make them. */
 export class SceneHands {

@@ -1,16 +1,56 @@
-import { test as base, type Page } from '@playwright/test';
+import { test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import type { Course } from '@/core/course';
 import { TestServer } from './server';
+
+type Device = 'phone' | 'wide';
 
 interface Fixtures {
   /** A page whose drawing is the light one, so that no test depends on how fast this machine draws. */
-  readonly open: (path: string, device: 'phone' | 'wide') => Promise<Page>;
+  readonly open: (path: string, device: Device) => Promise<Page>;
+  /** A page on which somebody has opened a course of theirs, made without the pages that make one. */
+  readonly openMade: (course: Course, device: Device) => Promise<Page>;
+  /** A window for one more person: the device's own for the first in a test. */
+  readonly person: (device: Device) => Promise<BrowserContext>;
+}
+
+interface Kept {
+  readonly server: TestServer;
+  /**
+   * One browser window a device, for the first person of each test: what it has read of the application's code
+   * stays with it, everything a person leaves does not.
+   */
+  readonly windows: Map<Device, BrowserContext>;
 }
 
 /** No motion but what is asked for: places stay where they are touched. */
 const STILL = { reducedMotion: 'reduce' } as const;
 
+const newWindow = async (browser: Browser, device: Device): Promise<BrowserContext> => {
+  const window = await browser.newContext(
+    device === 'phone'
+      ? { ...STILL, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+      : { ...STILL, viewport: { width: 1280, height: 800 } },
+  );
+  await window.addInitScript(() => {
+    if (!localStorage.getItem('stonehop-settings')) {
+      const state = { light: 'day', drawing: 'light', player: '' };
+      localStorage.setItem('stonehop-settings', JSON.stringify({ state, version: 0 }));
+    }
+  });
+  return window;
+};
+
+/** Closes all pages of a window and forgets whoever used it. */
+async function leave(window: BrowserContext, origin: string): Promise<void> {
+  for (const page of window.pages()) await page.close();
+  const page = await window.newPage();
+  const session = await window.newCDPSession(page);
+  await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+  await page.close();
+}
+
 /** Tests against the built application on a server and database of their own. */
-export const test = base.extend<Fixtures, { server: TestServer }>({
+export const test = base.extend<Fixtures, Kept>({
   server: [
     async ({}, use) => {
       const server = new TestServer();
@@ -20,27 +60,38 @@ export const test = base.extend<Fixtures, { server: TestServer }>({
     },
     { scope: 'worker' },
   ],
-  open: async ({ browser, server }, use) => {
-    const contexts: { close: () => Promise<void> }[] = [];
-    await use(async (path, device) => {
-      const context = await browser.newContext(
-        device === 'phone'
-          ? { ...STILL, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
-          : { ...STILL, viewport: { width: 1280, height: 800 } },
-      );
-      await context.addInitScript(() => {
-        if (!localStorage.getItem('stonehop-settings')) {
-          const state = { light: 'day', drawing: 'light', player: '' };
-          localStorage.setItem('stonehop-settings', JSON.stringify({ state, version: 0 }));
-        }
-      });
-      contexts.push(context);
-      const page = await context.newPage();
+  windows: [async ({}, use) => use(new Map()), { scope: 'worker' }],
+  person: async ({ browser, server, windows }, use) => {
+    const used = new Set<BrowserContext>();
+    const others: BrowserContext[] = [];
+    await use(async (device) => {
+      let window = windows.get(device);
+      if (!window || used.has(window)) {
+        window = await newWindow(browser, device);
+        if (windows.has(device)) others.push(window);
+        else windows.set(device, window);
+      }
+      used.add(window);
+      return window;
+    });
+    for (const window of others) await window.close();
+    for (const window of used) if (!others.includes(window)) await leave(window, server.url);
+  },
+  open: async ({ person, server }, use) =>
+    use(async (path, device) => {
+      const page = await (await person(device)).newPage();
       await page.goto(server.url + path);
       return page;
-    });
-    for (const context of contexts) await context.close();
-  },
+    }),
+  openMade: async ({ person, server }, use) =>
+    use(async (course, device) => {
+      const window = await person(device);
+      const made = await window.request.post(`${server.url}/api/courses`, { data: { course } });
+      const { id } = (await made.json()) as { id: string };
+      const page = await window.newPage();
+      await page.goto(`${server.url}/course/${id}`);
+      return page;
+    }),
 });
 
 export { expect } from '@playwright/test';

@@ -1,19 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { SceneHands } from './scene';
-
-/** A free-roaming course of a slab, a start at its left and a lantern 4.5 m to the right of that. */
-export async function begin(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
-  const page = await open('/', 'phone');
-  await page.getByTestId('new-course').click();
-  await page.getByTestId('new-name').fill(name);
-  await page.getByText('Free-roaming', { exact: true }).tap();
-  await page.getByTestId('new-begin').click();
-  await expect(page.getByTestId('save-state')).toContainText('3 pieces');
-  // Seen from above, so that places are touched where they are.
-  await page.getByTestId('view-mode').tap();
-  await page.getByTestId('view-mode').tap();
-  return { page, hands: new SceneHands(page) };
-}
+import type { SceneHands } from './scene';
 
 /** Opens the figures of a piece that acts, under one of their headings. */
 export async function tune(page: Page, piece: string, heading: string) {

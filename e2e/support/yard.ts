@@ -1,23 +1,29 @@
 import type { Page } from '@playwright/test';
+import type { Course } from '@/core/course';
+import { starterCourse } from '@/ui/courses/starters';
 import { SceneHands } from './scene';
 import { expect } from './test';
 
 /** What the top bar says of the course: how many pieces, and how it is kept. */
 export const pieces = (page: Page) => page.getByTestId('save-state');
 
-/** A free-roaming course on a phone, looked straight down on; its start is 2 m to the left. */
-export async function yard(open: (path: string, device: 'phone') => Promise<Page>, name: string) {
-  const page = await open('/', 'phone');
-  await page.getByTestId('new-course').click();
-  await page.getByTestId('new-name').fill(name);
-  await page.getByText('Free-roaming', { exact: true }).tap();
-  await page.getByTestId('new-begin').click();
+/**
+ * A free-roaming course on a phone, looked straight down on so that places are touched where they are: a slab, a
+ * start at its left and a lantern 4.5 m to the right of that.
+ */
+export async function yard(
+  openMade: (course: Course, device: 'phone') => Promise<Page>,
+  name: string,
+) {
+  const page = await openMade(
+    starterCourse(name, { kind: 'point', runner: 'hopper', space: 'free' }),
+    'phone',
+  );
   await expect(pieces(page)).toContainText('3 pieces');
   await page.getByTestId('view-mode').tap();
   await page.getByTestId('view-mode').tap();
   await expect(page.getByTestId('view-mode')).toHaveText(/Above/);
-  const hands = new SceneHands(page);
-  return { page, hands };
+  return { page, hands: new SceneHands(page) };
 }
 
 /** Runs straight ahead, along x, until something is seen. */

@@ -6,7 +6,7 @@ import { keysFor, keysOf, shownKeys, useKeys } from '../course/commands/keys';
 import { Button, Card, IconButton, Page, showToast, Text } from '../parts';
 import { SPACE, TARGET, useColours } from '../theme';
 import { KeyButton } from './KeyButton';
-import { RUN_KEYS, TOUCHES, type KeyLine } from './lines';
+import { PAD_KEYS, RUN_KEYS, TOUCHES, type KeyLine } from './lines';
 import { RunKeyTable } from './RunKeyTable';
 
 const GROUPS: readonly { readonly id: Command['group']; readonly title: string }[] = [
@@ -72,6 +72,7 @@ export function HelpScreen() {
       ))}
       <RunKeyTable />
       <KeyTable title="Of each runner" lines={RUN_KEYS} />
+      <KeyTable title="On a gamepad" lines={PAD_KEYS} />
     </Page>
   );
 }

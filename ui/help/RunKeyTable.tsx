@@ -13,6 +13,7 @@ const ACT_WORDS: Readonly<Record<RunAct, string>> = {
   button: 'The button: jump, hold back, drift',
   pause: 'Pause and go on',
   again: 'Start again',
+  keep: 'Keep this moment, in your own course',
 };
 
 /** The keys of runs; each is changed by pressing another. */

@@ -25,6 +25,15 @@ export const TOUCHES: readonly KeyLine[] = [
   { keys: 'The ribbon', does: 'Touch or drag along it to go to that place of the course' },
 ];
 
+/** What a gamepad does in a run, its buttons by where they are. */
+export const PAD_KEYS: readonly KeyLine[] = [
+  { keys: 'Left stick or cross', does: 'Moves; of the cart it steers' },
+  { keys: 'Lower and right button, shoulders', does: 'The runner’s button' },
+  { keys: 'Triggers', does: 'The right one drives the cart, the left one brakes it' },
+  { keys: 'Upper button', does: 'Keeps the moment' },
+  { keys: 'The two in the middle', does: 'The left one begins again, the right one pauses' },
+];
+
 export const RUN_KEYS: readonly KeyLine[] = [
   {
     keys: 'The hopper',

@@ -16,6 +16,9 @@ export const timeGap = (seconds: number): string =>
 export const ago = (ms: number): string =>
   Date.now() - ms < 60_000 ? 'just now' : `${formatDistanceToNowStrict(ms)} ago`;
 
+/** A share as whole parts of a hundred. */
+export const percent = (part: number): string => `${Math.round(part * 100)} %`;
+
 export const metres = (m: number): string => `${Math.round(m)} m`;
 
 /** A size of a file, in MB past one. */

@@ -21,11 +21,18 @@ interface PauseSheetProps {
   readonly ended: Ended | null;
   readonly shapes: boolean;
   readonly onShapes: (shown: boolean) => void;
+  /** Whether what helps a maker try something is shown; nothing of it for players. */
+  readonly tools?: boolean;
+  readonly onTools?: (shown: boolean) => void;
+  /** Has the touch controls be arranged, where there are some. */
+  readonly onArrange?: () => void;
   readonly leaveLabel: string;
   readonly onGoOn: () => void;
   readonly onAgain: () => void;
   /** Asks where to begin, where that is the player's to say. */
   readonly onStarts?: () => void;
+  /** Asks where to begin, where that may be anywhere. */
+  readonly onPlaces?: () => void;
   readonly onLeave: () => void;
 }
 
@@ -35,10 +42,14 @@ export function PauseSheet({
   ended,
   shapes,
   onShapes,
+  tools,
+  onTools,
+  onArrange,
   leaveLabel,
   onGoOn,
   onAgain,
   onStarts,
+  onPlaces,
   onLeave,
 }: PauseSheetProps) {
   const { muted, set } = useSettings();
@@ -60,6 +71,25 @@ export function PauseSheet({
         onPress={onAgain}
       />
       {onStarts && <Button title="Begin at another start" icon="flag" onPress={onStarts} />}
+      {onPlaces && (
+        <Button
+          title="Begin somewhere else"
+          icon="map-pin"
+          onPress={onPlaces}
+          testID="begin-elsewhere"
+        />
+      )}
+      {tools !== undefined && (
+        <Chip
+          role="checkbox"
+          label="Tools for trying"
+          on={tools}
+          onPress={() => onTools?.(!tools)}
+        />
+      )}
+      {onArrange && (
+        <Button title="Pad and buttons" icon="move" onPress={onArrange} testID="arrange-open" />
+      )}
       <Chip
         role="checkbox"
         label="Show collision shapes"

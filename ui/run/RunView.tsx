@@ -3,7 +3,8 @@ import { useFonts } from 'expo-font';
 import { isLoaded, loadPhysics } from '@/core/run';
 import { Fault, Loading } from '../parts';
 import { RUN_FONTS } from '../theme';
-import { ReadyRun, type RunProps } from './ReadyRun';
+import { ReadyRun } from './ReadyRun';
+import type { RunProps } from './runProps';
 
 /** A run, once all that it is played by is there. */
 export function RunView(props: RunProps) {

@@ -3,7 +3,7 @@ import { attemptStep, firstAttempt, isHeld, type Attempt, type AttemptEvent } fr
 import type { Finished } from './finish/finished';
 
 const FREE = { counted: false, choice: false };
-const FINISHED = { fromStart: true } as Finished;
+const FINISHED = { fromStart: true, aided: false } as Finished;
 const after = (rules: typeof FREE, ...events: AttemptEvent[]): Attempt =>
   events.reduce(attemptStep(rules), firstAttempt(rules));
 
@@ -79,4 +79,26 @@ test('whatever happened, once more is a fresh attempt at the chosen start', () =
       });
     }),
   );
+});
+
+test('going tick by tick holds the clock until it goes on', () => {
+  const step = attemptStep({ counted: false, choice: false });
+  const stepping = step(firstAttempt({ counted: false, choice: false }), { do: 'step' });
+  expect([isHeld(stepping), stepping.paused]).toEqual([true, false]);
+  expect(isHeld(step(stepping, { do: 'go-on' }))).toBe(false);
+  expect(isHeld(step(stepping, { do: 'again' }))).toBe(false);
+});
+
+test('out of the choice of a place one comes back to the pause, by the key too', () => {
+  const step = attemptStep({ counted: false, choice: false });
+  const paused = step(firstAttempt({ counted: false, choice: false }), { do: 'pause' });
+  const placing = step(paused, { do: 'ask-place' });
+  expect(placing.placing).toBe(true);
+  expect(step(placing, { do: 'toggle-pause' })).toEqual(paused);
+  expect(step(placing, { do: 'place-kept' })).toEqual(paused);
+  expect(step(placing, { do: 'again' })).toMatchObject({
+    placing: false,
+    paused: false,
+    number: 1,
+  });
 });

@@ -12,6 +12,10 @@ export interface Attempt {
   /** It is being counted in. */
   readonly counting: boolean;
   readonly paused: boolean;
+  /** The clock stands for going tick by tick. */
+  readonly stepping: boolean;
+  /** Where the next begins is being chosen. */
+  readonly placing: boolean;
   /** Why it is over without the goal. */
   readonly ended: Ended | null;
   /** What it came to at the goal. */
@@ -28,12 +32,26 @@ export interface AttemptRules {
 
 /** What happens to an attempt. */
 export type AttemptEvent =
-  | { readonly do: 'toggle-pause' | 'pause' | 'go-on' | 'again' | 'counted' | 'ask-start' }
+  | {
+      readonly do:
+        | 'toggle-pause'
+        | 'pause'
+        | 'go-on'
+        | 'again'
+        | 'counted'
+        | 'ask-start'
+        | 'step'
+        | 'ask-place'
+        | 'place-kept';
+    }
   | { readonly do: 'start'; readonly start: number }
   /** The start is chosen; what had begun already begins again. */
   | { readonly do: 'begin'; readonly begun: boolean }
   | { readonly do: 'ended'; readonly why: Ended }
   | { readonly do: 'done'; readonly finished: Finished };
+
+/** Nothing holds the clock. */
+const UNHELD = { paused: false, stepping: false, placing: false, ended: null, done: null };
 
 /** The first attempt, before anything is chosen. */
 export const firstAttempt = ({ counted, choice }: AttemptRules): Attempt => ({
@@ -41,9 +59,7 @@ export const firstAttempt = ({ counted, choice }: AttemptRules): Attempt => ({
   start: 0,
   choosing: choice,
   counting: counted,
-  paused: false,
-  ended: null,
-  done: null,
+  ...UNHELD,
 });
 
 /** How an attempt goes on from something that happens. */
@@ -55,17 +71,24 @@ export const attemptStep =
       number: attempt.number + 1,
       choosing: false,
       counting: counted,
-      paused: false,
-      ended: null,
-      done: null,
+      ...UNHELD,
     });
     switch (event.do) {
       case 'toggle-pause':
-        return attempt.done ? attempt : { ...attempt, paused: !attempt.paused };
+        if (attempt.done) return attempt;
+        // Out of the choice of a place one comes back to the pause it was asked for in.
+        if (attempt.placing) return { ...attempt, placing: false };
+        return { ...attempt, paused: !attempt.paused, stepping: false };
       case 'pause':
         return { ...attempt, paused: true };
       case 'go-on':
-        return { ...attempt, paused: false };
+        return { ...attempt, paused: false, stepping: false };
+      case 'step':
+        return { ...attempt, stepping: true };
+      case 'ask-place':
+        return { ...attempt, placing: true };
+      case 'place-kept':
+        return { ...attempt, placing: false };
       case 'counted':
         return { ...attempt, counting: false };
       case 'ask-start':
@@ -84,5 +107,13 @@ export const attemptStep =
   };
 
 /** Whether the clock stands. */
-export const isHeld = ({ paused, choosing, counting, ended, done }: Attempt): boolean =>
-  paused || choosing || counting || ended !== null || done !== null;
+export const isHeld = ({
+  paused,
+  stepping,
+  placing,
+  choosing,
+  counting,
+  ended,
+  done,
+}: Attempt): boolean =>
+  paused || stepping || placing || choosing || counting || ended !== null || done !== null;

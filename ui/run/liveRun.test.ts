@@ -54,7 +54,7 @@ test('a held run stands still, and a long gap is not made up for', () => {
 });
 
 test('a run begun at a spot goes back to the spot', () => {
-  const live = new LiveRun(course, [4, 0, 0]);
+  const live = new LiveRun(course, { kind: 'place', at: [4, 0, 0] });
   expect(live.state.x).toBe(4);
   live.advance(0);
   live.tell({ x: -16, z: 0, jump: false }, 0);
@@ -71,4 +71,77 @@ test('it tells when the runner was put somewhere else, and only then', () => {
   for (let now = 100; now <= 4000 && fallen.placed === 0; now += 100) fallen.advance(now);
   expect(fallen.placed).toBe(1);
   expect(fallen.events.some(({ kind }) => kind === 'respawn')).toBe(true);
+});
+
+/** Goes on for some ticks at once, pressing the same all the time. */
+function goOn(live: LiveRun, ticks: number, input = right): LiveRun {
+  const from = live.state.tick;
+  live.hold();
+  live.tell(input, 0);
+  for (let now = 0; live.state.tick < from + ticks; now += 100) live.advance(now);
+  return live;
+}
+
+test('a run begun in a moment of another is that run up to there, and goes on by itself', () => {
+  const first = goOn(new LiveRun(course, undefined, 5), 60);
+  const { tick, x } = first.state;
+  const run = first.recorder.run(courseHash(course), 0, first.seed);
+  const second = new LiveRun(course, { kind: 'moment', run });
+  expect([second.state.tick, second.state.x, second.since]).toEqual([tick, x, tick]);
+  goOn(first, 30);
+  goOn(second, 30);
+  expect(second.state.x).toBe(first.state.x);
+  // Told again from the start it is the whole of it.
+  const told = replay(course, second.recorder.run(courseHash(course), 0, second.seed));
+  expect(told.poses).toBe(second.result().poses);
+  expect([second.repeatable, second.aided]).toEqual([true, false]);
+});
+
+test('a tick back is the tick before, however often, and forward again the same', () => {
+  const live = goOn(new LiveRun(course, undefined, 5), 90);
+  const places = new Map([[live.state.tick, live.state.x]]);
+  const steady = goOn(new LiveRun(course, undefined, 5), 90);
+  for (let i = 0; i < 50; i++) {
+    expect(live.stepBack()).toBe(true);
+    places.set(live.state.tick, live.state.x);
+  }
+  const { tick } = live.state;
+  expect(tick).toBe(steady.state.tick - 50);
+  expect(live.aided).toBe(true);
+  for (let i = 0; i < 50; i++) live.stepOn(1e9);
+  expect(live.state.x).toBe(steady.state.x);
+  expect(live.result().path).toEqual(steady.result().path);
+  expect(places.get(live.state.tick)).toBe(live.state.x);
+});
+
+test('before its beginning there is no tick to go back to', () => {
+  const live = new LiveRun(course, undefined, 5);
+  expect(live.stepBack()).toBe(false);
+  live.stepOn(0);
+  expect(live.stepBack()).toBe(true);
+  expect(live.stepBack()).toBe(false);
+  expect(live.state.tick).toBe(0);
+});
+
+test('at half speed half as many ticks go by, and it proves nothing any more', () => {
+  const live = new LiveRun(course);
+  live.setSpeed(0.5);
+  live.advance(0);
+  live.advance(490);
+  live.advance(980);
+  expect(live.state.tick).toBe(58);
+  expect([live.aided, live.repeatable]).toEqual([true, false]);
+  live.setSpeed(1);
+  expect(live.aided).toBe(true);
+});
+
+test('where nothing hurts, thorns are walked through; where they do again, they send back', () => {
+  const thorny = layPieces(course, [{ family: 'thorns', at: [3, 0, 0] }]);
+  const walk = (unhurt: boolean) => {
+    const live = new LiveRun(thorny);
+    live.setUnhurt(unhurt);
+    return goOn(live, 120).state;
+  };
+  expect(walk(false).falls).toBeGreaterThan(0);
+  expect([walk(true).falls, walk(true).x > 4]).toEqual([0, true]);
 });

@@ -1,8 +1,9 @@
 import { useEffect } from 'react';
 import { useFrame, useThree } from '@react-three/fiber';
 import type { PerspectiveCamera } from 'three';
+import { axes, eyePlace } from '@/core/sight';
 import { setHaze } from './sky';
-import { axes, eyePlace, useView } from './view';
+import { useView } from './view';
 
 /** How near and far is drawn when the eye is as near as usual, m. */
 export const [NEAR, FAR] = [0.5, 1500];

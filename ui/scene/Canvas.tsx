@@ -1,13 +1,17 @@
 import { Canvas as FiberCanvas } from '@react-three/fiber';
 import { useEffect, useState, type PropsWithChildren } from 'react';
+import { FIELD } from '@/core/sight';
 import { useSettings } from '../device/settings';
 import { useColours } from '../theme';
 import { CameraRig, FAR, NEAR } from './CameraRig';
 import { measuredDrawing } from './measure';
-import { FIELD } from './field';
 
 /** What is in the scene hears of no pointer: where one points is worked out by who wants to know. */
 const UNHEARD = () => ({ enabled: false, priority: 0 });
+
+/** Part of a screen's own pixels that is drawn where drawing is slow; on fine screens one for each of the page's. */
+const LIGHT_PART = 0.6;
+const lightPixels = (): number => Math.min(1, LIGHT_PART * window.devicePixelRatio);
 
 interface CanvasProps {
   /** Whether every frame is drawn, or only those in which something changed. */
@@ -35,7 +39,7 @@ export function Canvas({ running, children }: PropsWithChildren<CanvasProps>) {
       flat
       linear
       frameloop={running ? 'always' : 'demand'}
-      dpr={drawing === 'full' ? Math.min(2, window.devicePixelRatio) : 1}
+      dpr={drawing === 'full' ? Math.min(2, window.devicePixelRatio) : lightPixels()}
       gl={{ antialias: drawing === 'full', powerPreference: 'high-performance' }}
       camera={{ fov: FIELD, near: NEAR, far: FAR }}
       style={{ position: 'absolute', inset: 0, touchAction: 'none', background: colours.sky }}

@@ -1,7 +1,6 @@
 import { useFrame } from '@react-three/fiber';
 import { PerspectiveCamera } from 'three';
-import { FIELD } from './field';
-import { axes, eyePlace, type Eye } from './view';
+import { axes, type Eye, eyePlace, FIELD } from '@/core/sight';
 
 /** Where an inset stands in the canvas, pixels from its lower left corner. */
 export interface InsetFrame {

@@ -5,12 +5,15 @@ import type { RunnerKind } from '@/core/course';
 import { centreHeight, type Capsule, type RunState } from '@/core/run';
 import { bakeParts } from './bake';
 import { facetGeometry, lineGeometry } from './geometry';
-import { BEHIND, FACETS, INK, plain } from './materials';
+import { BEHIND, FACETS, INK, PALE, PALE_INK, plain } from './materials';
 import { runnerForm, type RunnerPart } from './runnerForms';
 
 /** Where the runner is shown, changed in place frame by frame. */
 export interface Shown {
-  state: RunState;
+  state: Pick<
+    RunState,
+    'x' | 'y' | 'z' | 'heading' | 'fx' | 'fy' | 'fz' | 'gx' | 'gy' | 'gz' | 'ground'
+  >;
   /** Its body, for its size. */
   body: Capsule;
   /** Metres gone over the map, for the legs' swing. */
@@ -23,8 +26,15 @@ const SHADOW = plain('#1F2A2E', 0.28);
 const UP = new Vector3(0, 1, 0);
 const scratch = { axis: new Vector3(), turn: new Quaternion(), a: new Vector3(), b: new Vector3() };
 
+interface RunnerProps {
+  readonly kind: RunnerKind;
+  readonly shown: { current: Shown };
+  /** Seen through, as a recorded run is. */
+  readonly pale?: boolean;
+}
+
 /** The runner, as its kind looks and moves. */
-export function Runner({ kind, shown }: { kind: RunnerKind; shown: { current: Shown } }) {
+export function Runner({ kind, shown, pale = false }: RunnerProps) {
   const host = useRef<Group>(null);
   const rolling = useRef<Group>(null);
   const limbs = useRef<(Group | null)[]>([]);
@@ -72,10 +82,10 @@ export function Runner({ kind, shown }: { kind: RunnerKind; shown: { current: Sh
       <group ref={host}>
         {kind === 'roller' ? (
           <group ref={rolling} position={[0, lift, 0]}>
-            <Parts parts={form.body} />
+            <Parts parts={form.body} pale={pale} />
           </group>
         ) : (
-          <Parts parts={form.body} />
+          <Parts parts={form.body} pale={pale} />
         )}
         {form.limbs.map(({ at, parts }, i) => (
           <group
@@ -85,19 +95,21 @@ export function Runner({ kind, shown }: { kind: RunnerKind; shown: { current: Sh
             }}
             position={at as [number, number, number]}
           >
-            <Parts parts={parts} />
+            <Parts parts={parts} pale={pale} />
           </group>
         ))}
       </group>
-      <mesh ref={shadow} material={SHADOW} rotation-x={-Math.PI / 2}>
-        <circleGeometry args={[0.3, 14]} />
-      </mesh>
+      {!pale && (
+        <mesh ref={shadow} material={SHADOW} rotation-x={-Math.PI / 2}>
+          <circleGeometry args={[0.3, 14]} />
+        </mesh>
+      )}
     </>
   );
 }
 
 /** Turns a cart to where it points, standing on its ground as it leans. */
-function standAlong(group: Group | null, { fx, fy, fz, gx, gy, gz }: RunState): void {
+function standAlong(group: Group | null, { fx, fy, fz, gx, gy, gz }: Shown['state']): void {
   if (!group) return;
   const { a, b, turn } = scratch;
   // First upright to the ground's normal, then about it to the way ahead.
@@ -106,11 +118,19 @@ function standAlong(group: Group | null, { fx, fy, fz, gx, gy, gz }: RunState): 
   group.quaternion.setFromUnitVectors(a, b.set(fx, fy, fz)).multiply(turn);
 }
 
-function Parts({ parts }: { parts: readonly RunnerPart[] }) {
+function Parts({ parts, pale }: { parts: readonly RunnerPart[]; pale: boolean }) {
   const [facets, lines] = useMemo(() => {
     const baked = bakeParts(parts);
     return [facetGeometry(baked), lineGeometry(baked.lines)];
   }, [parts]);
+  if (pale) {
+    return (
+      <>
+        <mesh geometry={facets} material={PALE} renderOrder={3} />
+        <lineSegments geometry={lines} material={PALE_INK} renderOrder={3} />
+      </>
+    );
+  }
   return (
     <>
       <mesh geometry={facets} material={BEHIND} renderOrder={1} />

@@ -1,5 +1,5 @@
 import { dot, mapVec3, type Bounds, type Vec3 } from '@/core/geometry';
-import { TAN_HALF_FIELD } from './field';
+import { TAN_HALF_FIELD } from '@/core/sight';
 
 /** Part of the picture that what is fitted into it may take. */
 const ROOM = 0.82;

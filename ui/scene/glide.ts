@@ -1,6 +1,7 @@
 import { mapVec3, shortestAngle, type Vec3 } from '@/core/geometry';
+import { axes, type Eye } from '@/core/sight';
 import { motionReduced } from '../device/motion';
-import { axes, metresAPixel, pixelOf, useView, type Eye, type ViewMode } from './view';
+import { metresAPixel, pixelOf, useView, type ViewMode } from './view';
 
 let going = 0;
 

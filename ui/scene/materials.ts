@@ -122,6 +122,9 @@ REGION.side = DoubleSide;
 REGION.depthWrite = false;
 /** Ink along edges, white where stone meets water, and the marks of building. */
 export const INK = lines('#1F2A2E', 0.5);
+/** A recorded run beside the live one. */
+export const PALE = facets('#F3EFE7', 0.6, 0.5);
+export const PALE_INK = lines('#1F2A2E', 0.3);
 export const FOAM = lines('#FFFFFF', 0.75);
 export const CHOSEN = lines('#2F5A42', 1, true);
 export const PLUMB = lines('#3F6B52', 0.9);

@@ -3,21 +3,11 @@ import type { Ray } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
-import { TAN_HALF_FIELD } from './field';
+import { axes, type Eye, eyePlace, TAN_HALF_FIELD } from '@/core/sight';
 import { fitInto } from './fitInto';
 
 export const VIEW_MODES = ['side', 'above', 'free'] as const;
 export type ViewMode = (typeof VIEW_MODES)[number];
-
-/** Where the eye is: so far from a place looked at, turned and tilted (degrees). */
-export interface Eye {
-  readonly target: Vec3;
-  readonly distance: number;
-  /** 0 looks along -z, as at a side-on stage; grows to the right. */
-  readonly yaw: number;
-  /** 0 looks level, 90 straight down. */
-  readonly pitch: number;
-}
 
 export interface View extends Eye {
   readonly mode: ViewMode;
@@ -121,27 +111,6 @@ export function showAcross(metres: number): void {
     if (now.height !== before.height || now.width !== before.width) apply();
   });
   setTimeout(stop, SETTLES);
-}
-
-/** Directions of the picture: to the right, up, and into it. */
-export function axes({ yaw, pitch }: Pick<Eye, 'yaw' | 'pitch'>): {
-  right: Vec3;
-  up: Vec3;
-  ahead: Vec3;
-} {
-  const [y, p] = [(yaw * Math.PI) / 180, (pitch * Math.PI) / 180];
-  const [sy, cy, sp, cp] = [Math.sin(y), Math.cos(y), Math.sin(p), Math.cos(p)];
-  return {
-    right: [cy, 0, sy],
-    up: [sy * sp, cp, -cy * sp],
-    ahead: [sy * cp, -sp, -cy * cp],
-  };
-}
-
-/** Where the eye itself is. */
-export function eyePlace(eye: Eye): Vec3 {
-  const { ahead } = axes(eye);
-  return mapVec3((i) => eye.target[i] - ahead[i] * eye.distance);
 }
 
 /** The eye that stands at a place and looks at another. */

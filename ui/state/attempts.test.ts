@@ -27,11 +27,12 @@ const ended = (time: number) => ({
     finished: true,
     time,
     falls: 2,
+    events: [],
     splits: [],
     rounds: [],
     path: Float64Array.from([0, 0, 0, 4, 1, 2]),
   } as unknown as RunResult,
-  fromStart: true,
+  begun: {},
 });
 
 test('attempts come back the latest first, each course’s own, with where they ended', async () => {
@@ -40,7 +41,7 @@ test('attempts come back the latest first, each course’s own, with where they 
   await keepAttempt('a', ended(29), 2000);
   const kept = await attemptsAt('a');
   expect(kept.map(({ time }) => time)).toEqual([29, 30]);
-  expect(kept[0]).toMatchObject({ end: [4, 1, 2], falls: 2, finished: true, fromStart: true });
+  expect(kept[0]).toMatchObject({ end: [4, 1, 2], falls: 2, finished: true });
   expect(kept[0].parts).toEqual([{ key: 'goal', name: 'Lantern', at: 29, time: 29 }]);
 });
 

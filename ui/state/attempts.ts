@@ -3,8 +3,20 @@ import type { Vec3 } from '@/core/geometry';
 import type { Run, RunResult } from '@/core/run';
 import { partsOf, type RunPart } from '@/core/timing';
 
+/** How an attempt began, when not at a start of the course. */
+export interface Begun {
+  /** Where, m. */
+  readonly from?: Vec3;
+  /** The tick of another run it went on from: its inputs up to there are that run's. */
+  readonly since?: number;
+}
+
+/** Whether an attempt was run from a start on. */
+export const isWhole = ({ from, since }: Begun): boolean =>
+  from === undefined && since === undefined;
+
 /** One attempt at a course on this device, with what there is to say of it without playing it again. */
-export interface KeptAttempt {
+export interface KeptAttempt extends Begun {
   readonly course: string;
   /** When it ended, ms. */
   readonly at: number;
@@ -13,8 +25,6 @@ export interface KeptAttempt {
   /** s. */
   readonly time: number;
   readonly falls: number;
-  /** It began at a start of the course. */
-  readonly fromStart: boolean;
   /** Where it ended, m. */
   readonly end: Vec3;
   readonly parts: readonly RunPart[];
@@ -38,7 +48,7 @@ const keysOf = async (course: string): Promise<string[]> =>
 /** Keeps an attempt; where the browser forbids storage the run counts all the same. */
 export async function keepAttempt(
   course: string,
-  { run, result, fromStart }: { run: Run; result: RunResult; fromStart: boolean },
+  { run, result, begun }: { run: Run; result: RunResult; begun: Begun },
   at = Date.now(),
 ): Promise<void> {
   const { path, finished, time, falls } = result;
@@ -50,7 +60,7 @@ export async function keepAttempt(
     finished,
     time,
     falls,
-    fromStart,
+    ...begun,
     end: [x, y, z],
     parts: partsOf(result),
   };

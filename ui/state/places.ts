@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { Eye, ViewMode } from '../scene/view';
+import type { Eye } from '@/core/sight';
+import type { ViewMode } from '../scene/view';
 
 /** Where one was in a course: how it was looked at, and the work plane. */
 export interface Place extends Eye {

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import type { ApiError } from './api';
 import { useCourse } from './courseStore';
-import { readDraft } from './drafts';
+import { dropDraft, readDraft } from './drafts';
 import { useLastRun } from './lastRun';
 import { takePast } from './pastKept';
 import { useCourseOnServer } from './queries';
-import type { SaveState } from './saveQueue';
 import { atRest, queueOf } from './saving';
+import { standingOf } from './standing';
 
 /**
  * Opens a course: what the server has, or what this device still holds of it that the server has
@@ -33,13 +33,8 @@ export function useOpenCourse(id: string): {
     void ready.then((draft) => {
       if (gone || (data && data.revision < (queueOf(id)?.revision ?? 0))) return;
       if (data) {
-        let save: SaveState = { kind: 'saved', at: data.changed };
-        if (draft) {
-          save =
-            draft.revision === data.revision
-              ? { kind: 'unsaved' }
-              : { kind: 'conflict', theirs: { revision: data.revision, course: data.course } };
-        }
+        const save = standingOf(draft, data);
+        if (draft && save.kind === 'saved') void dropDraft(id);
         useCourse.getState().open(id, data.revision, draft?.course ?? data.course, save);
         takePast();
         useLastRun.getState().forget();

@@ -270,3 +270,16 @@ export const shiftPhase = (course: Course, id: string, seconds: number): Course 
       piece.params = { ...piece.params, phase };
     }
   });
+
+/** By how many seconds a mover's first motion by a clock has gone by when it begins; 0 where it has none. */
+export function phaseSeconds(course: Course, id: string): number {
+  const piece = course.pieces.find((one) => one.id === id);
+  if (!piece) return 0;
+  const told = piece.motion?.find((one) => !isDriven(one)) as { phase?: number } | undefined;
+  if (told) {
+    const period = periodOf(inTempo(parseMotion(told as never), course.tempo));
+    return (told.phase ?? 0) * period;
+  }
+  const own = localGeometry(piece).motion;
+  return own ? Number(piece.params?.phase ?? 0) * periodOf(inTempo(own, course.tempo)) : 0;
+}

@@ -10,5 +10,6 @@ export * from './chosen';
 export * from './swap';
 export * from './paint';
 export * from './behaviour';
+export * from './allow';
 export * from './paths';
 export * from './shapes';

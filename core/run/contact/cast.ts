@@ -19,6 +19,7 @@ import {
   type QueryBox,
   type Capsule,
   fitsRestFrame,
+  type InflatedShapes,
   type World,
 } from '../world';
 import { type RunState, SKIN } from '../state';
@@ -297,27 +298,43 @@ const FAR = 4 * SKIN;
  * @param c the collider
  * @param at its lowest point, m
  */
-export function signedDistance(
+export const signedDistance = (
   world: World,
   s: RunState,
   body: Capsule,
   c: Collider,
   at: Readonly<Record<'x' | 'y' | 'z', number>>,
+): Clearance =>
+  gapTo(c.bodies, c.mover < 0 ? null : poseMover(world.movers, s, c.mover).pose, body, at, FAR);
+
+/**
+ * Signed distance from a capsule to a form; the result is reused.
+ * @param bodies the form
+ * @param pose that it is in, or null at rest
+ * @param body the body it is measured from
+ * @param at its lowest point, m
+ * @param far distances beyond this, m, are only told to be at least so
+ */
+export function gapTo(
+  bodies: InflatedShapes,
+  pose: Pose | null,
+  body: Capsule,
+  at: Readonly<Record<'x' | 'y' | 'z', number>>,
+  far = Infinity,
 ): Clearance {
   ball.x = at.x;
   ball.y = at.y + centreHeight(body);
   ball.z = at.z;
   ball.radius = body.radius;
-  if (c.mover < 0) return clearance(c.bodies.rest(body), ball, scratch, FAR);
-  const { pose } = poseMover(world.movers, s, c.mover);
-  const far = c.bodies.away(pose, ball.x, ball.y, ball.z) - body.radius - body.half;
-  if (far > FAR) {
-    scratch.distance = far;
+  if (!pose) return clearance(bodies.rest(body), ball, scratch, far);
+  const away = bodies.away(pose, ball.x, ball.y, ball.z) - body.radius - body.half;
+  if (away > far) {
+    scratch.distance = away;
     return scratch;
   }
-  if (!fitsRestFrame(pose, body)) return clearance(c.bodies.at(pose, body), ball, scratch, FAR);
+  if (!fitsRestFrame(pose, body)) return clearance(bodies.at(pose, body), ball, scratch, far);
   const turned = toRestFrame(pose);
-  clearance(c.bodies.rest(body), ball, scratch, FAR);
+  clearance(bodies.rest(body), ball, scratch, far);
   if (turned) turnBack(pose.turn, scratch);
   return scratch;
 }

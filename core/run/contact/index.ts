@@ -5,6 +5,7 @@ export {
   type CapsulePath,
   castAgainst,
   castCapsule,
+  gapTo,
   isBefore,
   newCapsulePath,
   outsideCurrentBounds,
@@ -13,4 +14,4 @@ export {
   signedDistance,
 } from './cast';
 export { sensorHits } from './sense';
-export { beginningOf, reachOfNormal, teleport, respawn, standClear } from './teleport';
+export { beginningOf, overlapOf, reachOfNormal, teleport, respawn, standClear } from './teleport';

@@ -73,7 +73,7 @@ const FIRM = 0.3;
 export function standClear(world: World, s: RunState): void {
   const { x, y, z } = s;
   for (let push = 0; push < MOST_PUSHES; push++) {
-    if (!pushOut(world, s)) return;
+    if (pushOut(world, s) === 0) return;
     const [dx, dy, dz] = [s.x - x, s.y - y, s.z - z];
     if (dx * dx + dy * dy + dz * dz > FARTHEST * FARTHEST) break;
   }
@@ -85,8 +85,16 @@ export function standClear(world: World, s: RunState): void {
   s.gz = 0;
 }
 
-/** Moves the runner out of the solid it overlaps most. Returns whether there was one. */
-function pushOut(world: World, s: RunState): boolean {
+/** How deep the runner is in the solid it overlaps most, m; 0 where it stands clear. */
+export function overlapOf(world: World, s: RunState): number {
+  const { x, y, z, gx, gy, gz } = s;
+  const depth = pushOut(world, s);
+  Object.assign(s, { x, y, z, gx, gy, gz });
+  return depth;
+}
+
+/** Moves the runner out of the solid it overlaps most. Returns how deep it was in it, m; 0 for none. */
+function pushOut(world: World, s: RunState): number {
   const body = world.bodies[s.size];
   const box = boxAround(body, s);
   let deepest = 0;
@@ -115,5 +123,5 @@ function pushOut(world: World, s: RunState): boolean {
   s.x += ox;
   s.y += oy;
   s.z += oz;
-  return deepest > 0;
+  return deepest;
 }

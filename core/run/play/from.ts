@@ -5,6 +5,7 @@ import { legMarks, nearestOf, spotAt, type World } from '../world';
 import type { RunState } from '../state';
 import { teleport } from '../contact';
 import { initialState } from './begin';
+import type { Run } from './record';
 
 /**
  * A run begun part of the way: in the leg that passes the place nearest, with the checkpoints passed that
@@ -51,6 +52,24 @@ export function beginAt(
   state.rest = 0;
   return { world: begun, state };
 }
+
+/**
+ * The first state of a run that was recorded.
+ * @param course the course as it is; it stays so
+ * @param world the course made ready
+ * @param run whose chance and start are taken
+ * @param from where it began instead of at a start, m
+ * @returns the state, and the world it is run in
+ */
+export const beginningOfRun = (
+  course: Course,
+  world: World,
+  run: Pick<Run, 'seed' | 'start'>,
+  from?: Vec3,
+): { world: World; state: RunState } =>
+  from
+    ? beginAt(course, world, from, run.seed)
+    : { world, state: initialState(world, run.seed, run.start) };
 
 /** Degrees about y from a place to another over the map; along x, one way or the other, on a side-on stage. */
 function headingTo(from: Vec3, to: Vec3 | null, lane: number | null): number {

@@ -1,10 +1,11 @@
 import { TICKS_PER_SECOND } from '../../motion';
 import type { Course } from '../../course';
+import type { Vec3 } from '../../geometry';
 import { buildWorld, type World } from '../world';
 import type { RunEvent, RunState } from '../state';
 import type { Run } from './record';
 import { roundsOf, splitsOf, type Split } from './splits';
-import { initialState } from './begin';
+import { beginningOfRun } from './from';
 import { playInputs, ticksOfRun } from './verify';
 
 /** What a replayed run turned out to be. */
@@ -34,30 +35,42 @@ export interface RunResult {
   readonly poses: string;
 }
 
+/** What a replay may be told besides the course and the run. */
+export interface ReplayOptions {
+  /** The course made ready, if the caller has it already. */
+  readonly world?: World;
+  /** Where the run began instead of at a start, m. */
+  readonly from?: Vec3;
+  /** Is shown the first state and that after every tick; it is not to change them. */
+  readonly after?: (state: Readonly<RunState>) => void;
+  /** Is told each event, with the state as it is while the tick goes on; it is not to change it. */
+  readonly heard?: (state: RunState, event: RunEvent) => void;
+}
+
 /**
  * Plays a run's inputs on a course again.
  * @param course the course
  * @param run the run
- * @param world the course made ready, if the caller has it already
- * @param after is shown the state after every tick; it is not to change it
+ * @param options what else is known of it
  * @throws ReplayRefused when the run was made on another course or by another simulation
  */
-export function replay(
-  course: Course,
-  run: Run,
-  world: World = buildWorld(course),
-  after: (state: Readonly<RunState>) => void = () => {},
-): RunResult {
+export function replay(course: Course, run: Run, options: ReplayOptions = {}): RunResult {
   const total = ticksOfRun(course, run);
-  const state = initialState(world, run.seed, run.start);
+  const { from, after = () => {}, heard = () => {} } = options;
+  const begun = beginningOfRun(course, options.world ?? buildWorld(course), run, from);
+  const { world, state } = begun;
   const events: RunEvent[] = [];
   const path = new Float64Array(3 * (total + 1));
   path.set([state.x, state.y, state.z]);
+  after(state);
   playInputs(
     world,
     state,
     run,
-    (event) => events.push(event),
+    (event) => {
+      events.push(event);
+      heard(state, event);
+    },
     (now) => {
       const { tick, x, y, z } = now;
       path[3 * tick] = x;

@@ -99,7 +99,7 @@ function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
   if (thrown && hurt(world, s, thrown.hurt, null, 1, say)) return;
   if (happened) touched(world, s, happened, say);
   if (happened && links.length > 0 && actOnLinks(world, s, happened, say)) return;
-  if (hurtBy === 'hurt') {
+  if (hurtBy === 'hurt' && !world.unharmed) {
     say('hazard');
     s.falls++;
     respawn(world, s, say);

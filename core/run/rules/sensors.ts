@@ -70,6 +70,7 @@ export function hurt(
   part: number,
   say: EmitEvent,
 ): boolean {
+  if (world.unharmed) return false;
   if (does === 'back') {
     say('hazard', part, c?.piece);
     s.falls++;

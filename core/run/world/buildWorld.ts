@@ -97,6 +97,7 @@ export function buildWorld(course: Course): World {
     limit: ticksOf(course.limit ?? 0),
     tide: tideLine(course),
     lane,
+    unharmed: false,
     sizeIndex: (part) => 1 + Math.max(-1, sizes.indexOf(part)),
     broadPhase: broadPhaseOf(colliders, [...bodies, ...emitters.map(({ body }) => body)]),
   };

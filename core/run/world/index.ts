@@ -13,7 +13,7 @@ export {
   SLOPE_LIMIT,
   STEP_HEIGHT,
 } from './runners';
-export { formBounds, centreHeight, type Capsule, fitsRestFrame } from './capsule';
+export { formBounds, centreHeight, type Capsule, fitsRestFrame, InflatedShapes } from './capsule';
 export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
 export { newQueryBox, type QueryBox } from './broadPhase';
 export { type Clocks, layLoose, LOOSE_SIZE, type Mover, moverTick } from './mover';

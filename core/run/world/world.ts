@@ -103,6 +103,8 @@ export interface World {
   readonly tide: number;
   /** The depth (z) the runner keeps to, or null where it may go anywhere. */
   readonly lane: number | null;
+  /** Whether nothing hurts the runner, as when a maker only tries something. */
+  readonly unharmed: boolean;
   /** Place in `bodies` of a size. */
   readonly sizeIndex: (part: number) => number;
   readonly broadPhase: BroadPhase;

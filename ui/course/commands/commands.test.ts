@@ -8,7 +8,6 @@ import { COMMANDS } from './list';
 jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../scene', () => ({
-  ...jest.requireActual('../../scene/field'),
   ...jest.requireActual('../../scene/view'),
   ...jest.requireActual('../../scene/glide'),
 }));

@@ -1,4 +1,5 @@
-import { glideTo, showAcross, useView, type Eye, type ViewMode } from '../../scene';
+import type { Eye } from '@/core/sight';
+import { glideTo, showAcross, useView, type ViewMode } from '../../scene';
 import { useLay } from '../lay/layStore';
 
 /** Metres across that are in view when a sketch is begun. */

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { chosenOf, layKit, warmIndexes, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Piece } from '@/core/course';
 import { tideLine } from '@/core/run';
+import type { Eye } from '@/core/sight';
 import {
   Canvas,
   Chosen,
@@ -17,7 +18,6 @@ import {
   UnderPicture,
   useGestures,
   useView,
-  type Eye,
   type FrameState,
   type Tool,
 } from '../../scene';
@@ -29,6 +29,7 @@ import { Laid } from './Laid';
 import { planeOf, useLay, type LayTool } from '../lay/layStore';
 import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
+import { RunLines } from './RunLines';
 import { Scrubbed } from './Scrubbed';
 import { insetFrame, playersEye, type FrameShape } from './playersEye';
 import { sketchTool, TOOLS } from '../lay/tools';
@@ -119,6 +120,7 @@ function Contents({ work }: { work: Work }) {
       <Painted />
       <Scrubbed moment={moment} />
       <Laid tide={tide} moment={moment} building={building} />
+      <RunLines />
       {building && showShapes && <Shapes moment={moment} />}
       <Grid work={work} handed={building && inHand !== null} />
       {building && <KitGhost />}

@@ -5,7 +5,6 @@ import { pixelOf } from '../../scene';
 import { FRAME_SHAPES, insetFrame, playersEye, type FrameShape } from './playersEye';
 
 jest.mock('../../scene', () => ({
-  ...jest.requireActual('../../scene/field'),
   ...jest.requireActual('../../scene/view'),
 }));
 

@@ -1,7 +1,7 @@
 import type { Course } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
-import { cameraOf, lookAt } from '@/core/route';
-import { TAN_HALF_FIELD, type Eye, type InsetFrame } from '../../scene';
+import { cameraOf, type Eye, lookAt, TAN_HALF_FIELD } from '@/core/sight';
+import { type InsetFrame } from '../../scene';
 
 /** Frames players have: a phone's and a wide screen's, as width over height. */
 export const FRAME_SHAPES = { phone: 0.52, wide: 1.6 } as const;

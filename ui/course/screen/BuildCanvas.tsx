@@ -10,6 +10,7 @@ import { CourseScene } from '../scene/CourseScene';
 import { FlyPad } from '../scene/FlyPad';
 import { ViewTools } from '../scene/ViewTools';
 import { Scrubber } from '../tune/motion/Scrubber';
+import { WaySaid } from '../way/WaySaid';
 import { ChoiceSaid } from './ChoiceSaid';
 import { HandOrChoice } from './HandOrChoice';
 import { TopBar } from './TopBar';
@@ -43,6 +44,7 @@ export function BuildCanvas({ phase, work, focused, onTune, onRunHere }: BuildCa
           {(building || work === 'sketch') && <ViewTools bare={phase === 'tune' && !wide} />}
         </View>
         <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
+          {building && <WaySaid />}
           {building && <Flying />}
           {phase === 'tune' && <Scrubber />}
           {phase === 'lay' && <HandOrChoice onTune={onTune} onRunHere={onRunHere} />}

@@ -26,6 +26,7 @@ import { NoStartSheet } from './NoStartSheet';
 import { useOpening } from './opening';
 import { Progress } from './Progress';
 import { Ribbon } from './ribbon/Ribbon';
+import { useWaysAsked } from '../way/useWaysAsked';
 import { TunePanel } from './TunePanel';
 import { useRun } from './useRun';
 import { workOf, type Work } from './work';
@@ -39,6 +40,7 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
   const goTo = useGoTo(run);
   useOpening(id);
   useGridKept(id);
+  useWaysAsked(id);
   useBuildKeys(focused);
   useEffect(() => soundEdits(), []);
   useEffect(() => {

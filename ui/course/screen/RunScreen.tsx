@@ -1,26 +1,33 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
-import type { CourseKind } from '@/core/course';
+import type { Course, CourseKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { ranksBefore } from '@/core/run';
 import { Button, Fault, Loading, runTime, Text } from '../../parts';
 import { FinishActions } from '../../run/finish/FinishActions';
 import { effortOf } from '../../run/finish/effort';
 import { FinishPanel } from '../../run/finish/FinishPanel';
+import type { LiveRun } from '../../run/liveRun';
+import { usePales } from '../../run/pale/usePales';
 import { RunView } from '../../run/RunView';
 import type { Best, Finished } from '../../run/finish/finished';
-import { useView } from '../../scene';
+import { useViewKept } from '../../scene';
 import { api } from '../../state/api';
 import { keepAttempt } from '../../state/attempts';
 import { useCourse } from '../../state/courseStore';
 import { useFirsts } from '../../state/firsts';
 import { useLastRun } from '../../state/lastRun';
+import { attemptsKey } from '../../state/useKeptAttempts';
+import { usePausedRun } from '../../state/pausedRun';
 import { useCourseOnServer } from '../../state/queries';
 import { useReplay } from '../../state/useBest';
 import { useOpenCourse, whenSaved } from '../../state/useOpenCourse';
 import { SPACE } from '../../theme';
+import { usePaleRuns } from '../times/usePaleRuns';
+import { CannotOpen } from './CannotOpen';
+import { momentOf, useTrying } from './useTrying';
 
 /** A place given as x,y,z in the address, or nothing. */
 function placeOf(from: string | undefined): Vec3 | undefined {
@@ -29,35 +36,35 @@ function placeOf(from: string | undefined): Vec3 | undefined {
   return [at[0], at[1], at[2]];
 }
 
+/** A run that was left on its way may be gone on with after a change. */
+function keepPaused(id: string, course: Course, live: LiveRun): void {
+  const { tick, finish, over } = live.state;
+  const under = finish < 0 && !over && tick > live.since;
+  usePausedRun.setState({
+    course: id,
+    moment: under ? momentOf(course, live, 0) : null,
+    atOnce: false,
+  });
+}
+
 /** The maker's own run of the open course. */
 export function CourseRunScreen({ id, from }: { id: string; from: string | undefined }) {
   const { ready, error, retry } = useOpenCourse(id);
   const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
   const best = useReplay(course, data?.proof?.run);
+  const pales = usePales(course, usePaleRuns(id, course));
   const client = useQueryClient();
-  const listAgain = () => client.invalidateQueries({ queryKey: ['attempts', id] });
+  const listAgain = () => client.invalidateQueries({ queryKey: attemptsKey(id) });
   const place = useMemo(() => placeOf(from), [from]);
-  // What is looked at while building comes back after the run.
-  const [before] = useState(() => {
-    const { target, distance, yaw, pitch, mode } = useView.getState();
-    return { target, distance, yaw, pitch, mode };
-  });
-  useEffect(() => () => useView.getState().look(before), [before]);
+  const { beginning, trying } = useTrying(id, course, ready, place);
+  useViewKept();
   useEffect(() => useFirsts.getState().note('run'), []);
   const leave = () => {
     if (router.canGoBack()) router.back();
     else router.replace(`/course/${id}` as never);
   };
-  if (error && !ready) {
-    return (
-      <Fault
-        title="The course cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: retry }}
-      />
-    );
-  }
+  if (error && !ready) return <CannotOpen error={error} onRetry={retry} />;
   if (!ready) return <Loading what="Opening the course" />;
   if (!course.pieces.some(({ family }) => family === 'start')) {
     return (
@@ -71,10 +78,15 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
   return (
     <RunView
       course={course}
-      from={place}
+      beginning={beginning}
+      trying={trying}
       best={best ?? undefined}
+      pales={pales}
       leaveLabel="Back to building"
-      onLeave={leave}
+      onLeave={(live) => {
+        keepPaused(id, course, live);
+        leave();
+      }}
       onProgress={(result) => useLastRun.getState().keep(result)}
       onEnd={(ended) => void keepAttempt(id, ended).then(listAgain)}
       finished={(finished, again) => (
@@ -126,6 +138,13 @@ function Keep({
       void client.invalidateQueries({ queryKey: ['courses'] });
     },
   });
+  if (finished.aided) {
+    return (
+      <Text as="small" tint="slate">
+        Something helped this run, so it is no proof. Run without the tools for that.
+      </Text>
+    );
+  }
   if (!finished.fromStart) {
     return (
       <Text as="small" tint="slate">

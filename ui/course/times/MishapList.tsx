@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import type { Course } from '@/core/course';
-import { familyOf } from '@/core/pieces';
+import { pieceName } from '@/core/pieces';
 import { TICKS_PER_SECOND } from '@/core/motion';
-import type { Mishap } from '@/core/timing';
+import type { Mishap, RunPart } from '@/core/timing';
 import { Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
 import type { KnownRun } from './runsKnown';
@@ -10,6 +10,8 @@ import type { KnownRun } from './runsKnown';
 interface MishapProps {
   readonly course: Course;
   readonly mishaps: readonly Mishap[];
+  /** The parts of the run, by which a place is named. */
+  readonly parts: readonly RunPart[];
   readonly runs: readonly KnownRun[];
 }
 
@@ -23,12 +25,20 @@ const WORDS: Record<Mishap['kind'], string> = {
 export function mishapWords({ kind, piece }: Mishap, course: Course): string {
   const found = course.pieces.find(({ id }) => id === piece);
   if (!found) return kind === 'hazard' ? 'Hit' : WORDS[kind];
-  const name = (found.name ?? familyOf(found.family).label).toLowerCase();
+  const name = pieceName(found).toLowerCase();
   return kind === 'hazard' ? `${WORDS.hazard} ${name}` : `${WORDS[kind]} at ${name}`;
 }
 
+/** In which part of the run a tick was. */
+export function partWords(tick: number, parts: readonly RunPart[]): string {
+  const next = parts.find(({ at }) => at * TICKS_PER_SECOND >= tick);
+  if (next) return `before ${next.name.toLowerCase()}`;
+  const last = parts[parts.length - 1];
+  return last ? `after ${last.name.toLowerCase()}` : 'after the start';
+}
+
 /** Falls and hits of a run, by place and time. */
-export function MishapList({ course, mishaps, runs }: MishapProps) {
+export function MishapList({ course, mishaps, parts, runs }: MishapProps) {
   const colours = useColours();
   const falls = runs.reduce((sum, run) => sum + run.falls, 0);
   return (
@@ -51,8 +61,8 @@ export function MishapList({ course, mishaps, runs }: MishapProps) {
           <Text as="small" style={{ flex: 1 }}>
             {mishapWords(mishap, course)}
           </Text>
-          <Text as="smallFigures" tint="slate">
-            {mishap.at.map((v) => v.toFixed(1)).join('  ')}
+          <Text as="small" tint="slate">
+            {partWords(mishap.tick, parts)}
           </Text>
           <Text as="figures">{(mishap.tick / TICKS_PER_SECOND).toFixed(1)} s</Text>
         </View>

@@ -1,8 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { usePointerDrag, type PointerPlace } from '../../device/usePointerDrag';
 import { useColours } from '../../theme';
 
 /** A value at a place of the way, m. */
@@ -21,6 +22,10 @@ interface RunChartProps {
   /** Above nothing is a loss, below it a gain: both are filled in their colours. */
   readonly signed?: boolean;
   readonly format: (value: number) => string;
+  /** The place that is shown elsewhere, m. */
+  readonly here?: number;
+  /** A finger goes over the chart at a place of the way, m. */
+  readonly onTouch?: (along: number) => void;
   readonly testID?: string;
 }
 
@@ -37,7 +42,7 @@ export function rangeOf(points: readonly ChartPoint[], signed: boolean): [number
 
 /** Values along the way of a run. */
 export function RunChart(props: RunChartProps) {
-  const { label, points, length, marks, signed = false, format, testID } = props;
+  const { label, points, length, marks, signed = false, format, here, onTouch, testID } = props;
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const x = scaleLinear([0, Math.max(1, length)], [LEFT, width - RIGHT]);
@@ -95,6 +100,16 @@ export function RunChart(props: RunChartProps) {
               strokeDasharray="3 4"
             />
           ))}
+          {here !== undefined && (
+            <Line
+              x1={x(here)}
+              x2={x(here)}
+              y1={TOP}
+              y2={HEIGHT - FOOT}
+              stroke={colours.moss}
+              strokeWidth={2}
+            />
+          )}
           <Path d={curve(points) ?? ''} stroke={colours.ink} strokeWidth={2} fill="none" />
           {x.ticks(4).map((tick, i, all) => (
             <Label
@@ -107,8 +122,19 @@ export function RunChart(props: RunChartProps) {
           ))}
         </Svg>
       )}
+      {onTouch && width > 0 && (
+        <Touched onTouch={(px) => onTouch(Math.min(length, Math.max(0, x.invert(px))))} />
+      )}
     </View>
   );
+}
+
+/** Lies over a chart that can be touched; another scrolls with its page. */
+function Touched({ onTouch }: { readonly onTouch: (px: number) => void }) {
+  const host = useRef<View>(null);
+  const touch = ({ x }: PointerPlace) => onTouch(x);
+  usePointerDrag(host, { begin: touch, move: touch });
+  return <View ref={host} style={{ position: 'absolute', inset: 0 }} />;
 }
 
 interface LabelProps {

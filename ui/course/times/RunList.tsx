@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { ago, ListItem, runTime, Text } from '../../parts';
+import { isWhole } from '../../state/attempts';
 import type { KnownRun } from './runsKnown';
 
 interface RunListProps {
@@ -10,10 +11,11 @@ interface RunListProps {
 }
 
 /** How a run ended, in words. */
-export function endWords({ finished, fromStart, falls }: KnownRun, best: boolean): string {
+export function endWords(run: KnownRun, best: boolean): string {
+  const { finished, falls } = run;
   const words = [
     best && 'the best',
-    !fromStart && 'begun part of the way',
+    !isWhole(run) && 'begun part of the way',
     !finished && 'did not get there',
     falls > 0 && `${falls} ${falls === 1 ? 'fall' : 'falls'}`,
   ].filter(Boolean);

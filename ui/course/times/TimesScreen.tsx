@@ -1,19 +1,22 @@
-import { useQuery } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
-import { Button, Choices, Fault, Loading, Page, Text } from '../../parts';
-import { attemptsAt } from '../../state/attempts';
+import { slugOf } from '@/core/formats';
+import { timesCsv } from '@/core/timing';
+import { Button, Choices, Fault, Loading, Page, saveText, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import { useCourseOnServer } from '../../state/queries';
-import { useHash } from '../../state/useBest';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS, SPACE, WIDE } from '../../theme';
+import { CannotOpen } from '../screen/CannotOpen';
+import { EndsList } from './EndsList';
+import { LinesChoice } from './LinesChoice';
 import { RunList } from './RunList';
-import { bestOf, rivalOf, runsKnown, type Against, type KnownRun } from './runsKnown';
+import { rivalOf, type Against, type KnownRun } from './runsKnown';
+import { RunUses } from './RunUses';
 import { SheetView } from './SheetView';
+import { useKnownRuns } from './useKnownRuns';
 import { useSheet } from './useSheet';
 
 /** What the maker's runs of a course tell. */
@@ -21,31 +24,17 @@ export function TimesScreen({ id }: { id: string }) {
   useFonts(RUN_FONTS);
   const { ready, error, retry } = useOpenCourse(id);
   const course = useCourse((s) => s.course);
-  const kept = useQuery({
-    queryKey: ['attempts', id],
-    queryFn: () => attemptsAt(id),
-    staleTime: 0,
-  });
-  const hash = useHash(course);
+  const known = useKnownRuns(id, course);
   const back = () =>
     router.canGoBack() ? router.back() : router.replace(`/course/${id}` as never);
-  if (error && !ready) {
-    return (
-      <Fault
-        title="The course cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: retry }}
-      />
-    );
-  }
-  if (!ready || !kept.data) return <Loading what="Looking for your runs" />;
-  const runs = runsKnown(kept.data, hash);
+  if (error && !ready) return <CannotOpen error={error} onRetry={retry} />;
+  if (!ready || !known.runs) return <Loading what="Looking for your runs" />;
   return (
     <Page title="Times" onBack={back}>
-      {runs.length === 0 ? (
-        <NoRuns id={id} before={kept.data.length} />
+      {known.runs.length === 0 ? (
+        <NoRuns id={id} before={known.attempts} />
       ) : (
-        <Times id={id} course={course} runs={runs} />
+        <Times id={id} course={course} runs={known.runs} best={known.best} proof={known.proof} />
       )}
     </Page>
   );
@@ -75,25 +64,28 @@ const AGAINST: readonly { value: Against; label: string }[] = [
   { value: 'none', label: 'Nothing' },
 ];
 
+const csvName = ({ name }: Course): string => `${slugOf(name) || 'course'}-times.csv`;
+
 interface TimesProps {
   readonly id: string;
   readonly course: Course;
   readonly runs: readonly KnownRun[];
+  readonly best: KnownRun | null;
+  readonly proof: KnownRun | null;
 }
 
-function Times({ id, course, runs }: TimesProps) {
+function Times({ id, course, runs, best, proof }: TimesProps) {
   const wide = useWindowDimensions().width >= WIDE;
-  const { data } = useCourseOnServer(id);
   // Until one is touched, the latest, also when that becomes known a moment later.
   const [key, setKey] = useState<string | null>(null);
   const [against, setAgainst] = useState<Against>('best');
   const shown = runs.find((run) => run.key === key) ?? runs[0];
-  const hash = shown.run.course;
-  const proof = data?.proof?.run.course === hash ? data.proof.run : null;
-  const rival = rivalOf(shown, against, runs, proof);
-  const sheet = useSheet(course, shown.run, rival);
+  const rival = rivalOf(shown, against, best, proof);
+  const sheet = useSheet(course, shown, rival);
   const figures = sheet.data ? (
-    <SheetView course={course} shown={shown} runs={runs} sheet={sheet.data} rival={rival} />
+    <SheetView id={id} course={course} shown={shown} runs={runs} sheet={sheet.data} rival={rival}>
+      <RunUses id={id} shown={shown} />
+    </SheetView>
   ) : sheet.error ? (
     <Fault
       title="Its figures cannot be read"
@@ -111,7 +103,15 @@ function Times({ id, course, runs }: TimesProps) {
         options={AGAINST.filter(({ value }) => value !== 'proof' || proof !== null)}
         onChange={setAgainst}
       />
-      <RunList runs={runs} shown={shown.key} best={bestOf(runs)?.key ?? null} onShow={setKey} />
+      <RunList runs={runs} shown={shown.key} best={best?.key ?? null} onShow={setKey} />
+      <EndsList runs={runs} />
+      <LinesChoice />
+      <Button
+        title="Save as a table"
+        icon="download"
+        onPress={() => saveText(csvName(course), timesCsv(runs), 'text/csv')}
+        testID="times-csv"
+      />
     </>
   );
   return (

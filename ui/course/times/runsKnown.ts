@@ -1,9 +1,9 @@
 import type { Run } from '@/core/run';
 import type { RunPart } from '@/core/timing';
-import type { KeptAttempt } from '../../state/attempts';
+import { isWhole, type Begun, type KeptAttempt } from '../../state/attempts';
 
 /** A run that figures can be read of. */
-export interface KnownRun {
+export interface KnownRun extends Begun {
   /** The same for the same run. */
   readonly key: string;
   readonly run: Run;
@@ -15,7 +15,6 @@ export interface KnownRun {
   readonly falls: number;
   /** When it was run, ms; the proof's is not known. */
   readonly at: number | null;
-  readonly fromStart: boolean;
   readonly parts: readonly RunPart[];
 }
 
@@ -23,7 +22,7 @@ export interface KnownRun {
 export type Against = 'best' | 'proof' | 'none';
 
 /**
- * The runs of a course as it is now, the latest first and the proof last; numbered in the order they were run,
+ * The runs of a course as it is now, the latest first; numbered in the order they were run,
  * those of the course as it was before counted too.
  *
  * @param attempts - all that is kept on this device, the latest first
@@ -32,29 +31,50 @@ export type Against = 'best' | 'proof' | 'none';
 export function runsKnown(attempts: readonly KeptAttempt[], hash: string): KnownRun[] {
   return attempts.flatMap((kept, i) => {
     if (kept.run.course !== hash) return [];
-    const { run, finished, time, falls, at, fromStart, parts } = kept;
+    const { run, finished, time, falls, at, from, since, parts } = kept;
     const name = `Run ${attempts.length - i}`;
-    return [{ key: String(at), run, name, finished, time, falls, at, fromStart, parts }];
+    const begun = { from, since };
+    return [{ key: String(at), run, name, finished, time, falls, at, parts, ...begun }];
   });
 }
 
+/** The maker's proof as one of the runs. */
+export const proofKnown = (run: Run): KnownRun => ({
+  key: 'proof',
+  run,
+  name: 'Proof',
+  finished: true,
+  time: run.claim,
+  falls: 0,
+  at: null,
+  parts: [],
+});
+
 /** The quickest of the runs from start to goal, or null. */
 export function bestOf(runs: readonly KnownRun[]): KnownRun | null {
-  const whole = runs.filter(({ finished, fromStart }) => finished && fromStart);
+  const whole = runs.filter((run) => run.finished && isWhole(run));
   return whole.reduce<KnownRun | null>(
     (best, one) => (best === null || one.time < best.time ? one : best),
     null,
   );
 }
 
+/** Whether two are one run: a proof comes back from the server as a copy of the attempt it was. */
+export const sameRun = (a: Run, b: Run): boolean =>
+  a === b ||
+  (a.course === b.course &&
+    a.seed === b.seed &&
+    a.claim === b.claim &&
+    a.inputs.length === b.inputs.length);
+
 /** The run that one is held against: none where it would be itself. */
 export function rivalOf(
   shown: KnownRun,
   against: Against,
-  runs: readonly KnownRun[],
-  proof: Run | null,
-): Run | null {
+  best: KnownRun | null,
+  proof: KnownRun | null,
+): KnownRun | null {
   if (against === 'none') return null;
-  const rival = against === 'proof' ? proof : (bestOf(runs)?.run ?? proof);
-  return rival === shown.run ? null : rival;
+  const rival = against === 'proof' ? proof : (best ?? proof);
+  return rival && sameRun(rival.run, shown.run) ? null : rival;
 }

@@ -2,13 +2,16 @@ import { fireEvent, render, screen } from '@testing-library/react-native';
 import { emptyCourse } from '@/core/course';
 import { layPieces } from '@/core/edit';
 import type { Run } from '@/core/run';
-import { bestParts, type Mishap, type RunPart, type RunSheet } from '@/core/timing';
-import { mishapWords } from './MishapList';
+import { bestParts, type BeatHit, type Mishap, type RunPart, type RunSheet } from '@/core/timing';
+import { useCourse } from '../../state/courseStore';
+import { BeatFigures, farthestOff, lateWords } from './BeatFigures';
+import { mishapWords, partWords } from './MishapList';
 import { partRows } from './PartsTable';
 import { rangeOf } from './RunChart';
 import { endWords } from './RunList';
 import type { KnownRun } from './runsKnown';
-import { marksOf, SheetView } from './SheetView';
+import { alongAt, marksOf, tickAlong } from './SheetCharts';
+import { SheetView } from './SheetView';
 
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 
@@ -24,13 +27,12 @@ const part = (key: string, at: number, time: number): RunPart => ({
 });
 const known = (change: Partial<KnownRun> = {}): KnownRun => ({
   key: '1',
-  run: { course: 'now', claim: 30 } as Run,
+  run: { course: 'now', claim: 30, inputs: [] } as unknown as Run,
   name: 'Run 1',
   finished: true,
   time: 30,
   falls: 0,
   at: 0,
-  fromStart: true,
   parts: [part('1', 12, 12), part('goal', 30, 18)],
   ...change,
 });
@@ -48,6 +50,7 @@ const sheet = (change: Partial<RunSheet> = {}): RunSheet => ({
   })),
   length: 40,
   gaps: [],
+  beat: null,
   ...change,
 });
 const mishap = (change: Partial<Mishap>): Mishap => ({
@@ -72,7 +75,7 @@ test.each([
   [known(), false, 'no falls'],
   [known({ falls: 2 }), false, '2 falls'],
   [known({ finished: false, falls: 1 }), false, 'did not get there, 1 fall'],
-  [known({ fromStart: false }), false, 'begun part of the way'],
+  [known({ from: [1, 2, 3] }), false, 'begun part of the way'],
 ])('a run is told by how it ended', (run, best, words) => {
   expect(endWords(run, best)).toBe(words);
 });
@@ -84,6 +87,58 @@ test('what went wrong is told by the name the piece has', () => {
   expect(mishapWords(mishap({ kind: 'crush', piece: 'p2' }), COURSE)).toBe(
     'Crushed at quay thorns',
   );
+});
+
+test('a place of what went wrong is told by the mark that comes next', () => {
+  const { parts } = known();
+  expect(partWords(600, parts)).toBe('before cairn 1');
+  expect(partWords(1441, parts)).toBe('before lantern');
+  expect(partWords(9999, parts)).toBe('after lantern');
+  expect(partWords(5, [])).toBe('after the start');
+});
+
+test('a place of the way and a tick of the run lead to each other', () => {
+  const { samples } = sheet();
+  for (const { along, tick } of samples) {
+    expect(tickAlong(samples, along)).toBe(tick);
+    expect(alongAt(samples, tick)).toBe(along);
+  }
+  expect(tickAlong(samples, 1e9)).toBe(3600);
+  expect(alongAt(samples, 1e9)).toBe(40);
+  expect(alongAt([], 3)).toBe(0);
+});
+
+test('how late something is, in words, and the farthest off first', () => {
+  expect([0.0004, 0.042, -0.1].map(lateWords)).toEqual([
+    'on the beat',
+    '42 ms late',
+    '100 ms early',
+  ]);
+  const hit = (late: number): BeatHit => ({ kind: 'jump', tick: 1, at: [0, 0, 0], beat: 0, late });
+  expect(farthestOff([0.01, -0.3, 0.2, 0.02].map(hit)).map(({ late }) => late)).toEqual([
+    -0.3, 0.2, 0.02,
+  ]);
+});
+
+test('fitting the beat to a run is an edit that can be undone', () => {
+  // What is said of it is taken back by a timer.
+  jest.useFakeTimers();
+  const tempo = { beats: 60, offset: 0 };
+  const hits: BeatHit[] = [1, 2, 3].map((beat) => ({
+    kind: 'jump',
+    tick: beat * 120 + 12,
+    at: [0, 0, 0],
+    beat,
+    late: 0.1,
+  }));
+  useCourse.getState().open('c1', 1, { ...COURSE, tempo }, { kind: 'saved', at: 0 });
+  render(<BeatFigures beat={{ hits, mean: 0.1, spread: 0, worst: hits[0] }} tempo={tempo} />);
+  fireEvent.press(screen.getByTestId('fit-offset'));
+  expect(useCourse.getState().course.tempo).toEqual({ beats: 60, offset: 0.1 });
+  useCourse.getState().undo();
+  expect(useCourse.getState().course.tempo).toEqual(tempo);
+  screen.unmount();
+  jest.useRealTimers();
 });
 
 test('marks stand where the parts ended, the goal left out', () => {
@@ -102,9 +157,16 @@ test('a chart of next to nothing is no cliff', () => {
 });
 
 test('a run alone shows its speed; held against another what it gained and lost', () => {
-  const show = (own: RunSheet, rival: Run | null) =>
+  const show = (own: RunSheet, rival: KnownRun | null) =>
     render(
-      <SheetView course={COURSE} shown={known()} runs={[known()]} sheet={own} rival={rival} />,
+      <SheetView
+        id="c1"
+        course={COURSE}
+        shown={known()}
+        runs={[known()]}
+        sheet={own}
+        rival={rival}
+      />,
     );
   show(sheet(), null);
   expect(screen.getByTestId('chart-speed')).toBeTruthy();
@@ -113,9 +175,10 @@ test('a run alone shows its speed; held against another what it gained and lost'
   expect(screen.getByTestId('chart-height')).toBeTruthy();
   screen.unmount();
   const gaps = [{ along: 0, tick: 0, gap: 0 }];
-  show(sheet({ gaps, mishaps: [mishap({ kind: 'hazard', piece: 'p2' })] }), {
-    claim: 29,
-  } as Run);
+  show(
+    sheet({ gaps, mishaps: [mishap({ kind: 'hazard', piece: 'p2' })] }),
+    known({ run: { claim: 29, inputs: [] } as unknown as Run }),
+  );
   expect(screen.getByTestId('chart-gap')).toBeTruthy();
   expect(screen.getByText('+1.000')).toBeTruthy();
   expect(screen.getByText('Hit by quay thorns')).toBeTruthy();

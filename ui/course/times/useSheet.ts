@@ -1,22 +1,26 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Course } from '@/core/course';
-import type { Run } from '@/core/run';
-import type { RunSheet } from '@/core/timing';
+import type { BegunRun, RunSheet } from '@/core/timing';
 import { beginSheet } from '@/workers/timing';
 
-const nameOf = (run: Run | null) =>
-  run && `${run.course} ${run.seed} ${run.claim} ${run.inputs.length}`;
+const nameOf = (begun: BegunRun | null) => {
+  if (!begun) return null;
+  const { course, seed, claim, inputs } = begun.run;
+  return [course, seed, claim, inputs.length, begun.from ?? null];
+};
+
+/** No more of it than is needed travels to the worker. */
+const begunOf = ({ run, from }: BegunRun): BegunRun => ({ run, from });
 
 /** A run's figures, read in a worker; kept by course hash and run, and read no further when nobody waits for them. */
-export function useSheet(course: Course, run: Run | null, against: Run | null) {
+export function useSheet(course: Course, shown: BegunRun, against: BegunRun | null) {
   return useQuery<RunSheet, Error>({
-    queryKey: ['sheet', nameOf(run), nameOf(against)],
+    queryKey: ['sheet', nameOf(shown), nameOf(against)],
     queryFn: ({ signal }) => {
-      const job = beginSheet(course, run!, against);
+      const job = beginSheet(course, begunOf(shown), against && begunOf(against));
       signal.addEventListener('abort', job.cancel);
       return job.result;
     },
-    enabled: run !== null,
     staleTime: Infinity,
     retry: false,
   });

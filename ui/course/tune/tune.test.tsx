@@ -4,7 +4,7 @@ import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
 import { Toasts } from '../../parts';
 import { TunePanel } from '../screen/TunePanel';
-import { commonPeriod, scrubSeconds } from './motion/scrub';
+import { coursePeriod, scrubSeconds } from './motion/scrub';
 import { endTuning, useTune } from './tuneStore';
 import { linkWords } from './links/linkWords';
 
@@ -13,10 +13,21 @@ jest.useFakeTimers();
 jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../scene', () => {
-  const view = { target: [0, 0, 0], mode: 'side', look: jest.fn() };
+  // Its eye is at [1, 2, 3].
+  const view = {
+    target: [1, 2, -7],
+    distance: 10,
+    yaw: 0,
+    pitch: 0,
+    mode: 'side',
+    look: jest.fn(),
+  };
   const useView = (pick: (v: typeof view) => unknown) => pick(view);
-  return { useView: Object.assign(useView, { getState: () => view }), eyePlace: () => [1, 2, 3] };
+  return { useView: Object.assign(useView, { getState: () => view }) };
 });
+
+// What is told by runs has tests of its own.
+jest.mock('../times/useKnownRuns', () => ({ useKnownRuns: () => ({ find: () => null }) }));
 
 const state = () => useCourse.getState();
 const piece = (id = 'p2') => state().course.pieces.find((p) => p.id === id)!;
@@ -275,9 +286,9 @@ test('the scrubber plays one period of everything, or a minute', () => {
         motion: [{ kind: 'bob' as const, height: 1, period }],
       })),
     );
-  expect(commonPeriod(moving())).toBe(0);
-  expect(commonPeriod(moving(2, 3))).toBe(6);
-  expect(commonPeriod(moving(7.1, 11.3))).toBe(60);
+  expect(coursePeriod(moving())).toBe(0);
+  expect(coursePeriod(moving(2, 3))).toBe(6);
+  expect(coursePeriod(moving(7.1, 11.3))).toBe(60);
 });
 
 test('a mover is laid beside another and dragged into step with it', () => {
@@ -368,7 +379,7 @@ test('the course’s picture is taken from where one looks, with a field of view
   tab('Course');
   expect(screen.queryByTestId('picture-field')).toBeNull();
   fireEvent.press(screen.getByTestId('take-picture'));
-  expect(state().course.picture).toEqual({ at: [1, 2, 3], look: [0, 0, 0] });
+  expect(state().course.picture).toEqual({ at: [1, 2, 3], look: [1, 2, -7] });
   type('picture-field', '200');
   expect(state().course.picture!.field).toBeUndefined();
   type('picture-field', '20');

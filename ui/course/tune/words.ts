@@ -7,7 +7,7 @@ import type {
   PieceRole,
   SoundName,
 } from '@/core/course';
-import { familyOf, type FamilyGroup } from '@/core/pieces';
+import { familyOf, type FamilyGroup, pieceName as nameOfPiece } from '@/core/pieces';
 
 // What the parts of tuning are called, wherever they are shown.
 
@@ -81,6 +81,6 @@ const GROUP_WORDS: Partial<Record<FamilyGroup, string>> = {
   scenery: 'Scenery',
 };
 
-/** What a piece is called. */
+/** What a piece is called, if it is still there. */
 export const pieceName = (piece: Piece | undefined): string =>
-  piece ? (piece.name ?? familyOf(piece.family).label) : 'Something gone';
+  piece ? nameOfPiece(piece) : 'Something gone';

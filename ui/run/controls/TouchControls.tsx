@@ -6,19 +6,24 @@ import { usePointerDrag, type PointerPlace } from '../../device/usePointerDrag';
 import { SPACE, useColours } from '../../theme';
 import { RUNNER_ROWS } from '../runners';
 import { KNOB, PAD, padPush } from './padPush';
+import { type Offset, useTouchLayout, useTouchLayouts } from './touchLayout';
+import { UnderThumb } from './UnderThumb';
 import type { Controls } from './useControls';
 
-/** The pad under the left thumb and the buttons under the right. */
+/** The pad under one thumb and the buttons under the other, as they were arranged. */
 export function TouchControls({
   kind,
   controls,
   sideOn,
   hidden,
+  arranging,
 }: {
   kind: RunnerKind;
   controls: Controls;
   sideOn: boolean;
   hidden: boolean;
+  /** Whether they are being put where they are to lie. */
+  arranging: boolean;
 }) {
   const pedals = useRef({ drive: false, brake: false, steer: 0 });
   // Both pedals at once draw the hand brake: the cart drifts and goes on driving.
@@ -28,13 +33,18 @@ export function TouchControls({
     controls.push(steer, drive ? 1 : brake ? -1 : 0);
     controls.press(drive && brake);
   };
+  const { leftHanded, size, pad, buttons } = useTouchLayout(kind);
+  const arrange = (part: 'pad' | 'buttons') =>
+    arranging
+      ? (offset: Offset) => useTouchLayouts.getState().set(kind, { [part]: offset })
+      : undefined;
   const worked = RUNNER_ROWS[kind].controls;
   const steers = worked.kind === 'pedals';
   return (
     <View
       pointerEvents="box-none"
       style={{
-        flexDirection: 'row',
+        flexDirection: leftHanded ? 'row-reverse' : 'row',
         justifyContent: 'space-between',
         alignItems: 'flex-end',
         padding: SPACE.l,
@@ -42,41 +52,53 @@ export function TouchControls({
         opacity: hidden ? 0 : 1,
       }}
     >
-      <Pad
-        level={steers}
-        arrows={steers ? 'sides' : sideOn ? 'stage' : 'all'}
-        onPush={(right, forward) =>
-          steers ? pedal({ steer: right }) : controls.push(right, forward)
-        }
-      />
-      {steers ? (
-        <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
-          <HoldButton
-            name={worked.brake.name}
-            testID="run-brake"
-            size={76}
-            mark={worked.brake.mark}
-            plain
-            onHold={(brake) => pedal({ brake })}
-          />
-          <HoldButton
-            name={worked.drive.name}
-            testID="run-drive"
-            size={112}
-            mark={worked.drive.mark}
-            onHold={(drive) => pedal({ drive })}
-          />
-        </View>
-      ) : (
-        worked.kind === 'pad' && (
-          <HoldButton
-            {...worked.button}
-            testID="run-jump"
-            size={112}
-            onHold={(held) => controls.press(held)}
-          />
-        )
-      )}
+      <UnderThumb
+        onLeft={!leftHanded}
+        {...{ size, offset: pad, onMove: arrange('pad'), name: 'pad', testID: 'under-pad' }}
+      >
+        <Pad
+          level={steers}
+          size={size}
+          arrows={steers ? 'sides' : sideOn ? 'stage' : 'all'}
+          onPush={(right, forward) =>
+            steers ? pedal({ steer: right }) : controls.push(right, forward)
+          }
+        />
+      </UnderThumb>
+      <UnderThumb
+        onLeft={leftHanded}
+        {...{ size, offset: buttons, onMove: arrange('buttons'), name: 'buttons' }}
+        testID="under-buttons"
+      >
+        {steers ? (
+          <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
+            <HoldButton
+              name={worked.brake.name}
+              testID="run-brake"
+              size={76}
+              mark={worked.brake.mark}
+              plain
+              onHold={(brake) => pedal({ brake })}
+            />
+            <HoldButton
+              name={worked.drive.name}
+              testID="run-drive"
+              size={112}
+              mark={worked.drive.mark}
+              onHold={(drive) => pedal({ drive })}
+            />
+          </View>
+        ) : (
+          worked.kind === 'pad' && (
+            <HoldButton
+              {...worked.button}
+              testID="run-jump"
+              size={112}
+              onHold={(held) => controls.press(held)}
+            />
+          )
+        )}
+      </UnderThumb>
     </View>
   );
 }
@@ -95,10 +117,13 @@ const ARROWS = {
 /** A pad that is pushed to its sides, or only left and right. */
 function Pad({
   level,
+  size,
   arrows,
   onPush,
 }: {
   level: boolean;
+  /** Times its usual size. */
+  size: number;
   arrows: keyof typeof ARROWS;
   onPush: (right: number, forward: number) => void;
 }) {
@@ -106,7 +131,7 @@ function Pad({
   const pad = useRef<View>(null);
   const [knob, setKnob] = useState({ x: 0, y: 0 });
   const push = (at: PointerPlace) => {
-    const { knob: to, right, forward } = padPush(at, level);
+    const { knob: to, right, forward } = padPush({ x: at.x / size, y: at.y / size }, level);
     setKnob(to);
     onPush(right, forward);
   };

@@ -2,7 +2,16 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** What keys do while a run goes on. */
-export const RUN_ACTS = ['left', 'right', 'forward', 'back', 'button', 'pause', 'again'] as const;
+export const RUN_ACTS = [
+  'left',
+  'right',
+  'forward',
+  'back',
+  'button',
+  'pause',
+  'again',
+  'keep',
+] as const;
 export type RunAct = (typeof RUN_ACTS)[number];
 
 /** The usual keys, as the browser names their places on the keyboard. */
@@ -14,6 +23,7 @@ export const USUAL_KEYS: Readonly<Record<RunAct, readonly string[]>> = {
   button: ['Space'],
   pause: ['KeyP', 'Escape'],
   again: ['KeyR'],
+  keep: ['KeyK'],
 };
 
 interface RunKeys {

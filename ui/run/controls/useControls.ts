@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import type { RunnerKind } from '@/core/course';
 import { FULL_PAD, padSteps, type Input } from '@/core/run';
-import { axes, useView } from '../../scene';
+import { axes } from '@/core/sight';
+import { useView } from '../../scene';
 import { runActOf, type RunAct } from './runKeys';
 import { RUNNER_ROWS } from '../runners';
 
@@ -28,12 +29,20 @@ export interface Controls {
   current: () => Input | null;
 }
 
+/** What keys do in a run besides moving its runner. */
+export interface RunCommands {
+  pause: () => void;
+  restart: () => void;
+  /** Keeps the moment, where moments are kept. */
+  keep?: () => void;
+}
+
 /** Keys and touch controls of a run; each change is told at once with its moment. */
 export function useControls(
   kind: RunnerKind,
   sideOn: boolean,
   tell: (input: Input, at: number) => void,
-  commands: RefObject<{ pause: () => void; restart: () => void }>,
+  commands: RefObject<RunCommands>,
 ): Controls {
   const hands = useRef<Hands>({ right: 0, forward: 0, jump: false });
   const latest = useRef(tell);
@@ -75,6 +84,7 @@ export function useControls(
       const act = runActOf(event.code);
       if (act === 'pause') commands.current?.pause();
       else if (act === 'again') commands.current?.restart();
+      else if (act === 'keep') commands.current?.keep?.();
       // A flick stone is aimed by keys of its own.
       else if (act && RUNNER_ROWS[kind].controls.kind !== 'strokes') {
         event.preventDefault();

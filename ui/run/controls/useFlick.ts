@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { mayStrike, NO_INPUT } from '@/core/run';
-import { axes, pixelOf, useView, type Tool } from '../../scene';
+import { axes } from '@/core/sight';
+import { pixelOf, useView, type Tool } from '../../scene';
 import type { LiveRun } from '../liveRun';
 import { drawnAim, strokeInput, turnedAim, type Aim, type AimFrame } from './aim';
 

@@ -6,6 +6,8 @@ export interface Finished {
   readonly result: RunResult;
   /** Whether it began at the course's start, as a proof or a sent run must. */
   readonly fromStart: boolean;
+  /** Whether something helped it that helps no player. */
+  readonly aided: boolean;
   /** The best there was before it. */
   readonly best?: Best;
 }

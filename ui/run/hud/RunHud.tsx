@@ -1,8 +1,10 @@
+import type { ReactNode } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { Card, IconButton, PiecePicture, swells, Text } from '../../parts';
 import { RADIUS, SPACE } from '../../theme';
 import type { LiveRun } from '../liveRun';
+import { OVER_SCENE } from './overScene';
 import { PassedRow } from './PassedRow';
 import { RunClock } from './RunClock';
 import { useHudFacts } from './useHudFacts';
@@ -14,15 +16,14 @@ interface RunHudProps {
   readonly best?: Best;
   readonly held: boolean;
   readonly onPause: () => void;
+  /** Under all that: what comes and goes. */
+  readonly children?: ReactNode;
 }
-
-/** Read over a tower's wall or an evening sea as over a pale sky. */
-const PALE = 'rgba(251,249,244,0.84)';
 
 const SHELL = { family: 'shell' };
 
 /** Pause, clock, split and what is gathered, over the scene. */
-export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
+export function RunHud({ live, course, best, held, onPause, children }: RunHudProps) {
   const { width } = useWindowDimensions();
   const { world } = live;
   const { word, fields, tally, gathered } = useHudFacts(live, course, best, held);
@@ -47,7 +48,7 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
             paddingHorizontal: SPACE.m,
             paddingBottom: tally.length + fields.length > 0 ? SPACE.xs : 0,
             borderRadius: RADIUS.m,
-            backgroundColor: PALE,
+            backgroundColor: OVER_SCENE,
           }}
         >
           <RunClock live={live} held={held} />
@@ -83,7 +84,7 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
             marginTop: SPACE.s,
             paddingHorizontal: SPACE.m,
             borderRadius: RADIUS.m,
-            backgroundColor: PALE,
+            backgroundColor: OVER_SCENE,
           }}
         >
           <Text as="figures" style={{ color: word.good === false ? '#8F3420' : '#2F5A42' }}>
@@ -91,6 +92,7 @@ export function RunHud({ live, course, best, held, onPause }: RunHudProps) {
           </Text>
         </View>
       )}
+      {children}
     </View>
   );
 }

@@ -45,6 +45,7 @@ test('a round that is done is told with its time, and against the best of the be
   const lap = live.events[at];
   const then = {
     ...live,
+    world: live.world,
     events: live.events.slice(0, at + 1),
     state: { ...live.state, tick: lap.tick },
   };
@@ -64,6 +65,7 @@ test('a split is held against the same checkpoint of the same round', () => {
     const at = live.events.indexOf(passes[i]);
     return {
       ...live,
+      world: live.world,
       events: live.events.slice(0, at + 1),
       state: { ...live.state, tick: passes[i].tick },
     };

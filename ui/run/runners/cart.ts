@@ -17,5 +17,4 @@ export const cart: RunnerRow = {
     drive: { name: 'Drive', mark: ['M14 34 L26 20 L38 34', 'M14 22 L26 8 L38 22'] },
     brake: { name: 'Brake', mark: ['M14 18 L26 32 L38 18'] },
   },
-  follow: 3.2,
 };

@@ -10,5 +10,4 @@ export const flick: RunnerRow = {
     { key: 'bounce', label: 'Bounce', unit: '', step: 0.05 },
   ],
   controls: { kind: 'strokes' },
-  follow: 0,
 };

@@ -22,5 +22,4 @@ export const hopper: RunnerRow = {
       mark: ['M8 42 C 12 14, 40 14, 44 42', 'M26 30 V10 M17 18 L26 9 L35 18'],
     },
   },
-  follow: 0.8,
 };

@@ -15,5 +15,4 @@ export const roller: RunnerRow = {
     kind: 'pad',
     button: { name: 'Hold back', mark: ['M14 26 H38', 'M26 8 A18 18 0 1 1 25.9 8'] },
   },
-  follow: 0.8,
 };

@@ -30,6 +30,4 @@ export interface RunnerRow {
     | { readonly kind: 'pad'; readonly button: Held }
     | { readonly kind: 'pedals'; readonly drive: Held; readonly brake: Held }
     | { readonly kind: 'strokes' };
-  /** How quickly an eye behind it comes round after it, 1/s. */
-  readonly follow: number;
 }

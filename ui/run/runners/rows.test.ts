@@ -30,9 +30,9 @@ test('runners are told apart by name, and by how they are worked', () => {
   const labels = RUNNERS.map((kind) => RUNNER_ROWS[kind].label);
   expect(new Set(labels).size).toBe(RUNNERS.length);
   for (const kind of RUNNERS) {
-    const { controls, hint, follow } = RUNNER_ROWS[kind];
+    const { controls, hint } = RUNNER_ROWS[kind];
     expect(hint).toMatch(/\.$/);
-    expect(follow).toBeGreaterThanOrEqual(0);
+    expect(RUNNER_SPECS[kind].camera.pace).toBeGreaterThanOrEqual(0);
     // What is struck has no pad, and is counted by its strokes.
     expect(effortOf({ kind: 'point', runner: { kind } })).toBe(
       controls.kind === 'strokes' ? 'stroke' : 'jump',

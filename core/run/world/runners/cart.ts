@@ -36,5 +36,5 @@ export const CART = {
       bounce: 0.15,
     };
   },
-  camera: { distance: 13, pitch: 21 },
+  camera: { distance: 13, pitch: 21, pace: 3.2 },
 } satisfies RunnerSpec<Cart>;

@@ -30,5 +30,5 @@ export const FLICK = {
     };
   },
   // It is aimed from higher up.
-  camera: { distance: 16, pitch: 34 },
+  camera: { distance: 16, pitch: 34, pace: 0 },
 } satisfies RunnerSpec<Flick>;

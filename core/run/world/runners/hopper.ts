@@ -66,5 +66,5 @@ export const HOPPER = {
     { label: 'Floating', settings: { topSpeed: 5, jumpHeight: 3.2, doubleJump: true } },
   ],
   compile: hopperOf,
-  camera: { distance: 13, pitch: 21 },
+  camera: { distance: 13, pitch: 21, pace: 0.8 },
 } satisfies RunnerSpec<Hopper>;

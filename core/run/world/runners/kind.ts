@@ -23,8 +23,11 @@ export interface RunnerSpec<R extends Kind<RunnerKind>> {
   readonly presets: readonly { readonly label: string; readonly settings: RunnerSettings }[];
   /** The runner with the settings given, and the defaults for the rest. */
   readonly compile: (settings: RunnerSettings) => R;
-  /** How far behind it a camera usually stands, m, and how steeply that looks down, degrees. */
-  readonly camera: { readonly distance: number; readonly pitch: number };
+  /**
+   * How far behind it a camera usually stands, m, how steeply that looks down, degrees, and how quickly it comes
+   * round after the runner, 1/s.
+   */
+  readonly camera: { readonly distance: number; readonly pitch: number; readonly pace: number };
 }
 
 /** What is alike for all. */

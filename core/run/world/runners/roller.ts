@@ -37,5 +37,5 @@ export const ROLLER = {
       rolling: friction,
     };
   },
-  camera: { distance: 13, pitch: 21 },
+  camera: { distance: 13, pitch: 21, pace: 0.8 },
 } satisfies RunnerSpec<Roller>;

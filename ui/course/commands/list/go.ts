@@ -1,5 +1,6 @@
 import { PHASES } from '../../../parts';
 import { useOpen } from '../../screen/openStore';
+import { clearLines, toggleLastLines } from '../../../state/shownRuns';
 import { navigation, type Command, course } from './command';
 
 /** Where one goes. */
@@ -24,6 +25,13 @@ export const GO: readonly Command[] = [
     group: 'Go',
     run: () => navigation.times(),
   },
+  {
+    id: 'lines.last',
+    label: 'Lines of the last runs, shown or not',
+    group: 'Go',
+    run: toggleLastLines,
+  },
+  { id: 'lines.clear', label: 'Clear the lines of runs', group: 'Go', run: clearLines },
   { id: 'undo', label: 'Undo', group: 'Go', keys: 'Ctrl+Z', run: () => course().undo() },
   { id: 'redo', label: 'Redo', group: 'Go', keys: 'Ctrl+Y', run: () => course().redo() },
   {

@@ -1,6 +1,6 @@
 import { chosenOf } from '@/core/edit';
 import { View } from 'react-native';
-import { familyOf } from '@/core/pieces';
+import { pieceName } from '@/core/pieces';
 import { Card, IconButton, PiecePicture, numberText, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
@@ -19,7 +19,7 @@ export function ChoiceCard({ onTune }: { onTune: () => void }) {
         <PiecePicture piece={piece} size={40} />
         <View style={{ flex: 1, minWidth: 0 }}>
           <Text as="strong" numberOfLines={1} testID="choice-name">
-            {many ? `${choice.size} pieces` : (piece.name ?? familyOf(piece.family).label)}
+            {many ? `${choice.size} pieces` : pieceName(piece)}
           </Text>
           <Text as="smallFigures" tint="slate" numberOfLines={1} testID="choice-place">
             {piece.at.map((v) => numberText(Math.round(v * 100) / 100)).join('  ')}

@@ -6,7 +6,6 @@ jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../../scene', () => ({
   ...jest.requireActual('../../../scene/view'),
   ...jest.requireActual('../../../scene/glide'),
-  ...jest.requireActual('../../../scene/field'),
 }));
 
 const NOW: ChoiceNow = {

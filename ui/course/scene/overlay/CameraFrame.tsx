@@ -1,6 +1,7 @@
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { mapVec3, type Vec3 } from '@/core/geometry';
-import { axes, eyePlace, TAN_HALF_FIELD, pixelOf, useView } from '../../../scene';
+import { axes, eyePlace, TAN_HALF_FIELD } from '@/core/sight';
+import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLastRun } from '../../../state/lastRun';
 import { DAY } from '../../../theme';

@@ -6,11 +6,13 @@ import { Axis, Pivot } from './Axes';
 import { Drawn } from './Drawn';
 import { Handles } from './Handles';
 import type { See } from './marks';
+import { MomentMarks } from './MomentMarks';
 import { PulseMark } from './PulseMark';
 import { SketchLine } from './SketchLine';
 import { SceneSigns } from './SceneSigns';
 import { SnapMark } from './SnapMark';
 import { TideMark } from './TideMark';
+import { WayEndMark } from './WayEndMark';
 
 /** Marks over the scene that belong to building: handles, snaps, lines being drawn, notes. */
 export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
@@ -28,6 +30,8 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
         {!sketchOnly && <Handles />}
         {!sketchOnly && <Pivot see={see} />}
         {!sketchOnly && <SnapMark see={see} />}
+        {!sketchOnly && !drawing && <MomentMarks see={see} />}
+        {!sketchOnly && !drawing && <WayEndMark see={see} />}
         {!sketchOnly && <PulseMark see={see} />}
         {!sketchOnly && <TideMark see={see} />}
         <Drawn see={see} />

@@ -1,7 +1,7 @@
 import { G, Rect, Text as SvgText } from 'react-native-svg';
 import { chosenOf } from '@/core/edit';
 import type { Course, Piece } from '@/core/course';
-import { familyOf } from '@/core/pieces';
+import { pieceName } from '@/core/pieces';
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
 import { useDebouncedOf } from '../../../state/debouncedCourse';
 import { DAY } from '../../../theme';
@@ -26,7 +26,7 @@ function FeltMarks({ felt, see }: { felt: readonly Piece[]; see: See }) {
         const mark = feltMark(piece);
         const at = mark && see(mark);
         if (!at) return null;
-        const words = piece.name ?? familyOf(piece.family).label;
+        const words = pieceName(piece);
         const width = words.length * 7 + 16;
         return (
           <G key={piece.id}>

@@ -17,6 +17,9 @@ jest.mock('../../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../../scene', () => ({ ...jest.requireActual('../../../scene/view') }));
 
+let mockMoments: object[] = [];
+jest.mock('../../../state/useMoments', () => ({ useMoments: () => mockMoments }));
+
 const state = () => useCourse.getState();
 const pixel = (place: Vec3) => pixelOf(useView.getState(), place)!;
 const words = () =>
@@ -78,6 +81,20 @@ describe('marks of laying', () => {
     const [{ props: now }] = circles();
     expect(now.cx).toBeGreaterThan(at.cx + 60);
     expect(useLay.getState().held?.axis).toBe(0);
+  });
+
+  test('a moment that is kept stands over where the runner was, and behind the eye not at all', () => {
+    act(() => state().choose([]));
+    const before = circles().length;
+    mockMoments = [
+      { at: 1, place: [2, 0, 1] },
+      { at: 2, place: [0, 300, 900] },
+    ];
+    act(() => useView.getState().look({ distance: 41 }));
+    expect(circles()).toHaveLength(before + 1);
+    const [x, y] = pixel([2, 1.2, 1]);
+    expect(circles().some(({ props }) => props.cx === x && props.cy === y)).toBe(true);
+    mockMoments = [];
   });
 
   test('notes of the sketch stand at their places, and are gone when it is not shown', () => {

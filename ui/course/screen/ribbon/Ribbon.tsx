@@ -1,6 +1,6 @@
 import { memo, useMemo, useRef, useState, type PropsWithChildren } from 'react';
 import { View } from 'react-native';
-import Svg, { Line } from 'react-native-svg';
+import Svg, { Line, Path } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { beatMarks, elevationProfile, expectationOf, RUN_LEAP, type Station } from '@/core/route';
@@ -9,9 +9,11 @@ import { usePointerDrag, type PointerPlace } from '../../../device/usePointerDra
 import { useView } from '../../../scene';
 import { useColours } from '../../../theme';
 import { useTune } from '../../tune/tuneStore';
+import { useWays } from '../../way/wayStore';
 import { useMeantWay } from '../useMeantWay';
 import { RibbonDrawing } from './RibbonDrawing';
 import { FOOT, HEIGHT, nearest, ribbonScales, stationAt } from './scales';
+import { Tried } from './Tried';
 
 interface RibbonProps {
   readonly course: Course;
@@ -56,12 +58,26 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
       {width > 0 && stations.length > 0 && (
         <Svg width={width} height={HEIGHT}>
           <RibbonDrawing profile={profile} tide={tide} beats={beats} words={words} width={width} />
+          <Tried stations={stations} length={length} x={x} />
+          <WayEnds stations={stations} x={x} />
           <Here stations={stations} x={x} />
         </Svg>
       )}
     </Slider>
   );
 });
+
+/** Where on the way runs that once led through come to an end. */
+function WayEnds({ stations, x }: { stations: readonly Station[]; x: (along: number) => number }) {
+  const colours = useColours();
+  const said = useWays((s) => s.said);
+  return said.map(({ key, verdict }) => {
+    const along = verdict.kind === 'ends' ? nearest(stations, verdict.at)?.along : undefined;
+    if (along === undefined) return null;
+    const d = `M${x(along) - 5} 8 l10 10 m0 -10 l-10 10 M${x(along)} 20 V${HEIGHT - FOOT}`;
+    return <Path key={key} d={d} stroke={colours.rust} strokeWidth={2.5} strokeLinecap="round" />;
+  });
+}
 
 /** Where on the way the view is: all that moves while it is panned. */
 function Here({ stations, x }: { stations: readonly Station[]; x: (along: number) => number }) {

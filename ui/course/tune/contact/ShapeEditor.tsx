@@ -2,7 +2,7 @@ import { useReducer, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { setShape, shapeFromPicture, shapeOf, withPart } from '@/core/edit';
 import type { Piece, ShapePart } from '@/core/course';
-import { familyOf } from '@/core/pieces';
+import { pieceName } from '@/core/pieces';
 import { Button, Choices, IconButton, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE, useColours, WIDE } from '../../../theme';
@@ -47,7 +47,7 @@ export function ShapeEditor({ piece, onClose }: EditorProps) {
     >
       <View style={{ width: boardWidth, flex: wide ? 1 : undefined }}>
         <EditorBar
-          title={`Shape of ${(piece.name ?? familyOf(piece.family).label).toLowerCase()}`}
+          title={`Shape of ${pieceName(piece).toLowerCase()}`}
           canUndo={draft.past.length > 0}
           onUndo={() => send({ do: 'undo' })}
           onKeep={keep}

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import { setRule } from '@/core/edit';
 import { CAMERAS, type CourseCamera } from '@/core/course';
-import { cameraOf } from '@/core/route';
+import { cameraOf, eyePlace } from '@/core/sight';
 import { Button, Chip, Choices, NumberField } from '../../../parts';
-import { eyePlace, useView } from '../../../scene';
+import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
 import { Flow, Section } from '../figures/Section';
 import { useTune } from '../tuneStore';

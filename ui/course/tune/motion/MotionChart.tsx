@@ -48,6 +48,8 @@ export function MotionChart({ piece }: { piece: Piece }) {
   }, [piece, tempo]);
   if (!chart) return null;
   const { period, heights, speeds } = chart;
+  // To the tenth: what is a hair below nothing is nothing.
+  const tenth = (v: number) => (Math.round(v * 10) / 10 + 0).toFixed(1);
   const [low, high] = [Math.min(...heights), Math.max(...heights)];
   const fastest = Math.max(...speeds);
   const x = scaleLinear([0, speeds.length], [0, WIDTH]);
@@ -83,7 +85,7 @@ export function MotionChart({ piece }: { piece: Piece }) {
         <Line x1={now} x2={now} y1={0} y2={HEIGHT} stroke={colours.moss} strokeWidth={2} />
       </Svg>
       <Text as="small" tint="slate">
-        {`${period.toFixed(1)} s. Height, firm: ${low.toFixed(1)} to ${high.toFixed(1)} m. Speed, dashed: up to ${fastest.toFixed(1)} m/s.`}
+        {`${period.toFixed(1)} s. Height, firm: ${tenth(low)} to ${tenth(high)} m. Speed, dashed: up to ${fastest.toFixed(1)} m/s.`}
       </Text>
       <Flow>
         <Chip

@@ -14,6 +14,7 @@ import { Button, Chip, Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { MotionChart } from './MotionChart';
+import { MoverOpenings } from './MoverOpenings';
 import { PathOptions } from './PathOptions';
 import { PosesOptions } from './PosesOptions';
 import { Throwing } from './Throwing';
@@ -102,6 +103,7 @@ export function MotionSection({ piece }: { piece: Piece }) {
         </Section>
       )}
       {moves && <MotionChart piece={piece} />}
+      {moves && <MoverOpenings key={piece.id} piece={piece} />}
       {(moves || piece.thrower) && <Waking piece={piece} />}
       <Attaching piece={piece} />
       <Throwing piece={piece} />

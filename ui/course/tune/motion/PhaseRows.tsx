@@ -1,5 +1,5 @@
-import { useMemo, useRef } from 'react';
-import { View, type GestureResponderEvent } from 'react-native';
+import { useMemo } from 'react';
+import { View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 import { shiftPhase } from '@/core/edit';
 import type { Piece } from '@/core/course';
@@ -10,6 +10,7 @@ import { SPACE, TARGET, useColours } from '../../../theme';
 import { Flow } from '../figures/Section';
 import { useTune, useTuneOf } from '../tuneStore';
 import { pieceName } from '../words';
+import { usePhaseDrag } from './usePhaseDrag';
 
 const WIDTH = 300;
 const HEIGHT = 44;
@@ -86,8 +87,7 @@ interface PhaseRowProps {
 function PhaseRow({ piece, travel, seconds, onShift }: PhaseRowProps) {
   const colours = useColours();
   const at = useTune((s) => s.at);
-  const width = useRef(WIDTH);
-  const last = useRef<number | null>(null);
+  const drag = usePhaseDrag(seconds, onShift);
   const far = Math.max(0.01, ...travel.ways);
   const { length } = travel.ways;
   const points = Math.ceil((seconds / travel.period) * length);
@@ -97,42 +97,11 @@ function PhaseRow({ piece, travel, seconds, onShift }: PhaseRowProps) {
     return `${x.toFixed(1)},${y.toFixed(1)}`;
   });
   const now = ((at % seconds) / seconds) * WIDTH;
-  // A step at a time: a tenth of a second, or finer on a short row.
-  const step = Math.min(0.1, seconds / 40);
-  const move = ({ nativeEvent }: GestureResponderEvent) => {
-    const { pageX } = nativeEvent;
-    if (last.current === null) return;
-    const steps = Math.round(((pageX - last.current) / width.current) * (seconds / step));
-    if (steps === 0) return;
-    last.current += (steps * step * width.current) / seconds;
-    onShift(-steps * step);
-  };
-  // The web's views answer to keys, of which the native types know nothing.
-  const keys: object = {
-    tabIndex: 0,
-    onKeyDown: (event: {
-      key: string;
-      preventDefault: () => void;
-      stopPropagation: () => void;
-    }) => {
-      if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
-      event.preventDefault();
-      event.stopPropagation();
-      onShift(event.key === 'ArrowLeft' ? step : -step);
-    },
-  };
   return (
     <View
-      {...keys}
+      {...drag}
       testID={`phase-${piece.id}`}
-      accessibilityRole="adjustable"
       accessibilityLabel={`Phase of ${pieceName(piece)}`}
-      onLayout={({ nativeEvent }) => (width.current = nativeEvent.layout.width)}
-      onStartShouldSetResponder={() => true}
-      onResponderTerminationRequest={() => false}
-      onResponderGrant={({ nativeEvent }) => (last.current = nativeEvent.pageX)}
-      onResponderMove={move}
-      onResponderRelease={() => (last.current = null)}
       style={{
         minHeight: TARGET + 14,
         borderRadius: 8,

@@ -1,12 +1,11 @@
 import { TICKS_PER_SECOND } from '@/core/motion';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { IconButton, Text } from '../../../parts';
+import { IconButton, Slider, Text } from '../../../parts';
 import { useDebouncedCourse } from '../../../state/debouncedCourse';
 import { SPACE, useColours } from '../../../theme';
 import { useFirings } from './dry';
 import { scrubSeconds } from './scrub';
-import { Slider } from '../figures/Slider';
 import { useTuneOf } from '../tuneStore';
 
 const SPEEDS = [0.25, 0.5, 1, 2];

@@ -13,7 +13,8 @@ import {
   type Vec3,
 } from '@/core/geometry';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
-import { axes, eyePlace, metresAPixel, pixelOf, type Eye } from '../../../../scene';
+import { axes, type Eye, eyePlace } from '@/core/sight';
+import { metresAPixel, pixelOf } from '../../../../scene';
 import type { HandleMode } from '../../layStore';
 
 /** Something to take hold of about the chosen pieces. */

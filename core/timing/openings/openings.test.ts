@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import { DEMO_COURSES } from '@/demo/courses';
+import { DEMO_RUNS } from '@/demo/runs';
+import { phaseSeconds, type PieceInHand, shiftPhase } from '../../edit';
+import { courseOf, floor } from '../../run/testing';
+import { buildWorld, loadPhysics, replay, type Run } from '../../run';
+import { runOf } from '../testing';
+import { figuresOf, OPENING_STEP, openingsOf, passagesOf, shiftedOpening } from '.';
+
+/** A floor that goes up from knee height and down again: low it stands in the way. */
+const stamp = (period: number): PieceInHand => ({
+  family: 'drift',
+  at: [6, 0.5, 0],
+  params: { direction: 'up', span: 3, period },
+});
+const course = (period: number) =>
+  courseOf(floor(-5, 40), stamp(period), { family: 'lantern', at: [30, 0, 0] });
+
+test('the figures of a clock that is passable in one part of it', () => {
+  // Passable in the first 10 steps and the last 5 of 60.
+  const passable = Array.from({ length: 60 }, (_, i) => i < 10 || i >= 55);
+  const told = figuresOf(passable);
+  const step = OPENING_STEP / 120;
+  expect(told.share).toBeCloseTo(0.25, 9);
+  expect(told.late).toBeCloseTo(9 * step, 9);
+  expect(told.early).toBeCloseTo(5 * step, 9);
+  expect(told.longestWait).toBeCloseTo(45 * step, 9);
+});
+
+test('whatever is passable, shares and waits are within the clock', () => {
+  fc.assert(
+    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 80 }), (passable) => {
+      const { share, early, late, longestWait } = figuresOf(passable);
+      const whole = (passable.length * OPENING_STEP) / 120;
+      expect(share >= 0 && share <= 1).toBe(true);
+      for (const seconds of [early, late, longestWait]) {
+        expect(seconds >= 0 && seconds <= whole + 1e-9).toBe(true);
+      }
+      if (share === 1) expect(longestWait).toBe(0);
+      if (share === 0) expect(longestWait).toBeCloseTo(whole, 9);
+    }),
+  );
+});
+
+test('held before it, one passes exactly at the delays at which one that waits there does', () => {
+  const made = course(2.4);
+  // It settles first, so that waiting longer changes nothing but the clock.
+  const run = runOf(made, [30, 0, 0, 0], [700, 16, 0, 0]);
+  if (!replay(made, run).finished) throw new Error('the run has to pass');
+  const [opening] = openingsOf(made, run);
+  expect(opening.piece).toBe('p3');
+  expect(opening.period).toBeCloseTo(2.4, 2);
+  expect(opening.passable).toHaveLength(144);
+  expect(opening.passable[0]).toBe(true);
+  expect(opening.share).toBeGreaterThan(0.1);
+  expect(opening.share).toBeLessThan(1);
+  // One that stands at the start for the delay comes by in the very same way, so much later.
+  const [{ to }] = passagesOf(made, buildWorld(made), run);
+  const goal = replay(made, run).path[3 * to];
+  const differ = opening.passable.filter((passes, i) => {
+    const wait = 30 + i * OPENING_STEP;
+    const { events, path } = replay(made, runOf(made, [wait, 0, 0, 0], [to - 30, 16, 0, 0]));
+    const hit = events.some(({ kind }) => kind === 'crush' || kind === 'fall');
+    return passes !== (!hit && Math.abs(path[path.length - 3] - goal) < 1);
+  });
+  expect(differ).toEqual([]);
+});
+
+test.each([0.1, 0.3, -0.4])('a mover %f s earlier opens as what was so much later', (seconds) => {
+  const made = course(2.4);
+  const stretches: Run['inputs'] = [
+    [30, 0, 0, 0],
+    [700, 16, 0, 0],
+  ];
+  const [was] = openingsOf(made, runOf(made, ...stretches));
+  const earlier = shiftPhase(made, 'p3', seconds);
+  expect(phaseSeconds(earlier, 'p3')).toBeCloseTo((seconds + 2.4) % 2.4, 6);
+  const run = runOf(earlier, ...stretches);
+  expect(replay(earlier, run).falls).toBe(0);
+  const [now] = openingsOf(earlier, run, () => {}, 'p3');
+  const told = shiftedOpening(was, seconds);
+  const differ = now.passable.filter((passes, i) => passes !== told.passable[i]);
+  expect(differ.length).toBeLessThanOrEqual(2);
+  expect(openingsOf(earlier, run, () => {}, 'p2')).toEqual([]);
+});
+
+test('round its whole clock an opening is what it was, and to and fro as well', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.boolean(), { minLength: 1, maxLength: 80 }),
+      fc.integer({ min: -200, max: 200 }),
+      (passable, steps) => {
+        const seconds = (steps * OPENING_STEP) / 120;
+        const whole = (passable.length * OPENING_STEP) / 120;
+        const opening = { piece: 'p', period: whole, from: 0, passable, ...figuresOf(passable) };
+        expect(shiftedOpening(shiftedOpening(opening, seconds), -seconds)).toEqual(opening);
+        expect(shiftedOpening(opening, whole)).toEqual(opening);
+        expect(shiftedOpening(opening, seconds).share).toBe(opening.share);
+      },
+    ),
+  );
+});
+
+test('what does not move, or stands far off, has no opening', () => {
+  const still = courseOf(floor(-5, 40), { family: 'lantern', at: [10, 0, 0] });
+  const run = runOf(still, [300, 16, 0, 0]);
+  expect(openingsOf(still, run)).toEqual([]);
+  const far = courseOf(floor(-5, 40), { ...stamp(2), at: [6, 30, 0] as never });
+  expect(openingsOf(far, runOf(far, [300, 16, 0, 0]))).toEqual([]);
+});
+
+test('what goes by no clock has no opening to tell', () => {
+  const drifting: PieceInHand = {
+    family: 'block',
+    at: [6, 2, 0],
+    motion: [{ kind: 'drift', velocity: [0, 0.2, 0], spread: [0, 0, 0] }],
+  };
+  const made = courseOf(floor(-5, 40), drifting, { family: 'lantern', at: [30, 0, 0] });
+  expect(openingsOf(made, runOf(made, [700, 16, 0, 0]))).toEqual([]);
+});
+
+test.each(['low-tide-steps', 'salt-pan-hop'])(
+  '%s: the proof passes each mover at its own time',
+  async (slug) => {
+    const demo = DEMO_COURSES.find((one) => one.slug === slug)!.course;
+    await loadPhysics(demo);
+    const [{ run }] = DEMO_RUNS[slug];
+    const parts: number[] = [];
+    const openings = openingsOf(demo, run, (part) => parts.push(part));
+    expect(openings.length).toBeGreaterThan(0);
+    expect(parts.at(-1)).toBe(1);
+    for (const { passable, share } of openings) {
+      expect(passable[0]).toBe(true);
+      expect(share).toBeGreaterThan(0);
+    }
+    for (const { from, to } of passagesOf(demo, buildWorld(demo), run)) {
+      expect(to).toBeGreaterThanOrEqual(from);
+    }
+  },
+);

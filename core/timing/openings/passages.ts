@@ -1,0 +1,121 @@
+import { commonPeriod, TICKS_PER_SECOND } from '../../motion';
+import { beginningOfRun, cloneState, type Run, type RunState, tick, type World } from '../../run';
+import type { Course } from '../../course';
+import { motionsOver } from '../clock';
+import { inputAt, playTo, pressedOf } from '../pressed';
+
+/** How far from a mover's reach one is safe of it, m. */
+const CLEAR = 0.5;
+/** Ticks on still ground that make a safe stand. */
+const FIRM = 12;
+/** Longest time a mover is looked at, s. */
+const MOST_SECONDS = 20;
+
+/** A stretch of a run by something that moves: from a safe stand before it to one after it. */
+export interface Passage {
+  /** The piece that moves. */
+  readonly piece: string;
+  /** Seconds until it and all that carries it stand as they did, at most 20. */
+  readonly period: number;
+  /** The ticks of the stands, and how the run stood at the first. */
+  readonly from: number;
+  readonly to: number;
+  readonly state: RunState;
+}
+
+/** What a run left that passages are found by, tick by tick. */
+interface Seen {
+  readonly path: readonly (readonly [number, number, number])[];
+  /** Whether the runner had stood on still ground for a while. */
+  readonly firm: readonly boolean[];
+}
+
+/** Where the runner stood, and states of it now and then to begin from. */
+function seen(course: Course, world: World, run: Run): Seen {
+  const { state } = beginningOfRun(course, world, run);
+  const pressed = pressedOf(run);
+  const path: [number, number, number][] = [[state.x, state.y, state.z]];
+  const firm = [true];
+  let since = FIRM;
+  while (state.tick < pressed.x.length && state.finish < 0 && !state.over) {
+    tick(world, state, inputAt(pressed, state.tick), () => {});
+    const ground = state.ground >= 0 ? world.colliders[state.ground] : null;
+    // What moves, or gives way, is no place to wait on.
+    since = ground && ground.mover < 0 && ground.gate < 0 ? since + 1 : 0;
+    path.push([state.x, state.y, state.z]);
+    firm.push(since >= FIRM);
+  }
+  return { path, firm };
+}
+
+/** The box about all places what a piece moves may take; null where it moves nothing that touches. */
+function reachOf(world: World, piece: number): { low: number[]; high: number[] } | null {
+  const low = [Infinity, Infinity, Infinity];
+  const high = [-Infinity, -Infinity, -Infinity];
+  for (const c of world.colliders) {
+    if (c.piece !== piece || c.mover < 0 || c.isDynamic) continue;
+    if (c.role !== 'solid' && c.role !== 'hazard') continue;
+    for (let axis = 0; axis < 3; axis++) {
+      low[axis] = Math.min(low[axis], c.low[axis]);
+      high[axis] = Math.max(high[axis], c.high[axis]);
+    }
+  }
+  return low[0] === Infinity ? null : { low, high };
+}
+
+/**
+ * The stretches of a run by what moves on its way, the first by each piece.
+ * @param course the course as it was run
+ * @param world the course made ready
+ * @param run the run
+ */
+export function passagesOf(course: Course, world: World, run: Run): Passage[] {
+  const { path, firm } = seen(course, world, run);
+  const { radius, half } = world.bodies[0];
+  const height = 2 * (radius + half);
+  const found: Omit<Passage, 'state'>[] = [];
+  world.pieces.forEach(({ id }, piece) => {
+    const reach = reachOf(world, piece);
+    if (!reach) return;
+    const period = commonPeriod(
+      motionsOver(world, Math.max(world.pieceMovers[piece], world.partMovers[piece])),
+      MOST_SECONDS,
+    );
+    // What chases or drifts goes by no clock.
+    if (period === 0) return;
+    const by = (at: number) =>
+      path[at].every((v, axis) => {
+        const [below, above] = axis === 1 ? [height, 0] : [radius, radius];
+        return v > reach.low[axis] - CLEAR - below && v < reach.high[axis] + CLEAR + above;
+      });
+    const first = path.findIndex((_, at) => by(at));
+    if (first < 0) return;
+    let from = first;
+    while (from > 0 && !(firm[from] && !by(from))) from--;
+    let to = first;
+    while (to < path.length - 1 && !(firm[to] && !by(to))) to++;
+    found.push({ piece: id, period, from, to });
+  });
+  return withStates(course, world, run, found);
+}
+
+/** The passages in their order, each with how the run stood when it began. */
+function withStates(
+  course: Course,
+  world: World,
+  run: Run,
+  found: readonly Omit<Passage, 'state'>[],
+): Passage[] {
+  const { state } = beginningOfRun(course, world, run);
+  const pressed = pressedOf(run);
+  return [...found]
+    .sort((a, b) => a.from - b.from)
+    .map((passage) => {
+      playTo(world, state, pressed, passage.from);
+      return { ...passage, state: cloneState(state) };
+    });
+}
+
+/** Ticks of a period. */
+export const ticksOfPeriod = ({ period }: Pick<Passage, 'period'>): number =>
+  Math.max(2, Math.round(period * TICKS_PER_SECOND));

@@ -1,0 +1,38 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { Button, Chip } from '../../parts';
+import { isWhole } from '../../state/attempts';
+import { toggleLine, togglePale, useShownRuns } from '../../state/shownRuns';
+import { SPACE } from '../../theme';
+import type { KnownRun } from './runsKnown';
+
+/** What can be done with a run: watch it, have it run beside the next one, lay its line over the course. */
+export function RunUses({ id, shown }: { readonly id: string; readonly shown: KnownRun }) {
+  const beside = useShownRuns((s) => s.pales.includes(shown.key));
+  const lined = useShownRuns((s) => s.lines.includes(shown.key));
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: SPACE.s }}>
+      <Button
+        title="Watch"
+        icon="film"
+        onPress={() => router.push(`/course/${id}/watch?run=${shown.key}` as never)}
+        testID="times-watch"
+      />
+      <Chip
+        role="checkbox"
+        label="Line on the course"
+        on={lined}
+        onPress={() => toggleLine(shown.key)}
+      />
+      {/* Begun part of the way, it was never where the next one begins. */}
+      {isWhole(shown) && (
+        <Chip
+          role="checkbox"
+          label="Pale runner"
+          on={beside}
+          onPress={() => togglePale(shown.key)}
+        />
+      )}
+    </View>
+  );
+}
