@@ -19,12 +19,12 @@ function begin<T>(
   return jobIn(worker, () => ask(labour, ready), 'The figures could not be read.');
 }
 
-/** Reads a run's figures, held against another's where there is one. */
+/** Reads a run's figures, held against others. */
 export const beginSheet = (
   course: Course,
   shown: BegunRun,
-  against: BegunRun | null,
-): CancellableJob<RunSheet> => begin(course, (labour, felt) => labour.sheet(felt, shown, against));
+  others: readonly BegunRun[],
+): CancellableJob<RunSheet> => begin(course, (labour, felt) => labour.sheet(felt, shown, others));
 
 /** Draws the lines of some runs, in their order. */
 export const beginLines = (course: Course, runs: readonly BegunRun[]): CancellableJob<RunLine[]> =>

@@ -27,7 +27,7 @@ export interface PaleTrack {
 
 /** What can be asked of the worker. */
 export interface TimingWorkerApi {
-  sheet: (course: Course, shown: BegunRun, against: BegunRun | null) => Promise<RunSheet>;
+  sheet: (course: Course, shown: BegunRun, others: readonly BegunRun[]) => Promise<RunSheet>;
   /** The lines of some runs, in their order. */
   lines: (course: Course, runs: readonly BegunRun[]) => Promise<RunLine[]>;
   track: (course: Course, run: BegunRun) => Promise<PaleTrack>;
@@ -51,9 +51,9 @@ export interface TimingWorkerApi {
 }
 
 expose({
-  sheet: async (course, shown, against) => {
+  sheet: async (course, shown, others) => {
     await loadPhysics(course);
-    return runSheet(course, shown, against);
+    return runSheet(course, shown, others);
   },
   lines: async (course, runs) => {
     await loadPhysics(course);

@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 import { buildWorld } from '../run';
-import { beatSheet, fittedTempo, type LineMark, runLine, traceOf } from '.';
+import {
+  beatPlaces,
+  beatSheet,
+  fittedTempo,
+  type LineMark,
+  runLine,
+  type RunLine,
+  traceOf,
+} from '.';
 
 /** A jump at each of some times, s. */
 const jumps = (times: readonly number[]): LineMark[] =>
@@ -88,3 +96,47 @@ test.each(DEMO_COURSES.filter(({ course }) => course.runner.kind === 'hopper'))(
     }
   },
 );
+
+/** A run along x at 6 m/s, a point every 4 ticks. */
+const steadyLine = (seconds: number): RunLine => {
+  const count = 30 * seconds + 1;
+  return {
+    points: Float32Array.from(
+      Array.from({ length: count }, (_, i) => [(i * 4 * 6) / 120, 1, 0, 6]).flat(),
+    ),
+    ticks: Int32Array.from({ length: count }, (_, i) => 4 * i),
+    marks: [],
+    top: 6,
+  };
+};
+
+test('the places of the beats are where the run was then, bars told', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 40, max: 240 }),
+      fc.double({ min: 0, max: 2, noNaN: true }),
+      fc.integer({ min: 1, max: 7 }),
+      (beats, offset, bar) => {
+        const places = beatPlaces(steadyLine(10), { beats, offset, bar });
+        const last = ((10 - offset) * beats) / 60;
+        expect(Math.abs(places.length - 1 - last)).toBeLessThanOrEqual(1 + 1e-9);
+        expect(places.length - 1).toBeLessThanOrEqual(last + 1e-9);
+        for (const place of places) {
+          expect(place.at[0]).toBeCloseTo(6 * (offset + (place.beat * 60) / beats), 3);
+          expect(place.bar).toBe(place.beat % bar === 0);
+        }
+      },
+    ),
+  );
+});
+
+test('where the runner was put somewhere else at a beat there is no place of it', () => {
+  const line = steadyLine(3);
+  // Gone from 1 s to 1.1 s.
+  for (let i = 30; i <= 33; i++) line.points.fill(NaN, 4 * i, 4 * i + 4);
+  const beats = beatPlaces(line, { beats: 60 }).map(({ beat }) => beat);
+  expect(beats).toEqual([0, 2, 3]);
+  expect(
+    beatPlaces({ ...line, points: new Float32Array(), ticks: new Int32Array() }, { beats: 60 }),
+  ).toEqual([]);
+});

@@ -2,7 +2,7 @@ import type { Tempo } from '../course';
 import { beatSeconds } from '../course';
 import type { Vec3 } from '../geometry';
 import { TICKS_PER_SECOND } from '../motion';
-import type { LineMark } from './line';
+import { POINT_SIZE, type LineMark, type RunLine } from './line';
 
 /** A jump or a landing held against the beat. */
 export interface BeatHit {
@@ -47,6 +47,49 @@ export function beatSheet(marks: readonly LineMark[], tempo: Tempo): BeatSheet {
       null,
     ),
   };
+}
+
+/** Where a run was at a beat. */
+export interface BeatPlace {
+  readonly beat: number;
+  /** Whether the bar begins with it. */
+  readonly bar: boolean;
+  readonly at: Vec3;
+}
+
+/** Beats in a bar where nothing is said. */
+const USUAL_BAR = 4;
+
+/** Where a run was at each beat of a tempo, from its first to the run's end. */
+export function beatPlaces({ points, ticks }: RunLine, tempo: Tempo): BeatPlace[] {
+  const places: BeatPlace[] = [];
+  const bar = tempo.bar ?? USUAL_BAR;
+  let i = 0;
+  for (let beat = 0; ; beat++) {
+    const tick = ((tempo.offset ?? 0) + beatSeconds(tempo, beat)) * TICKS_PER_SECOND;
+    while (i < ticks.length && ticks[i] < tick) i++;
+    if (i === ticks.length) return places;
+    const at = placeBetween(points, ticks, i, tick);
+    if (at) places.push({ beat, bar: beat % bar === 0, at });
+  }
+}
+
+/** The place at a tick between a point of a line and the one before it; none where the line breaks off. */
+function placeBetween(
+  points: Float32Array,
+  ticks: Int32Array,
+  i: number,
+  tick: number,
+): Vec3 | null {
+  const before = Math.max(0, i - 1);
+  const span = ticks[i] - ticks[before];
+  const part = span > 0 ? (tick - ticks[before]) / span : 0;
+  const along = (axis: number) => {
+    const [a, b] = [points[POINT_SIZE * before + axis], points[POINT_SIZE * i + axis]];
+    return a + (b - a) * part;
+  };
+  const at: Vec3 = [along(0), along(1), along(2)];
+  return at.every(Number.isFinite) ? at : null;
 }
 
 /** What of a tempo is moved to fit a run. */

@@ -1,6 +1,6 @@
 export { bestParts, partsOf, type RunPart, sumOfBest } from './parts';
 export { PHASES, phasesOf, type RunPhase, type Trace } from './phases';
-export { Follower, type GapPoint, gapsAlong, wayAlong } from './progress';
+export { besideAlong, type BesidePoint, Follower, wayAlong } from './progress';
 export { type RunTrace, traceOf } from './trace';
 export {
   LINE_MARKS,
@@ -10,7 +10,14 @@ export {
   type RunLine,
   runLine,
 } from './line';
-export { type BegunRun, type Mishap, type RunSheet, runSheet, type WaySample } from './sheet';
+export {
+  type BegunRun,
+  type BesideRun,
+  type Mishap,
+  type RunSheet,
+  runSheet,
+  type WaySample,
+} from './sheet';
 export { type Pressed, pressedOf, stretchesOf } from './pressed';
 export { type Standing, Steerer, type SteerLine } from './steer';
 export {
@@ -22,7 +29,16 @@ export {
   standsOf,
   type WayVerdict,
 } from './way';
-export { type BeatFit, type BeatHit, type BeatSheet, beatSheet, fittedTempo } from './beat';
+export {
+  type BeatFit,
+  type BeatHit,
+  type BeatPlace,
+  beatPlaces,
+  type BeatSheet,
+  beatSheet,
+  fittedTempo,
+} from './beat';
+export { type BeatShift, beatShifts, shiftOntoBeat } from './shift';
 export {
   difficultyOf,
   HAND,

@@ -1,11 +1,15 @@
-/** Where two runs are held against each other: a place along the way of the one. */
-export interface GapPoint {
+/** Another run at a place along the way of the one that is looked at; null where it was nowhere near. */
+export interface BesidePoint {
   /** Metres along the way of the run that is looked at. */
   readonly along: number;
   /** Its tick there. */
   readonly tick: number;
-  /** By how much it came later than the other, s; null where the other was nowhere near. */
+  /** By how much it came later than the other, s. */
   readonly gap: number | null;
+  /** How fast the other was there, m/s. */
+  readonly speed: number | null;
+  /** How high the other's foot was there, m. */
+  readonly height: number | null;
 }
 
 /** Metres between the places at which runs are held against each other. */
@@ -70,22 +74,37 @@ export class Follower {
 }
 
 /**
- * By how much one run came later than another, along its own way.
+ * Another run, place by place along the way of the one that is looked at.
  *
  * @param path - foot places of the run that is looked at, x y z a tick, m
- * @param other - those of the run it is held against
+ * @param other - those of the run it is held against, and its speed at each, m/s
  * @param ticks - how many there are in a second
  */
-export function gapsAlong(path: Float64Array, other: Float64Array, ticks: number): GapPoint[] {
-  const along = wayAlong(path);
-  const points: GapPoint[] = [];
-  const follower = new Follower(other);
+export function besideAlong(
+  path: Float64Array,
+  other: { readonly path: Float64Array; readonly speed: ArrayLike<number> },
+  ticks: number,
+): BesidePoint[] {
+  const ways = wayAlong(path);
+  const points: BesidePoint[] = [];
+  const follower = new Follower(other.path);
   let due = 0;
-  for (let tick = 0; tick < along.length; tick++) {
-    if (along[tick] < due && tick < along.length - 1) continue;
-    due = along[tick] + EVERY;
+  for (let tick = 0; tick < ways.length; tick++) {
+    const along = ways[tick];
+    if (along < due && tick < ways.length - 1) continue;
+    due = along + EVERY;
     const there = follower.tickAt(path[3 * tick], path[3 * tick + 1], path[3 * tick + 2]);
-    points.push({ along: along[tick], tick, gap: there === null ? null : (tick - there) / ticks });
+    points.push(
+      there === null
+        ? { along, tick, gap: null, speed: null, height: null }
+        : {
+            along,
+            tick,
+            gap: (tick - there) / ticks,
+            speed: other.speed[there],
+            height: other.path[3 * there + 1],
+          },
+    );
   }
   return points;
 }

@@ -54,11 +54,11 @@ test('a hazard is told by its piece', () => {
 test('a run held against itself loses nothing; one that waits loses that from where it waited', () => {
   const course = courseOf(floor(-5, 40));
   const quick = runOf(course, [480, 16, 0, 0]);
-  const same = runSheet(course, { run: quick }, { run: quick }).gaps;
+  const same = runSheet(course, { run: quick }, [{ run: quick }]).beside[0].points;
   expect(same.length).toBeGreaterThan(20);
   expect(same.every(({ gap }) => gap === 0)).toBe(true);
   const slow = runOf(course, [240, 16, 0, 0], [60, 0, 0, 0], [300, 16, 0, 0]);
-  const { gaps } = runSheet(course, { run: slow }, { run: quick });
+  const gaps = runSheet(course, { run: slow }, [{ run: quick }]).beside[0].points;
   const before = gaps.filter(({ tick }) => tick < 235);
   const after = gaps.filter(({ tick, gap }) => tick > 450 && gap !== null);
   expect(before.every(({ gap }) => Math.abs(gap!) < 1 / 60)).toBe(true);
@@ -73,7 +73,7 @@ test('where the other run never came there is nothing to hold against it', () =>
   const course = courseOf(floor(-40, 40));
   const right = runOf(course, [480, 16, 0, 0]);
   const left = runOf(course, [480, -16, 0, 0]);
-  const { gaps } = runSheet(course, { run: right }, { run: left });
+  const gaps = runSheet(course, { run: right }, [{ run: left }]).beside[0].points;
   expect(gaps.at(-1)!.gap).toBeNull();
   expect(gaps[0].gap).toBe(0);
 });
@@ -83,7 +83,7 @@ test.each(DEMO_COURSES.map(({ slug, course }) => [slug, course] as const))(
   async (slug, course) => {
     await loadPhysics(course);
     const [{ run }, other] = DEMO_RUNS[slug];
-    const sheet = runSheet(course, { run }, other ?? null);
+    const sheet = runSheet(course, { run }, other ? [other] : []);
     expect(sheet.finished).toBe(true);
     expect(sheet.time).toBeCloseTo(run.claim, 9);
     expect(sheet.parts.at(-1)).toMatchObject({ key: 'goal', at: sheet.time });
@@ -103,4 +103,32 @@ test('a run begun part of the way is read from there', () => {
   // Put two metres above the ground, it fell to it first.
   expect(samples[0].height).toBeGreaterThan(1.9);
   expect(runSheet(course, { run }).samples[0].height).toBeLessThan(0.1);
+});
+
+test('several runs are held against one, each read for itself and none by its order', () => {
+  const course = courseOf(floor(-5, 40));
+  const shown = { run: runOf(course, [400, 16, 0, 0]) };
+  const others = [
+    { run: runOf(course, [120, 0, 0, 0], [400, 16, 0, 0]) },
+    { run: runOf(course, [400, 8, 0, 0]) },
+    shown,
+  ];
+  const { beside } = runSheet(course, shown, others);
+  // By the slow one's end all have come by.
+  const middle = ({ points }: (typeof beside)[number]) => points[points.length >> 2];
+  const [waited, slow, same] = beside.map(middle);
+  expect(waited.gap).toBeCloseTo(-1, 1);
+  expect(slow.speed).toBeLessThan(0.7 * same.speed!);
+  expect(same.gap).toBe(0);
+  for (const { height } of [waited, slow, same]) expect(height).toBeCloseTo(0, 1);
+  const turned = runSheet(course, shown, [...others].reverse()).beside;
+  expect([...turned].reverse()).toEqual(beside);
+});
+
+test('what another run passed is read of it too, whether or not it arrived', () => {
+  const [{ course }] = DEMO_COURSES;
+  const [one, two] = DEMO_RUNS[DEMO_COURSES[0].slug];
+  const { beside } = runSheet(course, one, [two ?? one]);
+  expect(beside[0].parts).toEqual(runSheet(course, two ?? one).parts);
+  expect(beside[0].time).toBe(runSheet(course, two ?? one).time);
 });

@@ -1,12 +1,13 @@
 import type { Course } from '../course';
 import type { Vec3 } from '../geometry';
 import { TICKS_PER_SECOND } from '../motion';
-import { buildWorld, replay, type Run, type RunResult } from '../run';
+import { buildWorld, type Run, type RunResult } from '../run';
 import { beatSheet, type BeatSheet } from './beat';
 import { runLine } from './line';
+import { beatShifts, type BeatShift } from './shift';
 import { partsOf, type RunPart } from './parts';
 import { lastStand, PHASES, phasesOf, type RunPhase } from './phases';
-import { gapsAlong, wayAlong, type GapPoint } from './progress';
+import { besideAlong, wayAlong, type BesidePoint } from './progress';
 import { traceOf } from './trace';
 
 /** Something that cost time: a fall, a hit, being crushed. */
@@ -30,6 +31,16 @@ export interface WaySample {
   readonly height: number;
 }
 
+/** What is read of a run that another is held against. */
+export interface BesideRun {
+  readonly finished: boolean;
+  /** Seconds to the goal; where it was not reached, to its end. */
+  readonly time: number;
+  readonly parts: readonly RunPart[];
+  /** Where it was, place by place along the way of the other. */
+  readonly points: readonly BesidePoint[];
+}
+
 /** All that is read of one run. */
 export interface RunSheet {
   readonly finished: boolean;
@@ -43,10 +54,12 @@ export interface RunSheet {
   readonly samples: readonly WaySample[];
   /** Length of its way, m. */
   readonly length: number;
-  /** By how much it came later than the run it is held against; empty without one. */
-  readonly gaps: readonly GapPoint[];
+  /** The runs it is held against, in their order. */
+  readonly beside: readonly BesideRun[];
   /** How it kept to the beat, where the course has one. */
   readonly beat: BeatSheet | null;
+  /** How pieces would be moved so that its landings fall on the beat. */
+  readonly beatShifts: readonly BeatShift[];
 }
 
 /** Metres between samples. */
@@ -63,21 +76,27 @@ export interface BegunRun {
  *
  * @param course - the course as it was run
  * @param shown - the run
- * @param against - another run of the same course that it is held against, or none
+ * @param others - runs of the same course that it is held against
  * @throws ReplayRefused when one of them was made on another course or by another simulation
  */
 export function runSheet(
   course: Course,
   { run, from }: BegunRun,
-  against: BegunRun | null = null,
+  others: readonly BegunRun[] = [],
 ): RunSheet {
   const world = buildWorld(course);
   const trace = traceOf(course, run, world, from);
   const { result, ground, speed } = trace;
   const { path, events } = result;
+  const beat = course.tempo ? beatSheet(runLine(trace).marks, course.tempo) : null;
   const phases = phasesOf({ ground, speed, path, events });
   const along = wayAlong(path);
-  const rival = against && replay(course, against.run, { world, from: against.from }).path;
+  const beside = others.map((other): BesideRun => {
+    const theirs = traceOf(course, other.run, world, other.from);
+    const { finished, time } = theirs.result;
+    const points = besideAlong(path, theirs, TICKS_PER_SECOND);
+    return { finished, time, parts: partsOf(theirs.result), points };
+  });
   return {
     finished: result.finished,
     time: result.time,
@@ -86,8 +105,9 @@ export function runSheet(
     mishaps: mishapsOf(result, ground),
     samples: samplesOf(along, speed, path),
     length: along[along.length - 1],
-    beat: course.tempo ? beatSheet(runLine(trace).marks, course.tempo) : null,
-    gaps: rival ? gapsAlong(path, rival, TICKS_PER_SECOND) : [],
+    beat,
+    beatShifts: beat ? beatShifts(course, world, trace, beat.hits) : [],
+    beside,
   };
 }
 

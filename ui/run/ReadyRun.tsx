@@ -8,6 +8,7 @@ import { Canvas, useGestures } from '../scene';
 import { useColours, WIDE } from '../theme';
 import { isHeld } from './attempt';
 import { ArrangeControls } from './controls/ArrangeControls';
+import { FlyControls } from './controls/FlyControls';
 import { FlickAim } from './controls/FlickAim';
 import { TouchControls } from './controls/TouchControls';
 import { useControls, type RunCommands } from './controls/useControls';
@@ -37,6 +38,9 @@ export function ReadyRun(props: RunProps) {
   const [shapes, setShapes] = useState(false);
   const [tools, setTools] = useState(false);
   const [arranging, setArranging] = useState(false);
+  const [flown, setFlown] = useState<LiveRun | null>(null);
+  // Each attempt begins on its feet.
+  const flying = flown === live;
   const pales = props.beginning === undefined ? (props.pales ?? NO_PALES) : NO_PALES;
   const sideOn = course.space === 'side-on';
   const held = isHeld(attempt);
@@ -58,10 +62,10 @@ export function ReadyRun(props: RunProps) {
   const worked = RUNNER_ROWS[kind].controls.kind;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
   useGamepad(worked, controls, commands);
-  const flick = useFlick(live, worked === 'strokes' && !held);
+  const flick = useFlick(live, worked === 'strokes' && !held && !flying);
   const host = useRef<View>(null);
   const still = useMemo(() => ({ begin: () => sideOn || worked === 'pedals' }), [sideOn, worked]);
-  useGestures(host, worked === 'strokes' ? flick.tool : still);
+  useGestures(host, worked === 'strokes' && !flying ? flick.tool : still);
 
   const finish = useFinish(props, live, send, end);
   const touch = (width < WIDE || navigator.maxTouchPoints > 0) && worked !== 'strokes';
@@ -80,7 +84,7 @@ export function ReadyRun(props: RunProps) {
           />
         </Canvas>
       </View>
-      {worked === 'strokes' && !held && (
+      {worked === 'strokes' && !held && !flying && (
         <FlickAim live={live} aim={flick.aim} ready={flick.ready()} />
       )}
       <RunMusic live={live} course={course} held={held} />
@@ -100,6 +104,8 @@ export function ReadyRun(props: RunProps) {
               key={attempt.number}
               live={live}
               stepping={attempt.stepping}
+              flying={flying}
+              onFly={(now) => setFlown(now ? live : null)}
               onStep={() => send({ do: 'step' })}
               onGoOn={() => send({ do: 'go-on' })}
               onKeep={() => trying.onKeep(live)}
@@ -109,7 +115,8 @@ export function ReadyRun(props: RunProps) {
       )}
       <View pointerEvents="box-none" style={{ flex: 1, justifyContent: 'flex-end' }}>
         {/* They stay, unseen, under what follows the goal: a finger still held there belongs to them. */}
-        {touch && (
+        {flying && <FlyControls live={live} sideOn={sideOn} />}
+        {touch && !flying && (
           <TouchControls
             kind={kind}
             controls={controls}

@@ -145,3 +145,20 @@ test('where nothing hurts, thorns are walked through; where they do again, they 
   expect(walk(false).falls).toBeGreaterThan(0);
   expect([walk(true).falls, walk(true).x > 4]).toEqual([0, true]);
 });
+
+test('flying it goes through the thorns to where it is steered, and then falls like anybody', () => {
+  const thorny = layPieces(course, [{ family: 'thorns', at: [3, 0, 0] }]);
+  const live = new LiveRun(thorny);
+  live.setFlight(() => [6, 3, 0]);
+  goOn(live, 120);
+  const seconds = live.state.tick / 120;
+  expect(live.state.x).toBeCloseTo(6 * seconds, 6);
+  expect(live.state.y).toBeCloseTo(3 * seconds, 1);
+  expect([live.state.falls, live.aided, live.repeatable]).toEqual([0, true, false]);
+  // Where it flew no tick can be gone back to.
+  expect(live.stepBack()).toBe(false);
+  live.setFlight(null);
+  goOn(live, 120, { x: 0, z: 0, jump: false });
+  expect(live.state.y).toBeLessThan(0.1);
+  expect(live.state.ground).toBeGreaterThanOrEqual(0);
+});

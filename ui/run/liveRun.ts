@@ -12,6 +12,7 @@ import {
   stateKeys,
   summarise,
   tick,
+  tickFlown,
   type Input,
   type Run,
   type RunEvent,
@@ -70,6 +71,7 @@ export class LiveRun {
   private safe: World | null = null;
   private unhurt = false;
   private speed = 1;
+  private flight: (() => Vec3) | null = null;
   private inputs: Input[] = [];
   private path: number[] = [];
   private waiting: { at: number; input: Input }[] = [];
@@ -115,7 +117,9 @@ export class LiveRun {
 
   /** The course made ready, as it is for this runner now. */
   get world(): World {
-    return this.unhurt ? (this.safe ??= { ...this.base, unharmed: true }) : this.base;
+    return this.unhurt || this.flight
+      ? (this.safe ??= { ...this.base, unharmed: true })
+      : this.base;
   }
 
   /** Whether it can be told again from its inputs alone. */
@@ -135,6 +139,14 @@ export class LiveRun {
     this.unhurt = unhurt;
     this.aided ||= unhurt;
     // What was kept may have been hurt where it now would not be.
+    this.kept = [];
+  }
+
+  /** Has the runner fly, through everything, as fast as it is told each tick (m/s in the world); or no longer. */
+  setFlight(flight: (() => Vec3) | null): void {
+    this.flight = flight;
+    this.aided ||= flight !== null;
+    // Inputs do not tell where it flew.
     this.kept = [];
   }
 
@@ -213,18 +225,24 @@ export class LiveRun {
   private step(input: Input): void {
     const { state } = this;
     // What moves loose pieces is too much to copy again and again.
-    if (this.goesBack && state.tick % KEPT_EVERY === 0 && !state.bodies) {
+    if (this.goesBack && !this.flight && state.tick % KEPT_EVERY === 0 && !state.bodies) {
       this.kept.push({ state: cloneState(state), events: this.events.length });
       if (this.kept.length > MOST_KEPT) this.kept.shift();
     }
     this.inputs.push(input);
     const { x, y, z } = state;
     let put = false;
-    tick(this.world, state, input, (event) => {
+    const hear = (event: RunEvent) => {
       // Nobody is told of links that act, and a course may have very many act.
       if (event.kind !== 'link') this.events.push(event);
       put ||= event.kind === 'respawn';
-    });
+    };
+    if (this.flight)
+      tickFlown(this.world, state, this.flight(), (event) => {
+        // It passes what would end it elsewhere.
+        if (event.kind === 'checkpoint' || event.kind === 'pickup') hear(event);
+      });
+    else tick(this.world, state, input, hear);
     this.path.push(state.x, state.y, state.z);
     if (put || Math.hypot(state.x - x, state.y - y, state.z - z) > FARTHEST) this.placed++;
   }

@@ -4,6 +4,8 @@ import { useCourse } from './courseStore';
 
 /** Most runs shown beside the live one. */
 const MOST_PALES = 5;
+/** Most runs one is held against: more lines than five nobody can tell apart. */
+const MOST_BESIDE = 4;
 
 /** Which recorded runs of the open course are shown, and how; forgotten when another is opened. */
 interface ShownRuns {
@@ -13,11 +15,19 @@ interface ShownRuns {
   readonly lastLines: boolean;
   /** Keys of runs whose lines do besides. */
   readonly lines: readonly string[];
+  /** Keys of the runs whose figures stand beside those of the one looked at; 'best' is whichever is at the time. */
+  readonly beside: readonly string[];
   /** What is marked on the lines. */
   readonly marks: readonly LineMarkKind[];
 }
 
-const USUAL: ShownRuns = { pales: ['best'], lastLines: false, lines: [], marks: LINE_MARKS };
+const USUAL: ShownRuns = {
+  pales: ['best'],
+  lastLines: false,
+  lines: [],
+  beside: ['best'],
+  marks: LINE_MARKS,
+};
 
 export const useShownRuns = create<ShownRuns>()(() => USUAL);
 
@@ -36,6 +46,10 @@ const toggled = <T>(list: readonly T[], one: T): T[] =>
 /** Shows a run beside the live one, or no longer; of too many the one shown longest goes. */
 export const togglePale = (key: string): void =>
   useShownRuns.setState(({ pales }) => ({ pales: toggled(pales, key).slice(-MOST_PALES) }));
+
+/** Holds the run one looks at against another, or no longer; of too many the one picked longest ago goes. */
+export const toggleBeside = (key: string): void =>
+  useShownRuns.setState(({ beside }) => ({ beside: toggled(beside, key).slice(-MOST_BESIDE) }));
 
 /** Shows a run's line on the course, or no longer. */
 export const toggleLine = (key: string): void =>

@@ -3,6 +3,7 @@ export { tick } from './tick';
 export { initialState } from './begin';
 export { beginAt, beginningOfRun } from './from';
 export { Film } from './film';
+export { type HeldRunner, heldRunner, tickFlown, tickHeld } from './hold';
 export { firstTicks } from './moment';
 export { type CarryProblem, carryState, type StateKeys, stateKeys } from './carry';
 export { poseHash, replay, type ReplayOptions, type RunResult, summarise } from './replay';

@@ -92,13 +92,79 @@ test('round its whole clock an opening is what it was, and to and fro as well', 
       (passable, steps) => {
         const seconds = (steps * OPENING_STEP) / 120;
         const whole = (passable.length * OPENING_STEP) / 120;
-        const opening = { piece: 'p', period: whole, from: 0, passable, ...figuresOf(passable) };
+        const kind = 'by' as const;
+        const opening = {
+          piece: 'p',
+          kind,
+          period: whole,
+          from: 0,
+          passable,
+          ...figuresOf(passable),
+        };
         expect(shiftedOpening(shiftedOpening(opening, seconds), -seconds)).toEqual(opening);
         expect(shiftedOpening(opening, whole)).toEqual(opening);
         expect(shiftedOpening(opening, seconds).share).toBe(opening.share);
       },
     ),
   );
+});
+
+/** A raft that goes to and fro between two shores 8 m apart, and is boarded where it waits. */
+const crossing = () =>
+  courseOf(
+    floor(-5, 5),
+    { family: 'drift', at: [7, -0.5, 0], params: { direction: 'along', span: 4, period: 4 } },
+    floor(13, 40),
+    { family: 'lantern', at: [30, 0, 0] },
+  );
+
+test('what carries is got on and got off, each at its own times, as one that waits there finds', () => {
+  const made = crossing();
+  const openings = (run: Run) => openingsOf(made, run);
+  // Of the ways to cross the first that works: on at some time, a rest while it goes over, and off.
+  const found = [...Array(60).keys()]
+    .flatMap((i) => [...Array(40).keys()].map((k) => [8 * i, 8 * k] as const))
+    .map(([wait, ride]) => ({
+      wait,
+      ride,
+      run: runOf(
+        made,
+        [wait + 30, 0, 0, 0],
+        [170, 16, 0, 0],
+        [ride + 24, 0, 0, 0],
+        [500, 16, 0, 0],
+      ),
+    }))
+    .find(({ run }) => {
+      const { finished, falls } = replay(made, run);
+      return finished && falls === 0 && openings(run).length === 2;
+    })!;
+  expect(found).toBeDefined();
+  const [on, off] = openings(found.run);
+  expect([on.kind, off.kind]).toEqual(['on', 'off']);
+  for (const { passable, share } of [on, off]) {
+    expect(passable[0]).toBe(true);
+    expect(share).toBeLessThan(1);
+  }
+  expect(off.from).toBeGreaterThan(on.from);
+  // One that rests on it so much longer gets off at the very same delays.
+  const [, { to }] = passagesOf(made, buildWorld(made), found.run);
+  const before = found.wait + 30 + 170;
+  const goal = replay(made, found.run).path[3 * to];
+  const differ = off.passable.filter((passes, i) => {
+    const rest = found.ride + 24 + i * OPENING_STEP;
+    const run = runOf(
+      made,
+      [found.wait + 30, 0, 0, 0],
+      [170, 16, 0, 0],
+      [rest, 0, 0, 0],
+      [to - before - found.ride - 24, 16, 0, 0],
+    );
+    const { events, path } = replay(made, run);
+    const hit = events.some(({ kind }) => kind === 'crush' || kind === 'fall');
+    return passes !== (!hit && Math.abs(path[path.length - 3] - goal) < 1);
+  });
+  expect(differ).toEqual([]);
 });
 
 test('what does not move, or stands far off, has no opening', () => {

@@ -2,18 +2,20 @@ import type { Course } from '../../course';
 import {
   buildWorld,
   cloneState,
+  heldRunner,
   NO_INPUT,
   type Run,
   type RunEvent,
   type RunState,
   tick,
+  tickHeld,
   type World,
 } from '../../run';
 import { TICKS_PER_SECOND } from '../../motion';
 import { isMishap } from '../mishap';
 import { inputAt, pressedOf, type Pressed } from '../pressed';
 import { standing } from '../trace';
-import { type Passage, passagesOf, ticksOfPeriod } from './passages';
+import { type Passage, type PassageKind, passagesOf, ticksOfPeriod } from './passages';
 
 /** Ticks between two arrivals that are tried. */
 export const OPENING_STEP = 2;
@@ -23,6 +25,7 @@ const NEAR = 1;
 /** When one may come by something that moves. */
 export interface Opening {
   readonly piece: string;
+  readonly kind: PassageKind;
   /** Seconds of its clock that were tried. */
   readonly period: number;
   /** The tick at which the run set out to pass it. */
@@ -38,16 +41,10 @@ export interface Opening {
   readonly longestWait: number;
 }
 
-/** What of a state is the runner's own: put back while it is held. */
-const RUNNERS_OWN = [
-  ...(['x', 'y', 'z', 'vx', 'vy', 'vz', 'heading', 'fx', 'fy', 'fz', 'ground'] as const),
-  ...(['gx', 'gy', 'gz', 'baseY', 'air', 'press', 'coyote', 'buffer', 'jumpHeld'] as const),
-  ...(['rising', 'airJumps', 'wallTick', 'wallX', 'wallZ', 'drop', 'dropTick', 'rest'] as const),
-] as const;
-
 /**
  * When one may come by each mover on the way of a run: held at the last safe stand before it while the world goes
- * on, then the inputs as they were to the next safe ground.
+ * on, then the inputs as they were to the next safe ground. What carries the runner has two: getting on, and getting
+ * off from where the runner last rested on it.
  *
  * @param course the course as it was run
  * @param run a run that passed them
@@ -73,22 +70,24 @@ export function openingsOf(
 }
 
 function openingOf(world: World, pressed: Pressed, passage: Passage): Opening {
-  const { piece, period, from, to, state } = passage;
+  const { piece, kind, period, from, to, state } = passage;
   const goal = arrival(world, pressed, cloneState(state), from, to).state;
   const steps = Math.max(1, Math.ceil(ticksOfPeriod(passage) / OPENING_STEP));
-  const held = cloneState(state);
-  const own = cloneState(state);
+  const waiting = cloneState(state);
+  const held = heldRunner(state);
   const passable: boolean[] = [];
   let hurt = false as boolean;
+  const hear = (event: RunEvent) => (hurt ||= isStopped(event));
   for (let step = 0; step < steps; step++) {
-    const tried = !hurt && arrival(world, pressed, cloneState(held), from, to);
-    passable.push(tried && tried.well && alike(world, tried.state, goal));
+    const tried = !hurt && arrival(world, pressed, cloneState(waiting), from, to);
+    passable.push(tried && tried.well && alike(world, passage, tried.state, goal));
     for (let i = 0; i < OPENING_STEP; i++) {
-      tick(world, held, NO_INPUT, (event) => (hurt ||= isStopped(event)));
-      for (const key of RUNNERS_OWN) Object.assign(held, { [key]: own[key] });
+      // On what carries it the runner goes along.
+      if (kind === 'off') tick(world, waiting, NO_INPUT, hear);
+      else tickHeld(world, waiting, held, hear);
     }
   }
-  return { piece, period, from, passable, ...figuresOf(passable) };
+  return { piece, kind, period, from, passable, ...figuresOf(passable) };
 }
 
 /** The inputs of a passage played from a state. */
@@ -103,8 +102,12 @@ function arrival(world: World, pressed: Pressed, state: RunState, from: number, 
 /** Put back by whatever, one has not come by. */
 const isStopped = (event: RunEvent): boolean => isMishap(event) || event.kind === 'respawn';
 
-/** Whether one came to where the run came to, and stands as it did. */
-function alike(world: World, a: RunState, goal: RunState): boolean {
+/** Whether one came to where the run came to, and stands as it did; of what carries, onto it. */
+function alike(world: World, { piece, kind }: Passage, a: RunState, goal: RunState): boolean {
+  if (kind === 'on') {
+    const ground = a.ground >= 0 ? world.colliders[a.ground] : null;
+    return ground !== null && world.pieces[ground.piece].id === piece;
+  }
   if (goal.finish >= 0) return a.finish >= 0;
   const [dx, dy, dz] = [a.x - goal.x, a.y - goal.y, a.z - goal.z];
   const stands = standing(world);

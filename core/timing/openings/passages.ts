@@ -11,10 +11,14 @@ const FIRM = 12;
 /** Longest time a mover is looked at, s. */
 const MOST_SECONDS = 20;
 
-/** A stretch of a run by something that moves: from a safe stand before it to one after it. */
+/** How one comes past something that moves: by it, or, where it carries, onto it and off it again. */
+export type PassageKind = 'by' | 'on' | 'off';
+
+/** A stretch of a run by something that moves: from a stand before it to one after it. */
 export interface Passage {
   /** The piece that moves. */
   readonly piece: string;
+  readonly kind: PassageKind;
   /** Seconds until it and all that carries it stand as they did, at most 20. */
   readonly period: number;
   /** The ticks of the stands, and how the run stood at the first. */
@@ -28,7 +32,13 @@ interface Seen {
   readonly path: readonly (readonly [number, number, number])[];
   /** Whether the runner had stood on still ground for a while. */
   readonly firm: readonly boolean[];
+  /** The place of the piece that carried it, or -1; and whether it rested on it. */
+  readonly carrier: readonly number[];
+  readonly rests: readonly boolean[];
 }
+
+/** Slower than this over what carries it the runner rests on it, m/s. */
+const REST = 0.05;
 
 /** Where the runner stood, and states of it now and then to begin from. */
 function seen(course: Course, world: World, run: Run): Seen {
@@ -36,6 +46,8 @@ function seen(course: Course, world: World, run: Run): Seen {
   const pressed = pressedOf(run);
   const path: [number, number, number][] = [[state.x, state.y, state.z]];
   const firm = [true];
+  const carrier = [-1];
+  const rests = [false];
   let since = FIRM;
   while (state.tick < pressed.x.length && state.finish < 0 && !state.over) {
     tick(world, state, inputAt(pressed, state.tick), () => {});
@@ -44,8 +56,10 @@ function seen(course: Course, world: World, run: Run): Seen {
     since = ground && ground.mover < 0 && ground.gate < 0 ? since + 1 : 0;
     path.push([state.x, state.y, state.z]);
     firm.push(since >= FIRM);
+    carrier.push(ground && ground.mover >= 0 ? ground.piece : -1);
+    rests.push(Math.hypot(state.vx, state.vy, state.vz) < REST);
   }
-  return { path, firm };
+  return { path, firm, carrier, rests };
 }
 
 /** The box about all places what a piece moves may take; null where it moves nothing that touches. */
@@ -70,7 +84,8 @@ function reachOf(world: World, piece: number): { low: number[]; high: number[] }
  * @param run the run
  */
 export function passagesOf(course: Course, world: World, run: Run): Passage[] {
-  const { path, firm } = seen(course, world, run);
+  const left = seen(course, world, run);
+  const { path, firm } = left;
   const { radius, half } = world.bodies[0];
   const height = 2 * (radius + half);
   const found: Omit<Passage, 'state'>[] = [];
@@ -94,9 +109,28 @@ export function passagesOf(course: Course, world: World, run: Run): Passage[] {
     while (from > 0 && !(firm[from] && !by(from))) from--;
     let to = first;
     while (to < path.length - 1 && !(firm[to] && !by(to))) to++;
-    found.push({ piece: id, period, from, to });
+    found.push(...rideOf(left, piece, { piece: id, kind: 'by', period, from, to }));
   });
   return withStates(course, world, run, found);
+}
+
+/**
+ * A passage as it is: of what carries the runner getting on it is one, and getting off it, from where the runner last
+ * rested on it, another.
+ */
+function rideOf(
+  { carrier, rests }: Seen,
+  piece: number,
+  whole: Omit<Passage, 'state'>,
+): Omit<Passage, 'state'>[] {
+  const { from, to } = whole;
+  let on = from;
+  for (let since = 0; on <= to && since < FIRM; on++) since = carrier[on] === piece ? since + 1 : 0;
+  if (on > to) return [whole];
+  let off = to;
+  while (off > on && !(carrier[off] === piece && rests[off])) off--;
+  const boarding = { ...whole, kind: 'on', to: on } as const;
+  return off > on ? [boarding, { ...whole, kind: 'off', from: off }] : [boarding];
 }
 
 /** The passages in their order, each with how the run stood when it began. */

@@ -1,7 +1,14 @@
 import { View } from 'react-native';
 import type { Tempo } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
-import { fittedTempo, type BeatFit, type BeatHit, type BeatSheet } from '@/core/timing';
+import {
+  type BeatFit,
+  type BeatHit,
+  type BeatSheet,
+  type BeatShift,
+  fittedTempo,
+  shiftOntoBeat,
+} from '@/core/timing';
 import { Button, showToast, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
@@ -25,17 +32,31 @@ const KINDS = { jump: 'Jump', land: 'Landing' } as const;
 interface BeatProps {
   readonly beat: BeatSheet;
   readonly tempo: Tempo;
+  readonly shifts: readonly BeatShift[];
 }
 
-/** How a run's jumps and landings keep to the course's beat, and moving the beat to fit them. */
-export function BeatFigures({ beat, tempo }: BeatProps) {
+const UNDO = { label: 'Undo', act: () => useCourse.getState().undo() };
+
+/** What moving pieces onto the beat would do, or did, in words. */
+export function shiftWords(shifts: readonly BeatShift[]): string {
+  const count = new Set(shifts.flatMap(({ pieces }) => pieces)).size;
+  const most = Math.max(...shifts.map(({ by }) => Math.hypot(...by)));
+  return `${count} ${count === 1 ? 'piece' : 'pieces'} by up to ${most.toFixed(2)} m`;
+}
+
+/** How a run's jumps and landings keep to the course's beat, and moving the beat or the pieces to fit. */
+export function BeatFigures({ beat, tempo, shifts }: BeatProps) {
   const fit = (which: BeatFit) => {
     const next = fittedTempo(beat.hits, tempo, which);
     useCourse.getState().edit((course) => ({ ...course, tempo: next }));
     showToast(
       `The beat is ${next.beats} a minute, the first after ${(next.offset ?? 0).toFixed(3)} s.`,
-      { label: 'Undo', act: () => useCourse.getState().undo() },
+      UNDO,
     );
+  };
+  const shift = () => {
+    useCourse.getState().edit((course) => shiftOntoBeat(course, shifts));
+    showToast(`Moved ${shiftWords(shifts)}.`, UNDO);
   };
   return (
     <View style={{ gap: SPACE.s }} testID="on-the-beat">
@@ -65,6 +86,16 @@ export function BeatFigures({ beat, tempo }: BeatProps) {
             <Button title="Fit the first beat" onPress={() => fit('offset')} testID="fit-offset" />
             <Button title="Fit beat and tempo" onPress={() => fit('both')} testID="fit-both" />
           </View>
+          {shifts.length > 0 && (
+            <>
+              <Text as="small" tint="slate">
+                {`Or have the landings come with the beat: ${shiftWords(shifts)} along the way.`}
+              </Text>
+              <View style={{ alignItems: 'flex-start' }}>
+                <Button title="Move pieces onto the beat" onPress={shift} testID="shift-pieces" />
+              </View>
+            </>
+          )}
         </>
       )}
     </View>

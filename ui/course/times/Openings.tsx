@@ -35,7 +35,7 @@ export function Openings({ course, run }: { readonly course: Course; readonly ru
             <Text tint="slate">Nothing moves by the way of this run.</Text>
           )}
           {job.found.map((opening) => (
-            <Bars key={opening.piece} opening={opening} course={course} />
+            <Bars key={`${opening.piece} ${opening.kind}`} opening={opening} course={course} />
           ))}
         </View>
       )}
@@ -43,8 +43,10 @@ export function Openings({ course, run }: { readonly course: Course; readonly ru
   );
 }
 
+const KINDS = { by: '', on: ', getting on', off: ', getting off' } as const;
+
 function Bars({ opening, course }: { readonly opening: Opening; readonly course: Course }) {
-  const name = nameIn(course, opening.piece);
+  const name = `${nameIn(course, opening.piece)}${KINDS[opening.kind]}`;
   return (
     <View style={{ gap: SPACE.xs }}>
       <Text as="smallStrong">{name}</Text>

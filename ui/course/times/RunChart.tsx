@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { usePointerDrag, type PointerPlace } from '../../device/usePointerDrag';
 import { useColours } from '../../theme';
+import type { BesideLine } from './beside/lines';
 
 /** A value at a place of the way, m. */
 export interface ChartPoint {
@@ -12,9 +13,16 @@ export interface ChartPoint {
   readonly value: number | null;
 }
 
+/** Values along the way as one line; of the run itself in ink. */
+export interface ChartCurve {
+  readonly points: readonly ChartPoint[];
+  readonly line?: BesideLine;
+}
+
 interface RunChartProps {
   readonly label: string;
-  readonly points: readonly ChartPoint[];
+  /** At least one; what lies under the first is filled. */
+  readonly curves: readonly ChartCurve[];
   /** Length of the way, m. */
   readonly length: number;
   /** Marks along the way, m. */
@@ -42,11 +50,17 @@ export function rangeOf(points: readonly ChartPoint[], signed: boolean): [number
 
 /** Values along the way of a run. */
 export function RunChart(props: RunChartProps) {
-  const { label, points, length, marks, signed = false, format, here, onTouch, testID } = props;
+  const { label, curves, length, marks, signed = false, format, here, onTouch, testID } = props;
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const x = scaleLinear([0, Math.max(1, length)], [LEFT, width - RIGHT]);
-  const y = scaleLinear(rangeOf(points, signed), [HEIGHT - FOOT, TOP]).nice(4);
+  const y = scaleLinear(
+    rangeOf(
+      curves.flatMap(({ points }) => points),
+      signed,
+    ),
+    [HEIGHT - FOOT, TOP],
+  ).nice(4);
   const curve = line<ChartPoint>(
     ({ along }) => x(along),
     ({ value }) => y(value!),
@@ -56,7 +70,7 @@ export function RunChart(props: RunChartProps) {
     y(0),
     ({ value }) => y(value!),
   ).defined(({ value }) => value !== null);
-  const shape = filled(points) ?? '';
+  const shape = filled(curves[0].points as ChartPoint[]) ?? '';
   return (
     <View
       role="img"
@@ -110,7 +124,17 @@ export function RunChart(props: RunChartProps) {
               strokeWidth={2}
             />
           )}
-          <Path d={curve(points) ?? ''} stroke={colours.ink} strokeWidth={2} fill="none" />
+          {/* The first lies over the others. */}
+          {[...curves].reverse().map(({ points, line: look }, i) => (
+            <Path
+              key={i}
+              d={curve(points as ChartPoint[]) ?? ''}
+              stroke={look ? colours[look.ink] : colours.ink}
+              strokeWidth={2}
+              strokeDasharray={look?.dashes}
+              fill="none"
+            />
+          ))}
           {x.ticks(4).map((tick, i, all) => (
             <Label
               key={tick}

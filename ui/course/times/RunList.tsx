@@ -1,6 +1,10 @@
+import { useState } from 'react';
 import { View } from 'react-native';
-import { ago, ListItem, runTime, Text } from '../../parts';
+import { ago, Choices, IconButton, ListItem, runTime, Text } from '../../parts';
 import { isWhole } from '../../state/attempts';
+import { toggleBeside, useShownRuns } from '../../state/shownRuns';
+import { SPACE } from '../../theme';
+import { RUN_FILTERS, usefulFilters, type RunFilter } from './runFilter';
 import type { KnownRun } from './runsKnown';
 
 interface RunListProps {
@@ -22,30 +26,54 @@ export function endWords(run: KnownRun, best: boolean): string {
   return words.length > 0 ? words.join(', ') : 'no falls';
 }
 
-/** All runs there are of the course as it is, the latest first. */
+/** The runs there are of the course as it is, the latest first, or those of them one looks for. */
 export function RunList({ runs, shown, best, onShow }: RunListProps) {
+  const beside = useShownRuns((s) => s.beside);
+  const [wanted, setWanted] = useState<RunFilter>('all');
+  const filters = usefulFilters(runs);
+  const filter = filters.includes(wanted) ? wanted : 'all';
   return (
     <View testID="run-list">
       <Text as="heading">Your runs</Text>
-      {runs.map((run) => (
-        <ListItem
-          key={run.key}
-          on={run.key === shown}
-          onPress={() => onShow(run.key)}
-          testID={`run-${run.key}`}
-        >
+      {filters.length > 1 && (
+        <View style={{ paddingVertical: SPACE.s }}>
+          <Choices
+            value={filter}
+            options={filters.map((value) => ({ value, label: RUN_FILTERS[value].label }))}
+            onChange={setWanted}
+          />
+        </View>
+      )}
+      {runs.filter(RUN_FILTERS[filter].takes).map((run) => (
+        <View key={run.key} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
           <View style={{ flex: 1, minWidth: 0 }}>
-            <Text as={run.key === shown ? 'strong' : 'text'}>{run.name}</Text>
-            <Text as="small" tint="slate" numberOfLines={1}>
-              {[run.at !== null && ago(run.at), endWords(run, run.key === best)]
-                .filter(Boolean)
-                .join(' · ')}
-            </Text>
+            <ListItem
+              on={run.key === shown}
+              onPress={() => onShow(run.key)}
+              testID={`run-${run.key}`}
+            >
+              <View style={{ flex: 1, minWidth: 0 }}>
+                <Text as={run.key === shown ? 'strong' : 'text'}>{run.name}</Text>
+                <Text as="small" tint="slate" numberOfLines={1}>
+                  {[run.at !== null && ago(run.at), endWords(run, run.key === best)]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </Text>
+              </View>
+              <Text as="figures" tint={run.finished ? 'ink' : 'slate'}>
+                {runTime(run.time)}
+              </Text>
+            </ListItem>
           </View>
-          <Text as="figures" tint={run.finished ? 'ink' : 'slate'}>
-            {runTime(run.time)}
-          </Text>
-        </ListItem>
+          <IconButton
+            icon="columns"
+            label={`Hold against ${run.name}`}
+            on={beside.includes(run.key)}
+            disabled={run.key === shown}
+            onPress={() => toggleBeside(run.key)}
+            testID={`beside-${run.key}`}
+          />
+        </View>
       ))}
     </View>
   );

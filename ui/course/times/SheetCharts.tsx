@@ -4,7 +4,9 @@ import { TICKS_PER_SECOND } from '@/core/motion';
 import type { RunSheet, WaySample } from '@/core/timing';
 import { Chip, Text, timeGap } from '../../parts';
 import { SPACE } from '../../theme';
-import { RunChart, type ChartPoint } from './RunChart';
+import { BesideKey } from './beside/BesideKey';
+import { besideLine } from './beside/lines';
+import { RunChart, type ChartCurve } from './RunChart';
 
 const CHARTS = {
   gap: 'Gained and lost',
@@ -16,6 +18,8 @@ type ChartKind = keyof typeof CHARTS;
 
 interface SheetChartsProps {
   readonly sheet: RunSheet;
+  /** What the runs it is held against are called, in their order. */
+  readonly names: readonly string[];
   /** The tick that is shown elsewhere, where there is one. */
   readonly at?: number;
   /** A finger touched a place of the way: the tick the run was there. */
@@ -23,15 +27,14 @@ interface SheetChartsProps {
 }
 
 /** One figure along the way, of a few to choose from. */
-export function SheetCharts({ sheet, at, onGo }: SheetChartsProps) {
-  const compared = sheet.gaps.length > 0;
+export function SheetCharts({ sheet, names, at, onGo }: SheetChartsProps) {
+  const compared = sheet.beside.length > 0;
   const [wanted, setWanted] = useState<ChartKind>('gap');
   const kind: ChartKind = compared || wanted !== 'gap' ? wanted : 'speed';
   const beats = (sheet.beat?.hits.length ?? 0) > 0;
   const kinds = (Object.keys(CHARTS) as ChartKind[]).filter(
     (one) => (one !== 'gap' || compared) && (one !== 'beat' || beats),
   );
-  const points = chartPoints(sheet, kind);
   const signed = kind === 'gap' || kind === 'beat';
   return (
     <View style={{ gap: SPACE.s }}>
@@ -54,9 +57,10 @@ export function SheetCharts({ sheet, at, onGo }: SheetChartsProps) {
       <Text as="small" tint="slate">
         {chartWords(sheet, kind)}
       </Text>
+      {compared && <BesideKey sheet={sheet} names={names} />}
       <RunChart
         label={`${CHARTS[kind]} along the way`}
-        points={points}
+        curves={chartCurves(sheet, kind)}
         length={sheet.length}
         marks={marksOf(sheet)}
         signed={signed}
@@ -69,20 +73,30 @@ export function SheetCharts({ sheet, at, onGo }: SheetChartsProps) {
   );
 }
 
-/** What a chart is drawn through. */
-function chartPoints(sheet: RunSheet, kind: ChartKind): ChartPoint[] {
-  if (kind === 'gap') return sheet.gaps.map(({ along, gap }) => ({ along, value: gap }));
+/** What a chart draws: the first with what lies under it filled. */
+export function chartCurves(sheet: RunSheet, kind: ChartKind): ChartCurve[] {
   if (kind === 'beat') {
-    return (sheet.beat?.hits ?? []).map(({ tick, late }) => ({
-      along: alongAt(sheet.samples, tick),
-      value: late,
-    }));
+    const hits = sheet.beat?.hits ?? [];
+    return [
+      {
+        points: hits.map(({ tick, late }) => ({
+          along: alongAt(sheet.samples, tick),
+          value: late,
+        })),
+      },
+    ];
   }
-  return sheet.samples.map((sample) => ({ along: sample.along, value: sample[kind] }));
+  const beside = sheet.beside.map(({ points }, i): ChartCurve => ({
+    points: points.map((point) => ({ along: point.along, value: point[kind] })),
+    line: besideLine(i),
+  }));
+  if (kind === 'gap') return beside;
+  const own = sheet.samples.map((sample) => ({ along: sample.along, value: sample[kind] }));
+  return [{ points: own }, ...beside];
 }
 
 function chartWords({ length }: RunSheet, kind: ChartKind): string {
-  if (kind === 'gap') return 'Seconds behind, over the line, or ahead, under it.';
+  if (kind === 'gap') return 'Seconds behind each, over the line, or ahead of it, under it.';
   if (kind === 'beat') return 'Seconds after the nearest beat, over the line, or before it.';
   return `In ${kind === 'speed' ? 'm/s' : 'm'}, over ${Math.round(length)} m.`;
 }

@@ -8,6 +8,7 @@ import { runTime, Text, timeGap } from '../../parts';
 import { isWhole } from '../../state/attempts';
 import { SPACE } from '../../theme';
 import { BeatFigures } from './BeatFigures';
+import { SideBySide } from './beside/SideBySide';
 import { Fairness } from './fair/Fairness';
 import { HowHard, othersBeside } from './HowHard';
 import { MishapList } from './MishapList';
@@ -23,15 +24,16 @@ interface SheetProps {
   readonly shown: KnownRun;
   readonly runs: readonly KnownRun[];
   readonly sheet: RunSheet;
-  /** What it is held against. */
-  readonly rival: KnownRun | null;
+  /** What the runs it is held against are called, in their order. */
+  readonly names: readonly string[];
   /** What can be done with it. */
   readonly children?: ReactNode;
 }
 
 /** All figures of one run. */
-export function SheetView({ id, course, shown, runs, sheet, rival, children }: SheetProps) {
-  const gap = rival && sheet.finished ? sheet.time - rival.run.claim : null;
+export function SheetView({ id, course, shown, runs, sheet, names, children }: SheetProps) {
+  const rival = sheet.beside[0];
+  const gap = rival?.finished && sheet.finished ? sheet.time - rival.time : null;
   const watch = (tick: number) =>
     router.push(
       `/course/${id}/watch?run=${shown.key}&at=${(tick / TICKS_PER_SECOND).toFixed(2)}` as never,
@@ -56,8 +58,9 @@ export function SheetView({ id, course, shown, runs, sheet, rival, children }: S
       </View>
       {children}
       <SpentBar spent={sheet.spent} />
-      <SheetCharts sheet={sheet} />
+      <SheetCharts sheet={sheet} names={names} />
       <PartsTable parts={sheet.parts} runs={runs} targets={course.targets} />
+      <SideBySide name={shown.name} sheet={sheet} names={names} />
       <Fairness key={`fair ${shown.key}`} id={id} course={course} begun={shown} onWatch={watch} />
       {sheet.finished && isWhole(shown) && (
         <Fragment key={shown.key}>
@@ -65,7 +68,9 @@ export function SheetView({ id, course, shown, runs, sheet, rival, children }: S
           <Openings course={course} run={shown.run} />
         </Fragment>
       )}
-      {sheet.beat && course.tempo && <BeatFigures beat={sheet.beat} tempo={course.tempo} />}
+      {sheet.beat && course.tempo && (
+        <BeatFigures beat={sheet.beat} tempo={course.tempo} shifts={sheet.beatShifts} />
+      )}
       <MishapList course={course} mishaps={sheet.mishaps} parts={sheet.parts} runs={runs} />
     </>
   );

@@ -5,18 +5,20 @@ import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { timesCsv } from '@/core/timing';
-import { Button, Choices, Fault, Loading, Page, saveText, Text } from '../../parts';
+import { Button, Fault, Loading, Page, saveText, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS, SPACE, WIDE } from '../../theme';
 import { CannotOpen } from '../screen/CannotOpen';
+import { BesideChoice } from './beside/BesideChoice';
+import { useRunsBeside } from './beside/useRunsBeside';
 import { EndsList } from './EndsList';
 import { LinesChoice } from './LinesChoice';
 import { RunList } from './RunList';
-import { rivalOf, type Against, type KnownRun } from './runsKnown';
+import type { KnownRun } from './runsKnown';
 import { RunUses } from './RunUses';
 import { SheetView } from './SheetView';
-import { useKnownRuns } from './useKnownRuns';
+import { useKnownRuns, type KnownRuns } from './useKnownRuns';
 import { useSheet } from './useSheet';
 
 /** What the maker's runs of a course tell. */
@@ -34,7 +36,7 @@ export function TimesScreen({ id }: { id: string }) {
       {known.runs.length === 0 ? (
         <NoRuns id={id} before={known.attempts} />
       ) : (
-        <Times id={id} course={course} runs={known.runs} best={known.best} proof={known.proof} />
+        <Times id={id} course={course} runs={known.runs} known={known} />
       )}
     </Page>
   );
@@ -58,32 +60,24 @@ function NoRuns({ id, before }: { id: string; before: number }) {
   );
 }
 
-const AGAINST: readonly { value: Against; label: string }[] = [
-  { value: 'best', label: 'Best' },
-  { value: 'proof', label: 'Proof' },
-  { value: 'none', label: 'Nothing' },
-];
-
 const csvName = ({ name }: Course): string => `${slugOf(name) || 'course'}-times.csv`;
 
 interface TimesProps {
   readonly id: string;
   readonly course: Course;
+  /** At least one. */
   readonly runs: readonly KnownRun[];
-  readonly best: KnownRun | null;
-  readonly proof: KnownRun | null;
+  readonly known: KnownRuns;
 }
 
-function Times({ id, course, runs, best, proof }: TimesProps) {
+function Times({ id, course, runs, known }: TimesProps) {
   const wide = useWindowDimensions().width >= WIDE;
   // Until one is touched, the latest, also when that becomes known a moment later.
   const [key, setKey] = useState<string | null>(null);
-  const [against, setAgainst] = useState<Against>('best');
   const shown = runs.find((run) => run.key === key) ?? runs[0];
-  const rival = rivalOf(shown, against, best, proof);
-  const sheet = useSheet(course, shown, rival);
+  const sheet = useSheet(course, shown, useRunsBeside(shown, known.find));
   const figures = sheet.data ? (
-    <SheetView id={id} course={course} shown={shown} runs={runs} sheet={sheet.data} rival={rival}>
+    <SheetView {...{ id, course, shown, runs }} sheet={sheet.data.sheet} names={sheet.data.names}>
       <RunUses id={id} shown={shown} />
     </SheetView>
   ) : sheet.error ? (
@@ -97,13 +91,8 @@ function Times({ id, course, runs, best, proof }: TimesProps) {
   );
   const list = (
     <>
-      <Choices
-        label="Held against"
-        value={against}
-        options={AGAINST.filter(({ value }) => value !== 'proof' || proof !== null)}
-        onChange={setAgainst}
-      />
-      <RunList runs={runs} shown={shown.key} best={best?.key ?? null} onShow={setKey} />
+      <BesideChoice known={known} />
+      <RunList runs={runs} shown={shown.key} best={known.best?.key ?? null} onShow={setKey} />
       <EndsList runs={runs} />
       <LinesChoice />
       <Button

@@ -23,7 +23,7 @@ const COURSE = layPieces(emptyCourse('Trial'), [
   { family: 'drift', at: [4, 0, 0], name: 'Ferry slab' },
 ]);
 const opening = (passable: boolean[], change: Partial<Opening> = {}): Opening => ({
-  ...{ piece: 'p2', period: 2.4, from: 100, passable, share: 0.5 },
+  ...{ piece: 'p2', kind: 'by', period: 2.4, from: 100, passable, share: 0.5 },
   ...{ early: 0.2, late: 0.45, longestWait: 1.2 },
   ...change,
 });
@@ -60,6 +60,12 @@ test('each mover has its bar, by its name', async () => {
   await asked([opening([true, false]), opening([false, true], { piece: 'gone' })]);
   expect(screen.getByText('Ferry slab')).toBeTruthy();
   expect(screen.getByText('A piece that is gone')).toBeTruthy();
+});
+
+test('what carries has a bar for getting on and one for getting off', async () => {
+  await asked([opening([true, false], { kind: 'on' }), opening([true], { kind: 'off' })]);
+  expect(screen.getByText('Ferry slab, getting on')).toBeTruthy();
+  expect(screen.getByText('Ferry slab, getting off')).toBeTruthy();
 });
 
 test('where nothing moves by the way that is said', async () => {

@@ -1,6 +1,7 @@
 import type { Run } from '@/core/run';
 import type { KeptAttempt } from '../../state/attempts';
-import { bestOf, proofKnown, rivalOf, runsKnown } from './runsKnown';
+import { RUN_FILTERS, usefulFilters } from './runFilter';
+import { bestOf, proofKnown, runsBeside, runsKnown } from './runsKnown';
 
 const kept = (at: number, time: number, change: Partial<KeptAttempt> = {}): KeptAttempt => ({
   course: 'a',
@@ -36,16 +37,29 @@ test('the best is the quickest from start to goal', () => {
   expect(bestOf([])).toBeNull();
 });
 
-test('a run is held against the best, the proof, or nothing, and never against itself', () => {
+test('a run is held against what was picked, each once, and never against itself', () => {
   const runs = runsKnown(ALL, 'now');
   const proof = proofKnown(PROOF);
   const [, , best, first] = runs;
-  expect(rivalOf(first, 'best', best, proof)).toBe(best);
-  expect(rivalOf(best, 'best', best, proof)).toBeNull();
-  expect(rivalOf(best, 'proof', best, proof)).toBe(proof);
-  expect(rivalOf(first, 'none', best, proof)).toBeNull();
-  expect(rivalOf(runs[0], 'best', null, proof)).toBe(proof);
+  const find = (key: string) =>
+    key === 'best' ? best : ([...runs, proof].find((run) => run.key === key) ?? null);
+  expect(runsBeside(first, ['best', 'proof', 'gone'], find)).toEqual([best, proof]);
+  expect(runsBeside(best, ['best', best.key], find)).toEqual([]);
+  expect(runsBeside(first, [best.key, 'best'], find)).toEqual([best]);
+  expect(runsBeside(first, [], find)).toEqual([]);
   // The proof is often one of the attempts that were kept.
   const copy = structuredClone(PROOF);
-  expect(rivalOf({ ...first, run: copy }, 'proof', best, proof)).toBeNull();
+  expect(runsBeside({ ...first, run: copy }, ['proof'], find)).toEqual([]);
+});
+
+test('only what tells some runs from others is offered to look by', () => {
+  const runs = runsKnown(ALL, 'now');
+  expect(usefulFilters(runs)).toEqual(['all', 'arrived', 'clean', 'ended']);
+  expect(usefulFilters(runs.filter(({ finished }) => finished))).toEqual(['all', 'arrived']);
+  expect(usefulFilters([])).toEqual(['all']);
+  expect(runs.filter(RUN_FILTERS.arrived.takes).map(({ name }) => name)).toEqual([
+    'Run 3',
+    'Run 1',
+  ]);
+  expect(runs.filter(RUN_FILTERS.ended.takes).map(({ name }) => name)).toEqual(['Run 5']);
 });

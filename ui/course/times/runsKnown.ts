@@ -18,9 +18,6 @@ export interface KnownRun extends Begun {
   readonly parts: readonly RunPart[];
 }
 
-/** What a run is held against. */
-export type Against = 'best' | 'proof' | 'none';
-
 /**
  * The runs of a course as it is now, the latest first; numbered in the order they were run,
  * those of the course as it was before counted too.
@@ -67,14 +64,22 @@ export const sameRun = (a: Run, b: Run): boolean =>
     a.claim === b.claim &&
     a.inputs.length === b.inputs.length);
 
-/** The run that one is held against: none where it would be itself. */
-export function rivalOf(
+/**
+ * The runs that one is held against, each once and never itself.
+ *
+ * @param shown - the run that is looked at
+ * @param keys - of the runs picked, in the order they were
+ * @param find - a run by its key
+ */
+export function runsBeside(
   shown: KnownRun,
-  against: Against,
-  best: KnownRun | null,
-  proof: KnownRun | null,
-): KnownRun | null {
-  if (against === 'none') return null;
-  const rival = against === 'proof' ? proof : (best ?? proof);
-  return rival && sameRun(rival.run, shown.run) ? null : rival;
+  keys: readonly string[],
+  find: (key: string) => KnownRun | null,
+): KnownRun[] {
+  const beside: KnownRun[] = [];
+  for (const key of keys) {
+    const run = find(key);
+    if (run && ![shown, ...beside].some((other) => sameRun(other.run, run.run))) beside.push(run);
+  }
+  return beside;
 }

@@ -2,7 +2,14 @@ import { fireEvent, render, screen } from '@testing-library/react-native';
 import { emptyCourse } from '@/core/course';
 import { layPieces } from '@/core/edit';
 import type { Run } from '@/core/run';
-import { bestParts, type BeatHit, type Mishap, type RunPart, type RunSheet } from '@/core/timing';
+import {
+  bestParts,
+  type BeatHit,
+  type BesideRun,
+  type Mishap,
+  type RunPart,
+  type RunSheet,
+} from '@/core/timing';
 import { useCourse } from '../../state/courseStore';
 import { BeatFigures, farthestOff, lateWords } from './BeatFigures';
 import { mishapWords, partWords } from './MishapList';
@@ -10,7 +17,8 @@ import { partRows } from './PartsTable';
 import { rangeOf } from './RunChart';
 import { endWords } from './RunList';
 import type { KnownRun } from './runsKnown';
-import { alongAt, marksOf, tickAlong } from './SheetCharts';
+import { alongAt, chartCurves, marksOf, tickAlong } from './SheetCharts';
+import { sideRows } from './beside/SideBySide';
 import { SheetView } from './SheetView';
 
 jest.mock('@expo/vector-icons/Feather', () => () => null);
@@ -49,8 +57,19 @@ const sheet = (change: Partial<RunSheet> = {}): RunSheet => ({
     height: i,
   })),
   length: 40,
-  gaps: [],
+  beside: [],
   beat: null,
+  beatShifts: [],
+  ...change,
+});
+const beside = (time: number, change: Partial<BesideRun> = {}): BesideRun => ({
+  finished: true,
+  time,
+  parts: [part('1', 10, 10), part('goal', time, time - 10)],
+  points: [
+    { along: 0, tick: 0, gap: 0, speed: 4, height: 1 },
+    { along: 40, tick: 3600, gap: 30 - time, speed: 5, height: 2 },
+  ],
   ...change,
 });
 const mishap = (change: Partial<Mishap>): Mishap => ({
@@ -132,11 +151,21 @@ test('fitting the beat to a run is an edit that can be undone', () => {
     late: 0.1,
   }));
   useCourse.getState().open('c1', 1, { ...COURSE, tempo }, { kind: 'saved', at: 0 });
-  render(<BeatFigures beat={{ hits, mean: 0.1, spread: 0, worst: hits[0] }} tempo={tempo} />);
+  render(
+    <BeatFigures
+      beat={{ hits, mean: 0.1, spread: 0, worst: hits[0] }}
+      tempo={tempo}
+      shifts={[{ pieces: ['p2'], by: [-0.4, 0, 0] }]}
+    />,
+  );
   fireEvent.press(screen.getByTestId('fit-offset'));
   expect(useCourse.getState().course.tempo).toEqual({ beats: 60, offset: 0.1 });
   useCourse.getState().undo();
   expect(useCourse.getState().course.tempo).toEqual(tempo);
+  fireEvent.press(screen.getByTestId('shift-pieces'));
+  expect(useCourse.getState().course.pieces[1].at[0]).toBeCloseTo(3.6, 6);
+  useCourse.getState().undo();
+  expect(useCourse.getState().course.pieces[1].at[0]).toBe(4);
   screen.unmount();
   jest.useRealTimers();
 });
@@ -157,7 +186,7 @@ test('a chart of next to nothing is no cliff', () => {
 });
 
 test('a run alone shows its speed; held against another what it gained and lost', () => {
-  const show = (own: RunSheet, rival: KnownRun | null) =>
+  const show = (own: RunSheet, names: readonly string[]) =>
     render(
       <SheetView
         id="c1"
@@ -165,21 +194,57 @@ test('a run alone shows its speed; held against another what it gained and lost'
         shown={known()}
         runs={[known()]}
         sheet={own}
-        rival={rival}
+        names={names}
       />,
     );
-  show(sheet(), null);
+  show(sheet(), []);
   expect(screen.getByTestId('chart-speed')).toBeTruthy();
   expect(screen.queryByText('Gained and lost')).toBeNull();
   fireEvent.press(screen.getByLabelText('Height'));
   expect(screen.getByTestId('chart-height')).toBeTruthy();
   screen.unmount();
-  const gaps = [{ along: 0, tick: 0, gap: 0 }];
   show(
-    sheet({ gaps, mishaps: [mishap({ kind: 'hazard', piece: 'p2' })] }),
-    known({ run: { claim: 29, inputs: [] } as unknown as Run }),
+    sheet({
+      beside: [beside(29)],
+      mishaps: [mishap({ kind: 'hazard', piece: 'p2' })],
+    }),
+    ['Run 2'],
   );
   expect(screen.getByTestId('chart-gap')).toBeTruthy();
-  expect(screen.getByText('+1.000')).toBeTruthy();
+  expect(screen.getByTestId('beside-key')).toHaveTextContent('Run 2+1.000');
+  expect(screen.queryByTestId('side-by-side')).toBeNull();
   expect(screen.getByText('Hit by quay thorns')).toBeTruthy();
+});
+
+test('beside several runs each has its line, and its column of parts with the quickest told', () => {
+  const slow = beside(34, { finished: false, parts: [part('1', 9, 9)] });
+  const own = sheet({ beside: [beside(29), slow] });
+  expect(chartCurves(own, 'gap').map(({ points }) => points.at(-1)!.value)).toEqual([1, -4]);
+  expect(chartCurves(own, 'speed')).toHaveLength(3);
+  // The shown one is in ink.
+  expect(chartCurves(own, 'height').map(({ line }) => line !== undefined)).toEqual([
+    false,
+    true,
+    true,
+  ]);
+  expect(sideRows([own, ...own.beside])).toEqual([
+    { name: 'Cairn 1', times: [12, 10, 9], best: 9 },
+    { name: 'Lantern', times: [18, 19, null], best: 18 },
+    { name: 'All of it', times: [30, 29, null], best: 29 },
+  ]);
+  render(
+    <SheetView
+      id="c1"
+      course={COURSE}
+      shown={known()}
+      runs={[known()]}
+      sheet={own}
+      names={['Run 2', 'Run 3']}
+    />,
+  );
+  expect(screen.getByTestId('side-by-side')).toBeTruthy();
+});
+
+test('parts none of the runs came through are no rows', () => {
+  expect(sideRows([{ parts: [], finished: false }])).toEqual([]);
 });

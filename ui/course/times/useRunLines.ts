@@ -3,6 +3,8 @@ import { useMemo } from 'react';
 import type { Course } from '@/core/course';
 import type { RunLine } from '@/core/timing';
 import { beginLines } from '@/workers/timing';
+import { isWhole } from '../../state/attempts';
+import { useCourse } from '../../state/courseStore';
 import { useShownRuns } from '../../state/shownRuns';
 import type { KnownRun } from './runsKnown';
 import { useKnownRuns } from './useKnownRuns';
@@ -37,6 +39,29 @@ export function useRunLines(id: string, course: Course): readonly RunLine[] {
     () => wantedRuns(runs ?? [], lastLines, lines, find),
     [runs, lastLines, lines, find],
   );
+  const data = useLines(id, course, wanted);
+  return lastLines || lines.length > 0 ? (data ?? NONE) : NONE;
+}
+
+const NONE: readonly RunLine[] = [];
+
+/** The line of the last run of the open course that arrived; of the course as it was until there is a newer one. */
+export function useLastLine(course: Course): RunLine | null {
+  const id = useCourse((s) => s.id);
+  const { runs } = useKnownRuns(id, course);
+  const wanted = useMemo(
+    () => (runs ?? []).filter((run) => run.finished && isWhole(run)).slice(0, 1),
+    [runs],
+  );
+  return useLines(id, course, wanted)?.[0] ?? null;
+}
+
+/** The lines of some runs of a course, drawn in a worker; those before until they are there. */
+function useLines(
+  id: string,
+  course: Course,
+  wanted: readonly KnownRun[],
+): readonly RunLine[] | undefined {
   const { data } = useQuery({
     queryKey: ['lines', id, wanted.map(({ key, run }) => [key, run.course])],
     queryFn: ({ signal }) => {
@@ -52,7 +77,5 @@ export function useRunLines(id: string, course: Course): readonly RunLine[] {
     placeholderData: (before) => before,
     retry: false,
   });
-  return lastLines || lines.length > 0 ? (data ?? NONE) : NONE;
+  return data;
 }
-
-const NONE: readonly RunLine[] = [];

@@ -10,6 +10,8 @@ import { SheetCharts } from '../times/SheetCharts';
 interface WatchFiguresProps {
   readonly course: Course;
   readonly sheet: RunSheet;
+  /** What the runs it is held against are called, in their order. */
+  readonly names: readonly string[];
   readonly clock: UseWatchClock;
 }
 
@@ -17,12 +19,12 @@ interface WatchFiguresProps {
 const BEFORE = 2 * TICKS_PER_SECOND;
 
 /** Charts, parts and what went wrong of the run that is watched; touching any goes there. */
-export function WatchFigures({ course, sheet, clock }: WatchFiguresProps) {
+export function WatchFigures({ course, sheet, names, clock }: WatchFiguresProps) {
   const tick = Math.floor(clock((s) => s.tick));
   const seek = clock((s) => s.seek);
   return (
     <>
-      <SheetCharts sheet={sheet} at={tick} onGo={seek} />
+      <SheetCharts sheet={sheet} names={names} at={tick} onGo={seek} />
       <View>
         <Text as="heading">Parts</Text>
         {sheet.parts.map(({ key, name, at, time }) => (

@@ -12,7 +12,8 @@ import { WatchPanel, type WatchMark } from '../../run/watch/WatchPanel';
 import { usePausedRun } from '../../state/pausedRun';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { useKeepMoment } from '../screen/useKeepMoment';
-import { sameRun, type KnownRun } from '../times/runsKnown';
+import { useRunsBeside } from '../times/beside/useRunsBeside';
+import type { KnownRun } from '../times/runsKnown';
 import { useSheet } from '../times/useSheet';
 import { useKnownRuns } from '../times/useKnownRuns';
 import { usePaleRuns } from '../times/usePaleRuns';
@@ -35,17 +36,16 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
   const [follows, setFollows] = useState(true);
   const [shapes, setShapes] = useState(false);
   const [unfolded, setUnfolded] = useState(false);
-  const { best, proof } = useKnownRuns(id, course);
-  const rival = [best, proof].find((run) => run && !sameRun(run.run, shown.run)) ?? null;
-  const sheet = useSheet(course, shown, rival);
+  const { find } = useKnownRuns(id, course);
+  const { data: read, error } = useSheet(course, shown, useRunsBeside(shown, find));
   const pales = usePales(course, usePaleRuns(id, course)).filter(({ key }) => key !== shown.key);
   const marks = useMemo((): WatchMark[] => {
-    const { parts = [], mishaps = [] } = sheet.data ?? {};
+    const { parts = [], mishaps = [] } = read?.sheet ?? {};
     return [
       ...parts.map(({ at }) => ({ tick: at * TICKS_PER_SECOND, kind: 'mark' as const })),
       ...mishaps.map(({ tick }) => ({ tick, kind: 'mishap' as const })),
     ];
-  }, [sheet.data]);
+  }, [read]);
   const keep = useKeepMoment(id);
   const moment = () => {
     film.goTo(Math.floor(clock.getState().tick));
@@ -57,10 +57,10 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
     router.dismissTo(`/course/${id}` as never);
     router.push(`/course/${id}/run` as never);
   };
-  const figures = sheet.data ? (
-    <WatchFigures course={course} sheet={sheet.data} clock={clock} />
+  const figures = read ? (
+    <WatchFigures course={course} sheet={read.sheet} names={read.names} clock={clock} />
   ) : (
-    <Text tint="slate">{sheet.error?.message ?? 'Reading its figures …'}</Text>
+    <Text tint="slate">{error?.message ?? 'Reading its figures …'}</Text>
   );
   return (
     <View

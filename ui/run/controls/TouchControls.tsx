@@ -1,11 +1,10 @@
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { View } from 'react-native';
-import Svg, { Path } from 'react-native-svg';
 import type { RunnerKind } from '@/core/course';
-import { usePointerDrag, type PointerPlace } from '../../device/usePointerDrag';
-import { SPACE, useColours } from '../../theme';
+import { SPACE } from '../../theme';
 import { RUNNER_ROWS } from '../runners';
-import { KNOB, PAD, padPush } from './padPush';
+import { HoldButton } from './HoldButton';
+import { Pad } from './Pad';
 import { type Offset, useTouchLayout, useTouchLayouts } from './touchLayout';
 import { UnderThumb } from './UnderThumb';
 import type { Controls } from './useControls';
@@ -99,151 +98,6 @@ export function TouchControls({
           )
         )}
       </UnderThumb>
-    </View>
-  );
-}
-
-const ARROWS = {
-  sides: ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84'],
-  stage: ['M34 64 L22 74 L34 84', 'M114 64 L126 74 L114 84', 'M64 114 L74 126 L84 114'],
-  all: [
-    'M34 64 L22 74 L34 84',
-    'M114 64 L126 74 L114 84',
-    'M64 34 L74 22 L84 34',
-    'M64 114 L74 126 L84 114',
-  ],
-};
-
-/** A pad that is pushed to its sides, or only left and right. */
-function Pad({
-  level,
-  size,
-  arrows,
-  onPush,
-}: {
-  level: boolean;
-  /** Times its usual size. */
-  size: number;
-  arrows: keyof typeof ARROWS;
-  onPush: (right: number, forward: number) => void;
-}) {
-  const colours = useColours();
-  const pad = useRef<View>(null);
-  const [knob, setKnob] = useState({ x: 0, y: 0 });
-  const push = (at: PointerPlace) => {
-    const { knob: to, right, forward } = padPush({ x: at.x / size, y: at.y / size }, level);
-    setKnob(to);
-    onPush(right, forward);
-  };
-  const end = () => {
-    setKnob({ x: 0, y: 0 });
-    onPush(0, 0);
-  };
-  usePointerDrag(pad, { begin: push, move: push, end });
-  return (
-    <View
-      ref={pad}
-      testID="run-pad"
-      role="group"
-      aria-label="Pad"
-      style={{
-        width: PAD,
-        height: PAD,
-        borderRadius: PAD / 2,
-        backgroundColor: 'rgba(251,249,244,0.8)',
-        borderWidth: 1,
-        borderColor: colours.line,
-      }}
-    >
-      <Svg width={PAD} height={PAD} style={{ position: 'absolute' }}>
-        {ARROWS[arrows].map((d) => (
-          <Path
-            key={d}
-            d={d}
-            stroke="#4A5A60"
-            strokeWidth={4}
-            fill="none"
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          />
-        ))}
-      </Svg>
-      <View
-        style={{
-          position: 'absolute',
-          left: (PAD - KNOB) / 2 + knob.x,
-          top: (PAD - KNOB) / 2 + knob.y,
-          width: KNOB,
-          height: KNOB,
-          borderRadius: KNOB / 2,
-          backgroundColor: '#4A5A60',
-        }}
-      />
-    </View>
-  );
-}
-
-/** A round button that works as long as it is held. */
-function HoldButton({
-  name,
-  testID,
-  size,
-  mark,
-  plain,
-  onHold,
-}: {
-  name: string;
-  testID: string;
-  size: number;
-  mark: readonly string[];
-  plain?: boolean;
-  onHold: (held: boolean) => void;
-}) {
-  const button = useRef<View>(null);
-  const [pressed, setPressed] = useState(false);
-  const hold = (now: boolean) => {
-    setPressed(now);
-    onHold(now);
-  };
-  usePointerDrag(button, { begin: () => hold(true), end: () => hold(false) });
-  const half = size * 0.46;
-  const fill = plain
-    ? pressed
-      ? '#D8D0C2'
-      : 'rgba(251,249,244,0.88)'
-    : pressed
-      ? '#2E5440'
-      : '#3F6B52';
-  return (
-    <View
-      ref={button}
-      testID={testID}
-      role="button"
-      aria-label={name}
-      style={{
-        width: size,
-        height: size,
-        borderRadius: size / 2,
-        alignItems: 'center',
-        justifyContent: 'center',
-        backgroundColor: fill,
-        borderWidth: 1,
-        borderColor: '#1F2A2E',
-      }}
-    >
-      <Svg width={half} height={half} viewBox="0 0 52 52">
-        {mark.map((d) => (
-          <Path
-            key={d}
-            d={d}
-            stroke={plain ? '#1F2A2E' : '#FFFFFF'}
-            strokeWidth={5}
-            fill="none"
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          />
-        ))}
-      </Svg>
     </View>
   );
 }

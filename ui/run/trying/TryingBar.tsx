@@ -13,13 +13,17 @@ interface TryingBarProps {
   readonly live: LiveRun;
   /** The clock stands for going tick by tick. */
   readonly stepping: boolean;
+  /** Whether the runner flies. */
+  readonly flying: boolean;
+  readonly onFly: (flying: boolean) => void;
   readonly onStep: () => void;
   readonly onGoOn: () => void;
   readonly onKeep: () => void;
 }
 
 /** What helps a maker try something: unhurt, slower, tick by tick, keeping the moment. Made anew with each attempt. */
-export function TryingBar({ live, stepping, onStep, onGoOn, onKeep }: TryingBarProps) {
+export function TryingBar(props: TryingBarProps) {
+  const { live, stepping, flying, onFly, onStep, onGoOn, onKeep } = props;
   const [unhurt, setUnhurt] = useState(false);
   const [speed, setSpeed] = useState<number>(1);
   const [aided, setAided] = useState(live.aided);
@@ -44,6 +48,16 @@ export function TryingBar({ live, stepping, onStep, onGoOn, onKeep }: TryingBarP
             setAided(live.aided);
           }}
           testID="try-unhurt"
+        />
+        <IconButton
+          icon="feather"
+          label={flying ? 'Let it fall' : 'Fly'}
+          on={flying}
+          onPress={() => {
+            onFly(!flying);
+            setAided(true);
+          }}
+          testID="try-fly"
         />
         <IconButton
           icon="fast-forward"

@@ -14,8 +14,8 @@ const course = layPieces(emptyCourse('Trial'), [
 
 function bar(stepping = false) {
   const live = new LiveRun(course, undefined, 1);
-  const told = { onStep: jest.fn(), onGoOn: jest.fn(), onKeep: jest.fn() };
-  render(<TryingBar live={live} stepping={stepping} {...told} />);
+  const told = { onStep: jest.fn(), onGoOn: jest.fn(), onKeep: jest.fn(), onFly: jest.fn() };
+  render(<TryingBar live={live} stepping={stepping} flying={false} {...told} />);
   return { live, ...told };
 }
 
@@ -58,4 +58,11 @@ test('keeping a moment helps nothing; going on is offered while the clock stands
   const { onGoOn } = bar(true);
   fireEvent.press(screen.getByTestId('try-go-on'));
   expect(onGoOn).toHaveBeenCalledTimes(1);
+});
+
+test('flying is asked for, and helps', () => {
+  const { onFly } = bar();
+  fireEvent.press(screen.getByTestId('try-fly'));
+  expect(onFly).toHaveBeenCalledWith(true);
+  expect(screen.getByTestId('aided')).toBeTruthy();
 });

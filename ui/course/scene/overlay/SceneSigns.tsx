@@ -1,18 +1,17 @@
-import { Fragment, useMemo } from 'react';
+import { Fragment } from 'react';
 import { Circle, G, Path, Text as SvgText } from 'react-native-svg';
 import { chosenOf, endIndex } from '@/core/edit';
 import type { Finding } from '@/core/check';
 import type { Course, Piece } from '@/core/course';
 import { middle, type Vec3 } from '@/core/geometry';
 import { familyOf, pieceBounds } from '@/core/pieces';
-import { beatMarks, elevationProfile } from '@/core/route';
 import { useCourse } from '../../../state/courseStore';
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
 import { useDebouncedCourse, useDebouncedOf } from '../../../state/debouncedCourse';
 import { DAY } from '../../../theme';
 import { useFindings } from '../../screen/useFindings';
-import { useMeantWay } from '../../screen/useMeantWay';
 import { arrowsOf } from './arrows';
+import { BeatSigns } from './BeatSigns';
 import { path, type Pixel, type See } from './marks';
 
 /** Most signs of a kind that are drawn: more would hide what they stand at. */
@@ -128,45 +127,6 @@ function PortalLines({ see }: { see: See }) {
           );
         }),
       )}
-    </>
-  );
-}
-
-/** Where the beats of a course with a tempo fall along its way. */
-function BeatSigns({ see }: { see: See }) {
-  const course = useDebouncedCourse();
-  return course.tempo ? <Beats course={course} see={see} /> : null;
-}
-
-function Beats({ course, see }: { course: Course; see: See }) {
-  const meant = useMeantWay(course);
-  // Found once for a course, not at every turn of the view.
-  const beats = useMemo(() => {
-    if (meant.way.length < 2) return [];
-    const { stations, length } = elevationProfile(course, meant.way);
-    return beatMarks(course, length).map(({ along, bar }) => {
-      const { at } = stations[Math.min(stations.length - 1, Math.round(along / 0.5))];
-      return { along, bar, at: [at[0], at[1] + 0.1, at[2]] as Vec3 };
-    });
-  }, [course, meant]);
-  return (
-    <>
-      {beats.map(({ along, bar, at: place }) => {
-        const at = see(place);
-        return (
-          at && (
-            <Circle
-              key={along}
-              cx={at[0]}
-              cy={at[1]}
-              r={bar ? 6 : 3.5}
-              fill={bar ? DAY.ink : DAY.card}
-              stroke={DAY.ink}
-              strokeWidth={1.5}
-            />
-          )
-        );
-      })}
     </>
   );
 }

@@ -27,7 +27,16 @@ const COURSE = layPieces(emptyCourse('Trial'), [
 ]);
 /** Open in the first quarter of two seconds. */
 const OPENING: Opening = {
-  ...{ piece: 'p2', period: 2, from: 100, share: 0.25, early: 0, late: 0.5, longestWait: 1.5 },
+  ...{
+    piece: 'p2',
+    kind: 'by' as const,
+    period: 2,
+    from: 100,
+    share: 0.25,
+    early: 0,
+    late: 0.5,
+    longestWait: 1.5,
+  },
   passable: Array.from({ length: 120 }, (_, i) => i < 30),
 };
 
