@@ -90,16 +90,13 @@ test('the server stops during building: the page says so, keeps it, and sends it
   await expect(page.getByText('Kept through the storm').first()).toBeVisible();
 });
 
-test('a run that cannot be sent waits until it can', async ({ open, server }) => {
-  const page = await open('/', 'wide');
+test('a run that cannot be sent waits until it can', async ({ openMade, server }) => {
   const short = layPieces(emptyCourse('Short'), [
     { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 2] },
     { family: 'start', at: [-3, 0, 0] },
     { family: 'lantern', at: [3, 0, 0] },
   ]);
-  await page.getByTestId('open-course').click();
-  await page.getByTestId('open-text').fill(toShareCode(short));
-  await page.getByTestId('open-go').click();
+  const page = await openMade(short, 'wide');
   await expect(page.getByTestId('save-state')).toContainText('Saved');
   await page.keyboard.press('4');
   await expect(page.getByTestId('run-clock')).toBeVisible();

@@ -1,6 +1,6 @@
 import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
-import { toShareCode } from '@/core/formats';
+import { publish } from './support/publish';
 import { disagreeing } from './support/tabs';
 import { expect, test } from './support/test';
 
@@ -80,35 +80,20 @@ test('the sheet of two versions put off changes nothing; asked for again it is t
 test('a player’s run waits on the device over a reload, and is sent when the server is back', async ({
   open,
   server,
+  request,
 }) => {
-  const maker = await open('/', 'wide');
-  await maker.getByTestId('open-course').click();
-  await maker.getByTestId('open-text').fill(toShareCode(short));
-  await maker.getByTestId('open-go').click();
-  await expect(maker.getByTestId('save-state')).toContainText('Saved');
-  const runRight = async (page: typeof maker) => {
-    await expect(page.getByTestId('run-clock')).toBeVisible();
-    await page.keyboard.down('ArrowRight');
-    await expect(page.getByTestId('finish-time')).toBeVisible();
-    await page.keyboard.up('ArrowRight');
-  };
-  await maker.keyboard.press('4');
-  await runRight(maker);
-  await maker.getByTestId('keep-run').click();
-  await expect(maker.getByTestId('run-kept')).toBeVisible();
-  await maker.getByTestId('run-leave').click();
-  await maker.getByTestId('phase-share').click();
-  await maker.getByTestId('publish').click();
-  const link = await maker.getByTestId('share-link').innerText();
-
-  const player = await open(new URL(link).pathname, 'wide');
+  const { slug } = await publish(request, server.url, short);
+  const player = await open(`/play/${slug}`, 'wide');
   await player.getByTestId('play-run').click();
-  await runRight(player);
+  await expect(player.getByTestId('run-clock')).toBeVisible();
+  await player.keyboard.down('ArrowRight');
+  await expect(player.getByTestId('finish-time')).toBeVisible();
+  await player.keyboard.up('ArrowRight');
   await server.kill();
   await player.getByTestId('send-run').click();
   await expect(player.getByText('The run is kept here until it is sent.')).toBeVisible();
   await server.start();
-  await player.goto(link);
+  await player.goto(`${server.url}/play/${slug}`);
   await expect(player.getByText(/A run that waited here is sent: .* place 1/)).toBeVisible();
   await player.reload();
   await expect(player.getByTestId('best-times')).toContainText('Somebody (you)');

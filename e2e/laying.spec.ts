@@ -173,6 +173,8 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
   await page.getByText('Tools', { exact: true }).click();
   await page.getByText('Kit', { exact: true }).click();
   await page.getByLabel('Lay Turning place').click();
+  // It comes from the server.
+  await expect(page.getByLabel('Lay Turning place')).toHaveAttribute('aria-pressed', 'true');
   const box = (await page.getByTestId('scene').boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
   await expect(pieces(page)).toContainText('68 pieces');

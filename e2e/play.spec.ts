@@ -1,7 +1,8 @@
-import type { APIRequestContext } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { layPieces } from '@/core/edit';
-import { emptyCourse, type Course } from '@/core/course';
-import { courseHash, buildWorld, Recorder, initialState, tick, type Run } from '@/core/run';
+import { emptyCourse } from '@/core/course';
+import { expectOpenToAll } from './support/axe';
+import { publish } from './support/publish';
 import { expect, test } from './support/test';
 
 const course = layPieces(
@@ -14,46 +15,12 @@ const course = layPieces(
   ],
 );
 
-/** A run to the right until the goal. */
-function runRight(on: Course): Run {
-  const world = buildWorld(on);
-  const state = initialState(world);
-  const recorder = new Recorder();
-  while (state.finish < 0 && state.tick < 1200) {
-    recorder.add({ x: 16, z: 0, jump: false });
-    tick(world, state, { x: 16, z: 0, jump: false }, () => {});
-  }
-  return recorder.run(courseHash(on), state.finish);
-}
-
-/** Publishes a course as its maker would, and can publish a changed one over it. */
-async function publish(request: APIRequestContext, url: string) {
-  const made = await request.post(`${url}/api/courses`, { data: { course } });
-  const { id } = (await made.json()) as { id: string };
-  const prove = (on: Course) =>
-    request.post(`${url}/api/courses/${id}/proof`, { data: { run: runRight(on) } });
-  const send = async () =>
-    (await (await request.post(`${url}/api/courses/${id}/publish`)).json()) as { slug: string };
-  await prove(course);
-  const { slug } = await send();
-  const change = async () => {
-    const pieces = course.pieces.map((p) =>
-      p.family === 'lantern' ? { ...p, at: [3, 0, 0] as [number, number, number] } : p,
-    );
-    const changed = { ...course, pieces };
-    await request.put(`${url}/api/courses/${id}`, { data: { revision: 1, course: changed } });
-    await prove(changed);
-    await send();
-  };
-  return { slug, change };
-}
-
 test('a full queue: the page keeps the run and sends it again', async ({
   open,
   server,
   request,
 }) => {
-  const { slug } = await publish(request, server.url);
+  const { slug } = await publish(request, server.url, course);
   const page = await open(`/play/${slug}`, 'wide');
   await page.route(
     '**/runs',
@@ -89,7 +56,7 @@ test('a course published anew during a run: the run is told it no longer counts'
   server,
   request,
 }) => {
-  const { slug, change } = await publish(request, server.url);
+  const { slug, change } = await publish(request, server.url, course);
   const page = await open(`/play/${slug}/run`, 'phone');
   await expect(page.getByTestId('run-clock')).toBeVisible();
   await change();
@@ -99,4 +66,45 @@ test('a course published anew during a run: the run is told it no longer counts'
   await page.getByTestId('send-run').tap();
   await expect(page.getByText('The course has changed since this run began.')).toBeVisible();
   await expect(page.getByTestId('send-run')).toHaveCount(0);
+});
+
+test('a player has the maker’s run and another’s beside, and may close their own to others', async ({
+  open,
+  person,
+  server,
+  request,
+}) => {
+  const { slug } = await publish(request, server.url, course);
+  const ahead = async (page: Page) => {
+    await page.getByTestId('play-run').click();
+    await expect(page.getByTestId('run-clock')).toBeVisible();
+    await page.keyboard.down('d');
+    await expect(page.getByTestId('finish-time')).toBeVisible();
+    await page.keyboard.up('d');
+  };
+  const first = await open(`/play/${slug}`, 'wide');
+  await ahead(first);
+  await first.getByTestId('player-name').fill('Orla');
+  await first.getByTestId('send-run').click();
+  await expect(first.getByTestId('run-place')).toContainText('place 1');
+
+  const second = await (await person('wide')).newPage();
+  await second.goto(`${server.url}/play/${slug}`);
+  await second.getByLabel('Run beside Orla').click();
+  await second.getByText(/^Run beside .*, who made it/).click();
+  await expect(second.getByTestId('beside-count')).toContainText('2 pale runners');
+  await expectOpenToAll(second, 'run beside', true);
+  await second.getByTestId('play-run').click();
+  await expect(second.getByTestId('run-clock')).toBeVisible();
+  await second.keyboard.down('d');
+  await expect(second.getByTestId('pale-gap')).toContainText(/ahead of|behind/);
+  await expect(second.getByTestId('finish-time')).toBeVisible();
+  await second.keyboard.up('d');
+
+  await first.getByTestId('run-leave').click();
+  await first.getByRole('switch', { name: 'Others may run beside mine' }).click();
+  await expect(first.getByRole('switch', { name: 'Others may run beside mine' })).not.toBeChecked();
+  await second.goto(`${server.url}/play/${slug}`);
+  await expect(second.getByTestId('best-times')).toContainText('Orla');
+  await expect(second.getByLabel('Run beside Orla')).toHaveCount(0);
 });

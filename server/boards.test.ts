@@ -155,3 +155,96 @@ test('a maker’s runs are checked one at a time', async () => {
   );
   expect(answers.map(({ status }) => status).sort()).toEqual([422, 429]);
 });
+
+describe('a run on the list', () => {
+  const shown = async (who: Somebody, slug: string, run: string) =>
+    who.ask('GET', `/published/${slug}/runs/${run}`);
+  const listed = async (who: Somebody, slug: string) =>
+    (await who.ask('GET', `/published/${slug}`)).body.best as { run?: string; own: boolean }[];
+
+  test('is there for others to see run, unless its player says no', async () => {
+    const slug = await out(course);
+    const [player, other, nobody] = [somebody(), somebody(), somebody()];
+    const run = runRight(course, 12);
+    await player.play(slug, run, 'Orla');
+    await other.play(slug, runRight(course, 20), 'Fenn');
+    const [{ run: key }] = await listed(nobody, slug);
+    for (const who of [player, other, nobody]) {
+      const { status, body } = await shown(who, slug, key!);
+      expect([status, body.run.inputs]).toEqual([200, run.inputs]);
+    }
+    expect((await player.ask('PUT', `/published/${slug}/runs/own`, { open: false })).status).toBe(
+      200,
+    );
+    for (const who of [other, nobody]) {
+      expect((await shown(who, slug, key!)).status).toBe(404);
+      // The time stays; the other's run stays to be seen.
+      expect((await listed(who, slug)).map((row) => row.run !== undefined)).toEqual([false, true]);
+    }
+    expect((await shown(player, slug, key!)).status).toBe(200);
+    await player.ask('PUT', `/published/${slug}/runs/own`, { open: true });
+    expect((await shown(nobody, slug, key!)).status).toBe(200);
+  });
+
+  test('sent in as not to be seen is not, from the first', async () => {
+    const slug = await out(course);
+    const player = somebody();
+    const { attempt, seed } = (await player.ask('POST', `/published/${slug}/attempts`)).body;
+    const sent = { run: { ...runRight(course, 9), seed }, attempt, player: 'Wick', open: false };
+    expect((await player.ask('POST', `/published/${slug}/runs`, sent)).status).toBe(201);
+    expect((await listed(somebody(), slug))[0].run).toBeUndefined();
+    expect((await listed(player, slug))[0].run).toBeDefined();
+  });
+
+  test('is asked for by its course and its number, and nothing else finds one', async () => {
+    const [slug, elsewhere] = [await out(course), await out(course)];
+    await somebody().play(slug, runRight(course, 14), 'Orla');
+    const [{ run: key }] = await listed(somebody(), slug);
+    for (const [where, asked] of [
+      [elsewhere, key!],
+      [slug, '0'],
+      [slug, '-1'],
+      [slug, 'NaN'],
+      [slug, `${key} or 1`],
+      [slug, '99999999999999999999'],
+      ['nowhere', key!],
+    ]) {
+      expect((await shown(somebody(), where, encodeURIComponent(asked))).status).toBe(404);
+    }
+    const stranger = somebody();
+    expect((await stranger.ask('PUT', `/published/${slug}/runs/own`, { open: false })).status).toBe(
+      401,
+    );
+    await stranger.ask('POST', '/courses', { course });
+    expect((await stranger.ask('PUT', `/published/${slug}/runs/own`, { open: false })).status).toBe(
+      404,
+    );
+    expect((await shown(somebody(), slug, key!)).status).toBe(200);
+  });
+
+  test('the maker’s own is there as long as it is of the course as it is published', async () => {
+    const maker = somebody();
+    const { id } = (await maker.ask('POST', '/courses', { course })).body;
+    const proof = runRight(course);
+    await maker.ask('POST', `/courses/${id}/proof`, { run: proof });
+    const { slug } = (await maker.ask('POST', `/courses/${id}/publish`)).body;
+    const page = await somebody().ask('GET', `/published/${slug}`);
+    expect(page.body.makerTime).toBe(proof.claim);
+    expect((await shown(somebody(), slug, 'maker')).body.run.inputs).toEqual(proof.inputs);
+    // Proven anew after a change, it is a run of another edition than the one that is out.
+    const pieces = course.pieces.map((piece) =>
+      piece.family === 'lantern'
+        ? { ...piece, at: [piece.at[0] - 1, ...piece.at.slice(1)] }
+        : piece,
+    );
+    const changed = { ...course, pieces } as Course;
+    for (const [method, path, body] of [
+      ['PUT', `/courses/${id}`, { revision: 1, course: changed }],
+      ['POST', `/courses/${id}/proof`, { run: runRight(changed) }],
+    ] as const) {
+      expect((await maker.ask(method, path, body)).status).toBe(200);
+    }
+    expect((await shown(somebody(), slug, 'maker')).status).toBe(404);
+    expect((await somebody().ask('GET', `/published/${slug}`)).body.makerTime).toBeNull();
+  });
+});

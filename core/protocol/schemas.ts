@@ -113,7 +113,17 @@ export const BestTime = v.object({
   /** Where the fewest win. */
   strokes: v.optional(v.number()),
   own: v.boolean(),
+  /** What it is asked for by, to be seen run; left out where its player said no. */
+  run: v.optional(v.string()),
 });
+
+/** The run of the maker of a course, among those of its players. */
+export const MAKERS_RUN = 'maker';
+
+/** A run on the list, to be seen run. */
+export const ShownRunAnswer = v.object({ run: RunSchema });
+/** Whether others may see one's run. */
+export const OpenRunBody = v.object({ open: v.boolean() });
 
 export const PublishedAnswer = v.object({
   slug: v.string(),
@@ -124,6 +134,8 @@ export const PublishedAnswer = v.object({
   /** Metres of the way it is meant to take. */
   length: v.number(),
   best: v.array(BestTime),
+  /** Seconds of the maker's own run of the course as it is published, where there is one. */
+  makerTime: v.nullable(v.number()),
 });
 
 /** Demo courses, to run or to take apart. */
@@ -152,6 +164,8 @@ export const PlayerRunBody = v.object({
   /** The attempt the run was made in. */
   attempt: v.pipe(v.string(), v.maxLength(40)),
   player: v.optional(PlayerName),
+  /** Whether others may see it run; they may where nothing is said. */
+  open: v.optional(v.boolean()),
 });
 export const PlayerRunAnswer = v.object({
   time: v.number(),

@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import axe from 'axe-core';
 import { expect, type Page } from '@playwright/test';
 
 /**
@@ -6,16 +6,19 @@ import { expect, type Page } from '@playwright/test';
  * @param contrast whether the contrast of every word is looked at as well, which takes by far the longest
  */
 export async function expectOpenToAll(page: Page, what: string, contrast = false): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    // The page has no frames of others: what it finds needs no page of its own to be gathered in.
-    .setLegacyMode()
-    .options({
-      rules: {
-        'label-content-name-mismatch': { enabled: true },
-        'color-contrast': { enabled: contrast },
-      },
-    })
-    .analyze();
+  // Once a page: putting it there takes longer than what it then does.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
+  const options: axe.RunOptions = {
+    resultTypes: ['violations'],
+    rules: {
+      'label-content-name-mismatch': { enabled: true },
+      'color-contrast': { enabled: contrast },
+    },
+  };
+  const { violations } = await page.evaluate(
+    (told) => (window as unknown as { axe: typeof axe }).axe.run(told),
+    options,
+  );
   const grave = violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .flatMap(({ id, nodes }) => nodes.map(({ html }) => `${what}: ${id}: ${html.slice(0, 200)}`));

@@ -12,12 +12,13 @@ export async function bestTimes(db: Knex, { slug, hash }: OfEdition, viewer: str
     .where({ slug, hash })
     .orderBy(['strokes', 'time', 'made', 'id'])
     .limit(SHOWN)
-    .select('player', 'maker', 'time', 'strokes');
-  return rows.map(({ player, maker, time, strokes }) => ({
+    .select('id', 'player', 'maker', 'time', 'strokes', 'open');
+  return rows.map(({ id, player, maker, time, strokes, open }) => ({
     player,
     time,
     ...(strokes > 0 ? { strokes } : {}),
     own: maker === viewer,
+    ...(open === 1 || maker === viewer ? { run: String(id) } : {}),
   }));
 }
 

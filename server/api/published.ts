@@ -37,11 +37,13 @@ export function published(context: Context): Router {
       const maker = await db<MakerRow>('makers')
         .join('courses', 'courses.maker', 'makers.id')
         .where('courses.id', row.course)
-        .first('makers.name');
+        .first('makers.name', 'courses.proof_hash', 'courses.proof_time');
       const player = await makerOf(context, req);
       const best = await bestTimes(db, row, player?.id);
       const { slug, hash, length, published: since } = row;
-      const fields = { slug, hash, maker: maker?.name ?? UNNAMED, published: since, length, best };
+      const makerTime = maker?.proof_hash === hash ? maker.proof_time : null;
+      const made = { maker: maker?.name ?? UNNAMED, makerTime, published: since };
+      const fields = { slug, hash, ...made, length, best };
       sendJson(res, fields, { course: row.document });
     })
     .get('/published/:slug/picture', async (req, res) => {

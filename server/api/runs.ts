@@ -2,16 +2,25 @@ import { randomBytes } from 'node:crypto';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import type { CourseKind } from '@/core/course';
-import { AttemptAnswer, PlayerRunAnswer, PlayerRunBody, UNNAMED } from '@/core/protocol';
+import {
+  AttemptAnswer,
+  DoneAnswer,
+  MAKERS_RUN,
+  OpenRunBody,
+  PlayerRunAnswer,
+  PlayerRunBody,
+  ShownRunAnswer,
+  UNNAMED,
+} from '@/core/protocol';
 import { ranksBefore, type Run, type Score } from '@/core/run';
-import type { AttemptRow, CourseRow, MakerRow, RunRow } from '../db/rows';
+import type { AttemptRow, CourseRow, MakerRow, PublishedRow, RunRow } from '../db/rows';
 import { inputsDigest } from '../digest';
-import { handler, HttpError, NoBody, param, readJson } from '../http';
+import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
 import { nameKey, refuseReserved } from '../names';
 import { bestTimes, placeOf } from './boards';
 import type { Context } from './context';
 import { findPublished } from './found';
-import { makerOrNew, newId, requireMaker } from './session';
+import { makerOf, makerOrNew, newId, requireMaker } from './session';
 
 /** Most attempts at a course that one player may have begun and not sent. */
 const MOST_OPEN = 5;
@@ -60,7 +69,7 @@ export function runs(context: Context): Router {
       readJson,
       handler({ body: PlayerRunBody, answer: PlayerRunAnswer }, async (body, req, res) => {
         await limits.room();
-        const { run, player } = body;
+        const { run, player, open = true } = body;
         const found = await findPublished(db, param(req, 'slug'), ['document']);
         const { slug, hash } = found;
         const maker = await requireMaker(context, req);
@@ -91,6 +100,7 @@ export function runs(context: Context): Router {
             ...{ slug, hash, maker: maker.id, player: name, player_key: nameKey(name), inputs },
             ...score,
             attempt: attempt.id,
+            open: open ? 1 : 0,
             run: JSON.stringify({ ...run, claim: time }),
             made: Date.now(),
           });
@@ -98,7 +108,50 @@ export function runs(context: Context): Router {
         res.status(201);
         return answer(score);
       }),
+    )
+    .put(
+      '/published/:slug/runs/own',
+      readJson,
+      handler({ body: OpenRunBody, answer: DoneAnswer }, async ({ open }, req) => {
+        const { slug, hash } = await findPublished(db, param(req, 'slug'));
+        const { id: maker } = await requireMaker(context, req);
+        const done = await db<RunRow>('runs')
+          .where({ slug, hash, maker })
+          .update({ open: open ? 1 : 0 });
+        if (done === 0) throw notFound('The run');
+        return { done: true };
+      }),
+    )
+    .get(
+      '/published/:slug/runs/:run',
+      handler({ body: NoBody, answer: ShownRunAnswer }, async (_, req) => {
+        const found = await findPublished(db, param(req, 'slug'));
+        const viewer = await makerOf(context, req);
+        const run = await shownRun(db, found, param(req, 'run'), viewer?.id);
+        if (!run) throw notFound('The run');
+        return { run: JSON.parse(run) as Run };
+      }),
     );
+}
+
+/** A run of a course as it is published now, as text: its maker's, or one whose player lets the viewer see it. */
+async function shownRun(
+  db: Knex,
+  { slug, hash, course }: Pick<PublishedRow, 'slug' | 'hash' | 'course'>,
+  name: string,
+  viewer: string | undefined,
+): Promise<string | null> {
+  if (name === MAKERS_RUN) {
+    const row = await db<CourseRow>('courses')
+      .join('bodies', 'bodies.course', 'courses.id')
+      .where({ 'courses.id': course, 'courses.proof_hash': hash })
+      .first<{ proof: string | null } | undefined>('bodies.proof');
+    return row?.proof ?? null;
+  }
+  const row = await db<RunRow>('runs')
+    .where({ slug, hash, id: Number(name) || 0 })
+    .first('run', 'open', 'maker');
+  return row && (row.open === 1 || row.maker === viewer) ? row.run : null;
 }
 
 const usedUp = () =>

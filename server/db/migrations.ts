@@ -276,6 +276,17 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.dropTable('keeps');
     },
   },
+  '009_shown_runs': {
+    async up(knex) {
+      await knex.schema.alterTable('runs', (t) => {
+        /** Whether others may see it run. */
+        t.integer('open').notNullable().defaultTo(1);
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('runs', (t) => t.dropColumn('open'));
+    },
+  },
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

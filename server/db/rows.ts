@@ -80,6 +80,8 @@ export interface RunRow {
   run: string;
   /** Digest of what the player did. */
   inputs: string;
+  /** 1 where others may see it run, else 0. */
+  open: number;
   /** The attempt it was made in; null for the demo's. */
   attempt: string | null;
   made: number;

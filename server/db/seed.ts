@@ -59,6 +59,7 @@ export async function seedDemo(db: Knex): Promise<void> {
           ...{ slug, hash, player, player_key: nameKey(player), attempt: null },
           maker: await maker(player),
           time: run.claim,
+          open: 1,
           strokes: strokesOf(course, run),
           run: JSON.stringify(run),
           inputs: inputsDigest(run),

@@ -7,6 +7,8 @@ interface Settings {
   readonly drawing: 'measured' | 'light' | 'full';
   /** Name shown with runs sent without an account. */
   readonly player: string;
+  /** Whether others may see one's runs. */
+  readonly openRuns: boolean;
   /** Whether courses are silent on this device. */
   readonly muted: boolean;
   set: (change: Partial<Omit<Settings, 'set'>>) => void;
@@ -14,7 +16,17 @@ interface Settings {
 
 /** What somebody prefers on this device. */
 export const useSettings = create<Settings>()(
-  persist((set) => ({ light: 'device', drawing: 'measured', player: '', muted: false, set }), {
-    name: 'stonehop-settings',
-  }),
+  persist(
+    (set) => ({
+      light: 'device',
+      drawing: 'measured',
+      player: '',
+      openRuns: true,
+      muted: false,
+      set,
+    }),
+    {
+      name: 'stonehop-settings',
+    },
+  ),
 );

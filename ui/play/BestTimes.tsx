@@ -1,7 +1,8 @@
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
-import { FigureTable, runTime, Text } from '../parts';
+import { FigureTable, IconButton, runTime, Text } from '../parts';
+import { TARGET } from '../theme';
 
 type Row = PublishedCourse['best'][number];
 
@@ -43,8 +44,36 @@ const TIME = column.accessor('time', {
 const TIMED = [PLACE, PLAYER, TIME] as ColumnDef<Row, unknown>[];
 const COUNTED = [PLACE, PLAYER, STROKES, TIME] as ColumnDef<Row, unknown>[];
 
+/** Which of them run beside one's own. */
+interface Beside {
+  readonly keys: readonly string[];
+  readonly toggle: (key: string) => void;
+}
+
+const besideColumn = ({ keys, toggle }: Beside) =>
+  column.display({
+    id: 'beside',
+    header: 'Beside',
+    meta: { width: 52, figures: true },
+    cell: ({ row: { original } }) =>
+      original.run !== undefined && (
+        <IconButton
+          icon={keys.includes(original.run) ? 'user-check' : 'user-plus'}
+          label={`Run beside ${original.own ? 'your best' : original.player}`}
+          on={keys.includes(original.run)}
+          onPress={() => toggle(original.run!)}
+        />
+      ),
+  }) as ColumnDef<Row, unknown>;
+
+interface BestTimesProps {
+  readonly best: PublishedCourse['best'];
+  /** Given where they can be run beside. */
+  readonly beside?: Beside;
+}
+
 /** The best runs of a course, the first in rank first. */
-export function BestTimes({ best }: { best: PublishedCourse['best'] }) {
+export function BestTimes({ best, beside }: BestTimesProps) {
   const counted = best[0]?.strokes !== undefined;
   const title = counted ? 'Fewest strokes' : 'Best times';
   return (
@@ -53,7 +82,12 @@ export function BestTimes({ best }: { best: PublishedCourse['best'] }) {
       {best.length === 0 ? (
         <Text tint="slate">Nobody has finished it yet. Yours would be the first.</Text>
       ) : (
-        <FigureTable label={title} rows={best} columns={counted ? COUNTED : TIMED} rowHeight={40} />
+        <FigureTable
+          label={title}
+          rows={best}
+          columns={[...(counted ? COUNTED : TIMED), ...(beside ? [besideColumn(beside)] : [])]}
+          rowHeight={beside ? TARGET : 40}
+        />
       )}
     </View>
   );

@@ -1,17 +1,24 @@
 import { router } from 'expo-router';
+import { emptyCourse } from '@/core/course';
 import { Fault, Loading } from '../parts';
 import { FinishActions } from '../run/finish/FinishActions';
 import { effortOf } from '../run/finish/effort';
 import { FinishPanel } from '../run/finish/FinishPanel';
+import { usePales } from '../run/pale/usePales';
 import { RunView } from '../run/RunView';
 import { usePublished } from '../state/queries';
 import { useAttempts } from './attempts';
+import { useBesideWishes } from './besideRuns';
 import { SendRun } from './SendRun';
+
+/** Until the course is there nothing is asked of it. */
+const EMPTY = emptyCourse('');
 
 /** A player's run of a published course. */
 export function PlayRunScreen({ slug }: { slug: string }) {
   const { data, error, refetch } = usePublished(slug);
   const { attempts, seedOf, ready } = useAttempts(slug);
+  const pales = usePales(data?.course ?? EMPTY, useBesideWishes(data));
   const leave = () =>
     router.canGoBack() ? router.back() : router.replace(`/play/${slug}` as never);
   if (error && !data) {
@@ -28,6 +35,7 @@ export function PlayRunScreen({ slug }: { slug: string }) {
     <RunView
       course={data.course}
       seedOf={seedOf}
+      pales={pales}
       leaveLabel="Leave the course"
       onLeave={leave}
       finished={(finished, again) => (

@@ -17,7 +17,7 @@ import {
 import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
-import { BestTimes } from './BestTimes';
+import { RunBeside } from './RunBeside';
 
 /** What a link opens: the course, its targets and best times, and one big button. */
 export function PlayScreen({ slug }: { slug: string }) {
@@ -46,7 +46,7 @@ function Published({ data }: { data: PublishedCourse }) {
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
   const create = useCreateCourse();
-  const { course, maker, best, slug } = data;
+  const { course, maker, slug } = data;
   const copy = () =>
     create.mutate(course, {
       onSuccess: ({ id }) => router.push(`/course/${id}` as never),
@@ -89,7 +89,7 @@ function Published({ data }: { data: PublishedCourse }) {
               ))}
             </View>
           )}
-          <BestTimes best={best} />
+          <RunBeside data={data} />
         </View>
       </View>
     </Page>

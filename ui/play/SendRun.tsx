@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import * as v from 'valibot';
 import { PlayerName } from '@/core/protocol';
 import { useSettings } from '../device/settings';
-import { Button, FormField, runTime, Text } from '../parts';
+import { Button, FormField, runTime, Text, Toggle } from '../parts';
 import type { Finished } from '../run/finish/finished';
 import { ApiError, maySendAgain } from '../state/api';
 import { useMe } from '../state/queries';
@@ -42,11 +42,15 @@ export function SendRun({ attempt, ...props }: SendRunProps) {
 function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   const client = useQueryClient();
   const me = useMe();
-  const { player, set } = useSettings();
+  const { player, openRuns, set } = useSettings();
   const form = useForm({ resolver: valibotResolver(SendForm), defaultValues: { player } });
   const send = useMutation({
     mutationFn: (name: string) =>
-      sendRun({ slug, run: finished.run, attempt, player: name || undefined }),
+      sendRun({
+        ...{ slug, attempt, open: openRuns },
+        run: finished.run,
+        player: name || undefined,
+      }),
     onSuccess: (_, name) => {
       if (name) set({ player: name });
       void client.invalidateQueries({ queryKey: ['published', slug] });
@@ -92,6 +96,13 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
           maxLength={30}
           placeholder="Somebody"
           testID="player-name"
+        />
+      )}
+      {!known && (
+        <Toggle
+          label="Others may run beside it"
+          value={openRuns}
+          onChange={(open) => set({ openRuns: open })}
         />
       )}
       {!refused && (

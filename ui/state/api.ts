@@ -17,6 +17,7 @@ import {
   RecordingAnswer,
   PublishAnswer,
   PublishedAnswer,
+  ShownRunAnswer,
   RecordingsAnswer,
   SavedAnswer,
   VersionAnswer,
@@ -121,11 +122,18 @@ export const api = {
   published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
   /** Leave to run for the list, with the seed the run's chance comes from. */
   attempt: (slug: string) => request(AttemptAnswer, 'POST', `/published/${slug}/attempts`),
-  sendRun: (slug: string, { run, attempt, player }: SentRun) =>
+  /** A run on the list of a published course, or its maker's, to be seen run. */
+  shownRun: async (slug: string, run: string) =>
+    (await request(ShownRunAnswer, 'GET', `/published/${slug}/runs/${run}`)).run,
+  /** Whether others may see one's own run of it. */
+  openRun: (slug: string, open: boolean) =>
+    request(DoneAnswer, 'PUT', `/published/${slug}/runs/own`, { open }),
+  sendRun: (slug: string, { run, attempt, player, open }: SentRun) =>
     request(PlayerRunAnswer, 'POST', `/published/${slug}/runs`, {
       run,
       attempt,
       player: player || undefined,
+      open,
     }),
 };
 
@@ -134,6 +142,8 @@ export interface SentRun {
   readonly run: Run;
   readonly attempt: string;
   readonly player?: string;
+  /** Whether others may see it run. */
+  readonly open: boolean;
 }
 
 /** Where pictures are to be had; their addresses change with what they show. */

@@ -1,7 +1,7 @@
 import { createStore, delMany, getMany, keys, set } from 'idb-keyval';
 import type { Vec3 } from '@/core/geometry';
 import type { Run, RunResult } from '@/core/run';
-import { partsOf, type RunPart } from '@/core/timing';
+import { endsOf, partsOf, type RunEnd, type RunPart } from '@/core/timing';
 
 /** How an attempt began, when not at a start of the course. */
 export interface Begun {
@@ -25,8 +25,8 @@ export interface KeptAttempt extends Begun {
   /** s. */
   readonly time: number;
   readonly falls: number;
-  /** Where it ended, m. */
-  readonly end: Vec3;
+  /** What put an end to it, or to what was run since a checkpoint. */
+  readonly ends: readonly RunEnd[];
   readonly parts: readonly RunPart[];
 }
 
@@ -51,8 +51,7 @@ export async function keepAttempt(
   { run, result, begun }: { run: Run; result: RunResult; begun: Begun },
   at = Date.now(),
 ): Promise<void> {
-  const { path, finished, time, falls } = result;
-  const [x, y, z] = path.subarray(path.length - 3);
+  const { finished, time, falls } = result;
   const kept: KeptAttempt = {
     course,
     at,
@@ -61,7 +60,7 @@ export async function keepAttempt(
     time,
     falls,
     ...begun,
-    end: [x, y, z],
+    ends: endsOf(result),
     parts: partsOf(result),
   };
   try {

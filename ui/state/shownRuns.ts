@@ -17,6 +17,8 @@ interface ShownRuns {
   readonly lines: readonly string[];
   /** Keys of the runs whose figures stand beside those of the one looked at; 'best' is whichever is at the time. */
   readonly beside: readonly string[];
+  /** Whether it is shown in the scene where tries end. */
+  readonly ends: boolean;
   /** What is marked on the lines. */
   readonly marks: readonly LineMarkKind[];
 }
@@ -26,6 +28,7 @@ const USUAL: ShownRuns = {
   lastLines: false,
   lines: [],
   beside: ['best'],
+  ends: false,
   marks: LINE_MARKS,
 };
 
@@ -58,6 +61,9 @@ export const toggleLine = (key: string): void =>
 /** Shows the lines of the last runs, or no longer. */
 export const toggleLastLines = (): void =>
   useShownRuns.setState(({ lastLines }) => ({ lastLines: !lastLines }));
+
+/** Shows where tries end, or no longer. */
+export const toggleEnds = (): void => useShownRuns.setState(({ ends }) => ({ ends: !ends }));
 
 /** Marks something on the lines, or no longer. */
 export const toggleMark = (kind: LineMarkKind): void =>

@@ -15,7 +15,12 @@ jest.mock('../parts', () => ({ showToast: jest.fn() }));
 
 const send = jest.spyOn(api, 'sendRun');
 const client = new QueryClient();
-const waiting = (attempt: string): WaitingRun => ({ slug: 'quay', attempt, run: {} as Run });
+const waiting = (attempt: string): WaitingRun => ({
+  slug: 'quay',
+  attempt,
+  open: true,
+  run: {} as Run,
+});
 const answer = { time: 5.25, place: 2, best: [] };
 
 beforeEach(() => {

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { Text } from '../../parts';
+import { Chip, Text } from '../../parts';
+import { toggleEnds, useShownRuns } from '../../state/shownRuns';
 import { RADIUS, SPACE, useColours } from '../../theme';
 import type { KnownRun } from './runsKnown';
 
@@ -24,6 +25,7 @@ export function endsByMark(runs: readonly KnownRun[]): EndsThere[] {
 /** Where tries end, as bars. */
 export function EndsList({ runs }: { readonly runs: readonly KnownRun[] }) {
   const colours = useColours();
+  const shown = useShownRuns((s) => s.ends);
   const ends = endsByMark(runs);
   if (ends.length === 0) return null;
   const most = ends[0].count;
@@ -51,6 +53,9 @@ export function EndsList({ runs }: { readonly runs: readonly KnownRun[] }) {
           <Text as="figures">{String(count)}</Text>
         </View>
       ))}
+      <View style={{ flexDirection: 'row' }}>
+        <Chip role="checkbox" label="Show them on the course" on={shown} onPress={toggleEnds} />
+      </View>
     </View>
   );
 }

@@ -10,7 +10,7 @@ const kept = (at: number, time: number, change: Partial<KeptAttempt> = {}): Kept
   finished: true,
   time,
   falls: 0,
-  end: [0, 0, 0],
+  ends: [],
   parts: [],
   ...change,
 });

@@ -4,6 +4,7 @@ import { pixelOf, useView } from '../../../scene';
 import { useTune } from '../../tune/tuneStore';
 import { Axis, Pivot } from './Axes';
 import { Drawn } from './Drawn';
+import { EndMarks } from './EndMarks';
 import { Handles } from './Handles';
 import type { See } from './marks';
 import { MomentMarks } from './MomentMarks';
@@ -30,6 +31,7 @@ export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
         {!sketchOnly && <Handles />}
         {!sketchOnly && <Pivot see={see} />}
         {!sketchOnly && <SnapMark see={see} />}
+        {!sketchOnly && !drawing && <EndMarks see={see} />}
         {!sketchOnly && !drawing && <MomentMarks see={see} />}
         {!sketchOnly && !drawing && <WayEndMark see={see} />}
         {!sketchOnly && <PulseMark see={see} />}

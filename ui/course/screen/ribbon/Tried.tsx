@@ -26,8 +26,8 @@ export function Tried({ stations, length, x }: TriedProps) {
   const { data: attempts } = useKeptAttempts(id);
   const moments = useMoments(id);
   const ends = useMemo(() => {
-    const failed = attempts?.filter(({ finished }) => !finished).map(({ end }) => end);
-    return endsAlong(stations, length, failed ?? []);
+    const at = attempts?.flatMap((tried) => tried.ends.map((end) => end.at));
+    return endsAlong(stations, length, at ?? []);
   }, [attempts, stations, length]);
   return (
     <G>

@@ -1,7 +1,9 @@
 import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
-import { TestServer } from './support/server';
-import { expect, test } from '@playwright/test';
+import { TestServer } from '../e2e/support/server';
+
+// Starting it five times over takes its time where several tests run at once.
+jest.setTimeout(120_000);
 
 test('after a kill at any moment every acknowledged save is there', async () => {
   const server = new TestServer();
