@@ -23,6 +23,7 @@ import { median, timesOf, type Figure } from './figures';
 import { heaviest } from './heavy';
 import { laying } from './laying';
 import { inPage } from './page';
+import { screens } from './screens';
 import { timing } from './timing';
 
 /** What can be measured by itself. */
@@ -39,6 +40,7 @@ const PARTS: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
   laying,
   timing,
   page: inPage,
+  screens,
   load: firstLoad,
 };
 export const BENCH_PARTS = Object.keys(PARTS);

@@ -28,17 +28,19 @@ const SCRIPT = new Set([
 ]);
 const INPUT = /^(pointer(down|move|up)|keydown)$/;
 
-/**
- * Times the script of each of some things done in a page, by the browser's own trace: all that runs on the
- * page's thread, whoever it belongs to, as time of the processor, so that what else the machine does is left out.
- * @param rest pause after each, ms
- */
-export async function timeScript(
+/** The page's thread while some things were done in it, and when each began and ended. */
+interface Traced {
+  readonly events: readonly TraceEvent[];
+  readonly spans: readonly (readonly [from: number, to: number])[];
+}
+
+/** Has things done one after the other, each until the frame after it was drawn, and traces the page's thread. */
+async function traced(
   browser: Browser,
   page: Page,
   acts: readonly (() => Promise<void>)[],
   rest: number,
-): Promise<ScriptTime[]> {
+): Promise<Traced> {
   await browser.startTracing(page, { categories: CATEGORIES });
   for (const act of acts) {
     await page.evaluate("performance.mark('act begins')");
@@ -57,9 +59,61 @@ export async function timeScript(
     .sort((a, b) => a.ts - b.ts || (b.dur ?? 0) - (a.dur ?? 0));
   const marks = (name: string) => events.filter((e) => e.name === name).map(({ ts }) => ts);
   const ends = marks('act ends');
-  return marks('act begins').flatMap((from, i) =>
-    scriptOf(events.filter(({ ph, ts }) => ph === 'X' && ts >= from && ts < ends[i])),
-  );
+  return { events, spans: marks('act begins').map((from, i) => [from, ends[i]] as const) };
+}
+
+const within = ({ events }: Traced, [from, to]: readonly [number, number]) =>
+  events.filter(({ ph, ts }) => ph === 'X' && ts >= from && ts < to);
+
+/**
+ * All script of each of some things done in a page, until two frames after it is done, ms of the processor: for what
+ * goes on over many frames, as a screen that is opened.
+ */
+export async function wholeScript(
+  browser: Browser,
+  page: Page,
+  acts: readonly (() => Promise<void>)[],
+  rest: number,
+): Promise<number[]> {
+  const all = await traced(browser, page, acts, rest);
+  return all.spans.map((span) => {
+    let [over, sum] = [0, 0];
+    for (const { name, ts, dur = 0, tdur = dur } of within(all, span)) {
+      if (ts < over || !SCRIPT.has(name)) continue;
+      sum += tdur;
+      over = ts + dur;
+    }
+    return sum / 1000;
+  });
+}
+
+/** The longest frame of script in each of some things done in a page, ms of the processor. */
+export async function longestFrames(
+  browser: Browser,
+  page: Page,
+  acts: readonly (() => Promise<void>)[],
+  rest: number,
+): Promise<number[]> {
+  const all = await traced(browser, page, acts, rest);
+  return all.spans.map((span) => {
+    const frames = within(all, span).filter(({ name }) => name === 'FireAnimationFrame');
+    return Math.max(0, ...frames.map(({ dur = 0, tdur = dur }) => tdur / 1000));
+  });
+}
+
+/**
+ * Times the script of each of some things done in a page, by the browser's own trace: all that runs on the
+ * page's thread, whoever it belongs to, as time of the processor, so that what else the machine does is left out.
+ * @param rest pause after each, ms
+ */
+export async function timeScript(
+  browser: Browser,
+  page: Page,
+  acts: readonly (() => Promise<void>)[],
+  rest: number,
+): Promise<ScriptTime[]> {
+  const all = await traced(browser, page, acts, rest);
+  return all.spans.flatMap((span) => scriptOf(within(all, span)));
 }
 
 /** The script of one thing done, of all that was traced in its time; none where no event was heard. */
@@ -72,15 +126,15 @@ function scriptOf(events: readonly TraceEvent[]): ScriptTime[] {
   const frames = events.filter(({ name, ts }) => name === 'FireAnimationFrame' && ts > last);
   const frame = frames[0]?.ts ?? Infinity;
   let over = first;
-  let [until, within] = [0, 0];
+  let [until, drawing] = [0, 0];
   for (const { name, ts, dur = 0, tdur = dur } of events) {
     // What is within something counted is counted with it.
     if (ts < over || !SCRIPT.has(name)) continue;
     if (ts < frame) until += tdur;
-    else if (name === 'FireAnimationFrame' && ts < frame + A_FRAME) within += tdur;
+    else if (name === 'FireAnimationFrame' && ts < frame + A_FRAME) drawing += tdur;
     over = ts + dur;
   }
-  return [{ until: until / 1000, frame: within / 1000 }];
+  return [{ until: until / 1000, frame: drawing / 1000 }];
 }
 
 /** Callbacks of one frame come within this time, microseconds. */

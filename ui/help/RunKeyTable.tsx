@@ -14,6 +14,7 @@ const ACT_WORDS: Readonly<Record<RunAct, string>> = {
   pause: 'Pause and go on',
   again: 'Start again',
   keep: 'Keep this moment, in your own course',
+  leave: 'Back to building, from your own course',
 };
 
 /** The keys of runs; each is changed by pressing another. */

@@ -50,6 +50,13 @@ export function ReadyRun(props: RunProps) {
     end();
     send({ do: 'again' });
   }, [end, send]);
+  const { onProgress, onLeave } = props;
+  const leave = useCallback(() => {
+    const result = live.result();
+    onProgress?.(result);
+    end(result);
+    onLeave(live);
+  }, [live, onProgress, onLeave, end]);
   const commands = useRef<RunCommands>({
     pause: () => send({ do: 'toggle-pause' }),
     restart: again,
@@ -57,7 +64,8 @@ export function ReadyRun(props: RunProps) {
   useEffect(() => {
     commands.current.restart = again;
     commands.current.keep = trying && (() => trying.onKeep(live));
-  }, [again, trying, live]);
+    commands.current.leave = trying && leave;
+  }, [again, leave, trying, live]);
   const { kind } = course.runner;
   const worked = RUNNER_ROWS[kind].controls.kind;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
@@ -97,6 +105,7 @@ export function ReadyRun(props: RunProps) {
           // Going tick by tick, clock and counts go along.
           held={held && !attempt.stepping}
           onPause={() => send({ do: 'pause' })}
+          onLeave={trying && leave}
         >
           <PaleGapWords live={live} pales={pales} held={held} />
           {trying && tools && (
@@ -148,6 +157,7 @@ export function ReadyRun(props: RunProps) {
         arranging={touch ? arranging : null}
         onArrange={() => setArranging(true)}
         onAgain={again}
+        leave={leave}
         end={end}
       />
     </View>

@@ -17,20 +17,16 @@ interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
   readonly arranging: boolean | null;
   readonly onArrange: () => void;
   readonly onAgain: () => void;
+  /** Leaves the run, whatever it has come to. */
+  readonly leave: () => void;
   /** Tells that the attempt is over. */
   readonly end: (result: RunResult) => void;
 }
 
 /** What comes up before a run, in a pause, and at an end without the goal. */
 export function RunSheets(props: RunSheetsProps) {
-  const { course, attempt, send, live, starts, onProgress, onLeave, end, trying } = props;
+  const { course, attempt, send, live, starts, leave, end, trying } = props;
   const { choosing, counting, paused, placing, ended, done } = attempt;
-  const leave = () => {
-    const result = live.result();
-    onProgress?.(result);
-    end(result);
-    onLeave(live);
-  };
   return (
     <>
       {counting && !paused && !choosing && (

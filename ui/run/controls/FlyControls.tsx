@@ -3,7 +3,14 @@ import { View } from 'react-native';
 import { useView } from '../../scene';
 import { SPACE } from '../../theme';
 import type { LiveRun } from '../liveRun';
-import { flightSpeed, NO_FLIGHT, pushedBy, type FlightAct, type FlightHands } from './flight';
+import {
+  FLIGHT_ACTS,
+  flightSpeed,
+  NO_FLIGHT,
+  pushedBy,
+  type FlightAct,
+  type FlightHands,
+} from './flight';
 import { HoldButton } from './HoldButton';
 import { Pad } from './Pad';
 import { runActOf } from './runKeys';
@@ -15,7 +22,7 @@ const DOWN = ['M14 18 L26 32 L38 18', 'M14 30 L26 44 L38 30'];
 function flightActOf(code: string): FlightAct | undefined {
   if (code === 'ShiftLeft' || code === 'ShiftRight') return 'lower';
   const act = runActOf(code);
-  return act === 'pause' || act === 'again' || act === 'keep' ? undefined : act;
+  return act !== undefined && act in FLIGHT_ACTS ? (act as FlightAct) : undefined;
 }
 
 /** Has the runner fly as long as they are there: a pad, higher and lower; keys do the same. */

@@ -11,6 +11,7 @@ export const RUN_ACTS = [
   'pause',
   'again',
   'keep',
+  'leave',
 ] as const;
 export type RunAct = (typeof RUN_ACTS)[number];
 
@@ -24,6 +25,7 @@ export const USUAL_KEYS: Readonly<Record<RunAct, readonly string[]>> = {
   pause: ['KeyP', 'Escape'],
   again: ['KeyR'],
   keep: ['KeyK'],
+  leave: ['KeyB'],
 };
 
 interface RunKeys {

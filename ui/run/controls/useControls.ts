@@ -35,6 +35,8 @@ export interface RunCommands {
   restart: () => void;
   /** Keeps the moment, where moments are kept. */
   keep?: () => void;
+  /** Goes back at once to where the course is built, where it is. */
+  leave?: () => void;
 }
 
 /** Keys and touch controls of a run; each change is told at once with its moment. */
@@ -85,6 +87,7 @@ export function useControls(
       if (act === 'pause') commands.current?.pause();
       else if (act === 'again') commands.current?.restart();
       else if (act === 'keep') commands.current?.keep?.();
+      else if (act === 'leave') commands.current?.leave?.();
       // A flick stone is aimed by keys of its own.
       else if (act && RUNNER_ROWS[kind].controls.kind !== 'strokes') {
         event.preventDefault();

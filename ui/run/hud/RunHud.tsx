@@ -3,6 +3,7 @@ import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { Card, IconButton, PiecePicture, swells, Text } from '../../parts';
 import { RADIUS, SPACE } from '../../theme';
+import { runKeysOf, shownCode } from '../controls/runKeys';
 import type { LiveRun } from '../liveRun';
 import { OVER_SCENE } from './overScene';
 import { PassedRow } from './PassedRow';
@@ -16,6 +17,8 @@ interface RunHudProps {
   readonly best?: Best;
   readonly held: boolean;
   readonly onPause: () => void;
+  /** Goes back at once to where the course is built; none for players, who are asked first. */
+  readonly onLeave?: () => void;
   /** Under all that: what comes and goes. */
   readonly children?: ReactNode;
 }
@@ -23,7 +26,7 @@ interface RunHudProps {
 const SHELL = { family: 'shell' };
 
 /** Pause, clock, split and what is gathered, over the scene. */
-export function RunHud({ live, course, best, held, onPause, children }: RunHudProps) {
+export function RunHud({ live, course, best, held, onPause, onLeave, children }: RunHudProps) {
   const { width } = useWindowDimensions();
   const { world } = live;
   const { word, fields, tally, gathered } = useHudFacts(live, course, best, held);
@@ -36,7 +39,16 @@ export function RunHud({ live, course, best, held, onPause, children }: RunHudPr
         pointerEvents="box-none"
         style={{ flexDirection: 'row', alignItems: 'flex-start', justifyContent: 'space-between' }}
       >
-        <Card>
+        <Card style={{ flexDirection: 'row' }}>
+          {onLeave && (
+            <IconButton
+              icon="chevron-left"
+              label="Back to building"
+              hint={shownCode(runKeysOf('leave')[0])}
+              onPress={onLeave}
+              testID="run-back"
+            />
+          )}
           <IconButton icon="pause" label="Pause" hint="P" onPress={onPause} />
         </Card>
         <View
@@ -71,7 +83,7 @@ export function RunHud({ live, course, best, held, onPause, children }: RunHudPr
         {world.pickups.length > 0 ? (
           <Gathered count={gathered} of={world.pickups.length} />
         ) : (
-          <View style={{ width: 46 }} />
+          <View style={{ width: onLeave ? 92 : 46 }} />
         )}
       </View>
       <PassedRow live={live} width={Math.min(width - 40, 520)} />
