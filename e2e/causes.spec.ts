@@ -11,8 +11,7 @@ test('a lantern stays shut until a shell is gathered, and says so', async ({ ope
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () =>
     expect(page.getByText('1 shell still missing')).toBeVisible({ timeout: 20_000 }),
   );
-  await page.getByLabel('Pause').tap();
-  await page.getByText('Back to building', { exact: true }).tap();
+  await page.getByTestId('run-back').tap();
   await lay(page, hands, 'Marks', 'shell', [0, 0, 0]);
   await run(page);
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));

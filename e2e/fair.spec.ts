@@ -22,8 +22,7 @@ test('a hit off its picture is shown and mended by one touch', async ({ openMade
   await page.keyboard.down('ArrowRight');
   await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
   await page.keyboard.up('ArrowRight');
-  await page.keyboard.press('p');
-  await page.getByRole('button', { name: 'Back to building' }).click();
+  await page.keyboard.press('b');
   await page.getByTestId('phase-plan').click();
   await page.getByTestId('plan-times').click();
   await page.getByTestId('fair-begin').click();

@@ -52,7 +52,7 @@ test('a newcomer lays twelve pieces with a mover and a checkpoint, runs them and
   );
   await page.getByTestId('keep-run').tap();
   await expect(page.getByTestId('run-kept')).toBeVisible();
-  await page.getByRole('button', { name: 'Back to building' }).tap();
+  await page.getByTestId('run-leave').tap();
   await page.getByTestId('phase-share').tap();
   await page.getByTestId('publish').tap();
   await expect(page.getByText(/\/play\//)).toBeVisible();

@@ -62,12 +62,19 @@ test('runs are kept and read: parts, where the time went, gained and lost, one t
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await page.getByTestId('run-again').click();
   await page.waitForTimeout(1500);
-  await page.keyboard.press('p');
-  await page.getByRole('button', { name: 'Back to building' }).click();
+  await page.keyboard.press('b');
   await page.getByTestId('phase-plan').click();
   await page.getByTestId('plan-times').click();
   await expect(page.getByTestId('run-list').getByTestId(/^run-/)).toHaveCount(3);
   await expect(page.getByTestId('run-list')).toContainText('did not get there');
+  // Of those that ended on the way only; one of the others is held against it besides the best.
+  await page.getByRole('radio', { name: 'Ended on the way' }).click();
+  await expect(page.getByTestId('run-list').getByTestId(/^run-/)).toHaveCount(1);
+  await page.getByRole('radio', { name: 'All', exact: true }).click();
+  await page.getByLabel('Hold against Run 2').click();
+  await expect(page.getByTestId('beside-key')).toContainText('Run 2');
+  await expect(page.getByTestId('side-by-side').getByRole('columnheader')).toHaveCount(4);
+  await expectOpenToAll(page, 'side by side', true);
   await page.reload();
   await expect(page.getByTestId('run-list').getByTestId(/^run-/)).toHaveCount(3);
 });

@@ -58,6 +58,14 @@ test('a moment is kept and begun from, a run is watched, and a broken way is tol
   await expect(clock).toHaveText(before!);
   await page.getByTestId('try-unhurt').click();
   await page.getByTestId('try-go-on').click();
+  // It flies higher for as long as the key is held, which presses nothing else, and comes down again.
+  await page.getByTestId('try-fly').click();
+  await page.keyboard.down('Space');
+  await page.waitForTimeout(400);
+  await page.keyboard.up('Space');
+  await expect(page.getByTestId('fly-controls')).toBeVisible();
+  await page.getByTestId('try-fly').click();
+  await expect(page.getByTestId('fly-controls')).toHaveCount(0);
   await runToTheEnd(page);
   await expect(page.getByText(/Something helped this run/)).toBeVisible();
 
@@ -91,8 +99,7 @@ test('a moment is kept and begun from, a run is watched, and a broken way is tol
   await page.getByTestId('watch-run').click();
   await expect(page.getByTestId('run-clock')).toBeVisible();
   await expect(page.getByTestId('passed')).toHaveCount(1);
-  await page.keyboard.press('p');
-  await page.getByRole('button', { name: 'Back to building' }).click();
+  await page.keyboard.press('b');
 
   // While building the way holds, and ends where a floor is taken from under it.
   await page.getByTestId('phase-lay').click();
@@ -113,8 +120,7 @@ test('a run is paused, something is changed, and it goes on from there', async (
   await page.keyboard.down('ArrowRight');
   await expect(page.getByTestId('passed')).toHaveCount(1, { timeout: 20_000 });
   await page.keyboard.up('ArrowRight');
-  await page.keyboard.press('p');
-  await page.getByRole('button', { name: 'Back to building' }).click();
+  await page.keyboard.press('b');
   await page.getByTestId('phase-lay').click();
   await expect(page.getByTestId('course-glance')).toBeVisible();
   await page.keyboard.press('Shift+K');

@@ -14,6 +14,7 @@ export function RunBeside({ data }: { readonly data: PublishedCourse }) {
   const keys = besideKeys(data, of);
   const toggle = (key: string) => toggleBesideRun(data, key);
   const own = data.best.some((one) => one.own);
+  if (data.best.length === 0 && data.makerTime === null) return <BestTimes best={data.best} />;
   return (
     <View style={{ gap: SPACE.m }}>
       <BestTimes best={data.best} beside={{ keys, toggle }} />
@@ -29,15 +30,18 @@ export function RunBeside({ data }: { readonly data: PublishedCourse }) {
           />
         </View>
       )}
-      {keys.length > 0 && (
-        <Text as="small" tint="slate" testID="beside-count">
-          {keys.length === 1 ? 'One pale runner goes' : `${keys.length} pale runners go`} along when
-          you run.
-        </Text>
-      )}
+      <Text as="small" tint="slate" testID="beside-count">
+        {besideWords(keys.length)}
+      </Text>
       {own && <OpenRuns slug={data.slug} />}
     </View>
   );
+}
+
+/** How many go along, in words. */
+function besideWords(count: number): string {
+  if (count === 0) return 'Touch a run to have it go along as a pale runner when you run.';
+  return `${count === 1 ? 'One pale runner goes' : `${count} pale runners go`} along when you run.`;
 }
 
 /** Whether others may run beside one's own run, of this course and of those that come. */

@@ -26,6 +26,8 @@ export function endWords(run: KnownRun, best: boolean): string {
   return words.length > 0 ? words.join(', ') : 'no falls';
 }
 
+const besideKey = ({ key }: KnownRun, best: string | null): string => (key === best ? 'best' : key);
+
 /** The runs there are of the course as it is, the latest first, or those of them one looks for. */
 export function RunList({ runs, shown, best, onShow }: RunListProps) {
   const beside = useShownRuns((s) => s.beside);
@@ -45,6 +47,7 @@ export function RunList({ runs, shown, best, onShow }: RunListProps) {
         </View>
       )}
       {runs.filter(RUN_FILTERS[filter].takes).map((run) => (
+        // The best is held against as the best, whichever that comes to be.
         <View key={run.key} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
           <View style={{ flex: 1, minWidth: 0 }}>
             <ListItem
@@ -68,9 +71,9 @@ export function RunList({ runs, shown, best, onShow }: RunListProps) {
           <IconButton
             icon="columns"
             label={`Hold against ${run.name}`}
-            on={beside.includes(run.key)}
+            on={beside.includes(besideKey(run, best))}
             disabled={run.key === shown}
-            onPress={() => toggleBeside(run.key)}
+            onPress={() => toggleBeside(besideKey(run, best))}
             testID={`beside-${run.key}`}
           />
         </View>

@@ -106,13 +106,24 @@ export function useControls(
     window.addEventListener('keydown', down);
     window.addEventListener('keyup', up);
     window.addEventListener('blur', blur);
+    window.addEventListener('pointerup', letGoOfButton, true);
     return () => {
+      window.removeEventListener('pointerup', letGoOfButton, true);
       window.removeEventListener('keydown', down);
       window.removeEventListener('keyup', up);
       window.removeEventListener('blur', blur);
     };
   }, [kind, sideOn, commands, controls]);
   return controls;
+}
+
+/**
+ * What was touched over the scene holds on to the keys no longer: the key that jumps would press it again. Whoever came
+ * to it by keys stays there.
+ */
+function letGoOfButton(): void {
+  const held = document.activeElement;
+  if (held instanceof HTMLElement && !held.closest('[role=dialog], input')) held.blur();
 }
 
 function inputOf({ right, forward, jump }: Hands, kind: RunnerKind, sideOn: boolean): Input {

@@ -94,6 +94,7 @@ export function TryingBar(props: TryingBarProps) {
           <Text as="small" testID="aided">
             Helped: this run proves nothing
           </Text>
+          {flying && <Text as="small">Space flies higher, Shift lower</Text>}
         </Card>
       )}
     </View>

@@ -43,7 +43,7 @@ export function sideRows(
 const column = createColumnHelper<Row>();
 const TO = column.accessor('name', {
   header: 'To',
-  meta: { width: 104 },
+  meta: { width: 68 },
   cell: ({ getValue }) => (
     <Text as="small" numberOfLines={1}>
       {getValue()}
@@ -51,18 +51,21 @@ const TO = column.accessor('name', {
   ),
 });
 
-const timesOf = (name: string, i: number) =>
+/** Room for a time, pixels: of less than a minute, and of more. */
+const [NARROW, BROAD] = [58, 76];
+
+const timesOf = (name: string, i: number, width: number) =>
   column.accessor(({ times }) => times[i] ?? undefined, {
     id: String(i),
     header: name,
     // A run that never came so far stands last, whichever way it is sorted.
     sortUndefined: 'last',
-    meta: { width: 76, figures: true },
+    meta: { width, figures: true },
     cell: ({ getValue, row }) => {
       const time = getValue();
       if (time === undefined) return <Text tint="slate">–</Text>;
       return (
-        <Text as="figures" tint={time === row.original.best ? 'moss' : 'ink'}>
+        <Text as="smallFigures" tint={time === row.original.best ? 'moss' : 'ink'}>
           {runTime(time)}
         </Text>
       );
@@ -80,7 +83,11 @@ interface SideBySideProps {
 export function SideBySide({ name, sheet, names }: SideBySideProps) {
   const rows = sideRows([sheet, ...sheet.beside]);
   if (sheet.beside.length < 2 || rows.length === 0) return null;
-  const columns = [TO, ...[name, ...names].map(timesOf)] as ColumnDef<Row, unknown>[];
+  const long = rows.some(({ times }) => times.some((time) => time !== null && time >= 60));
+  const columns = [
+    TO,
+    ...[name, ...names].map((one, i) => timesOf(one, i, long ? BROAD : NARROW)),
+  ] as ColumnDef<Row, unknown>[];
   return (
     <View style={{ gap: SPACE.s }}>
       <Text as="heading">Side by side</Text>
