@@ -134,3 +134,29 @@ test('shifts to nowhere leave the course the same', () => {
     { numRuns: 4 },
   );
 });
+
+test('among thousands of pieces and minutes of running each is still moved with what it stands by', () => {
+  const course = floors([12.2, 6, 5.3, 20]);
+  const many = layPieces(
+    course,
+    Array.from({ length: 3000 }, (_, i): PieceInHand => ({
+      family: 'lamp',
+      at: [(i % 60) - 10, 0, 2.5 + Math.floor(i / 60)],
+    })),
+  );
+  const run = hopping(course);
+  const waits: Run['inputs'] = [...run.inputs, [20_000, 0, 0, 0]];
+  const { sheet, shifts } = read(many, runOf(many, ...waits));
+  const landed = sheet.hits.filter(({ kind }) => kind === 'land');
+  expect(shifts.length).toBeGreaterThan(0);
+  const all = shifts.flatMap(({ pieces }) => pieces);
+  expect(new Set(all).size).toBe(all.length);
+  const of = new Map(shifts.flatMap((shift) => shift.pieces.map((id) => [id, shift] as const)));
+  for (const { id, at, family } of many.pieces) {
+    if (family !== 'lamp' || at[0] < 10 || at[0] > 12 || at[2] > 5) continue;
+    // Beside the first landing, and near no other.
+    expect(of.get(id)?.by[0]).toBeCloseTo(-landed[0].late * 6, 1);
+  }
+  // Six metres off nothing goes along.
+  for (const { id, at } of many.pieces) if (at[2] > 6.1) expect(of.has(id)).toBe(false);
+});

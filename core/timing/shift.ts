@@ -49,9 +49,10 @@ export function beatShifts(
   const sections = sectionsOf(trace, hits);
   const groups: string[][] = sections.map(() => []);
   const boxes = boxesOf(world);
+  const stretches = stretchesOf(trace.path);
   course.pieces.forEach((piece, place) => {
     if (piece.locked || piece.family === 'start') return;
-    const section = sectionOf(trace, sections, boxes[place], piece.at);
+    const section = sectionOf(trace, sections, stretches, boxes[place], piece.at);
     if (section >= 0) groups[section].push(piece.id);
   });
   return sections.flatMap(({ by }, i) =>
@@ -104,28 +105,67 @@ function boxesOf(world: World): (Box | undefined)[] {
   return boxes;
 }
 
+/** A stretch of the way with the box about it. */
+interface Stretch extends Box {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Ticks of a stretch. */
+const STRETCH = 96;
+
+/** The way in stretches: most of a course is far from most of them. */
+function stretchesOf(path: Float64Array): Stretch[] {
+  const count = path.length / 3;
+  return Array.from({ length: Math.ceil(count / STRETCH) }, (_, i): Stretch => {
+    const [from, to] = [i * STRETCH, Math.min(count, (i + 1) * STRETCH)];
+    const low = [Infinity, Infinity, Infinity];
+    const high = [-Infinity, -Infinity, -Infinity];
+    for (let k = 3 * from; k < 3 * to; k++) {
+      low[k % 3] = Math.min(low[k % 3], path[k]);
+      high[k % 3] = Math.max(high[k % 3], path[k]);
+    }
+    return { from, to, low, high };
+  });
+}
+
 /** The section a piece belongs to: where it is stood on, else the nearest; -1 where it stays. */
 function sectionOf(
   { path, ground }: RunTrace,
   sections: readonly Section[],
+  stretches: readonly Stretch[],
   box: Box | undefined,
   at: Readonly<Vec3>,
 ): number {
   const stood = new Set<number>();
+  const place: Box = { low: [...at], high: [...at] };
   let [nearest, best] = [-1, BESIDE];
   let section = -1;
-  for (let tick = 0; tick < ground.length; tick++) {
-    while (section + 1 < sections.length && tick >= sections[section + 1].from) section++;
-    const i = 3 * tick;
-    if (box && ground[tick] === 1 && within(box, path[i], path[i + 1], path[i + 2])) {
-      stood.add(section);
+  for (const stretch of stretches) {
+    const touched = box !== undefined && apart(stretch, box) < ON;
+    const near = apart(stretch, place) < best;
+    while (section + 1 < sections.length && sections[section + 1].from <= stretch.from) section++;
+    if (!touched && !near) continue;
+    let here = section;
+    for (let tick = stretch.from; tick < stretch.to; tick++) {
+      while (here + 1 < sections.length && tick >= sections[here + 1].from) here++;
+      const i = 3 * tick;
+      if (touched && ground[tick] === 1 && within(box, path[i], path[i + 1], path[i + 2])) {
+        stood.add(here);
+      }
+      const far = Math.hypot(path[i] - at[0], path[i + 1] - at[1], path[i + 2] - at[2]);
+      if (far < best) [nearest, best] = [here, far];
     }
-    const far = Math.hypot(path[i] - at[0], path[i + 1] - at[1], path[i + 2] - at[2]);
-    if (far < best) [nearest, best] = [section, far];
   }
   if (stood.size > 1) return -1;
   return stood.size === 1 ? [...stood][0] : nearest;
 }
+
+/** The widest gap between two boxes along an axis, m; they are at least so far apart. */
+const apart = (a: Box, b: Box): number =>
+  Math.max(
+    ...[0, 1, 2].map((axis) => Math.max(b.low[axis] - a.high[axis], a.low[axis] - b.high[axis])),
+  );
 
 const within = ({ low, high }: Box, x: number, y: number, z: number): boolean =>
   x > low[0] - ON &&

@@ -69,8 +69,8 @@ export function ReadyRun(props: RunProps) {
   const { kind } = course.runner;
   const worked = RUNNER_ROWS[kind].controls.kind;
   const controls = useControls(kind, sideOn, (input, at) => live.tell(input, at), commands);
-  useGamepad(worked, controls, commands);
   const flick = useFlick(live, worked === 'strokes' && !held && !flying);
+  useGamepad(worked, controls, flick.strokes, commands);
   const host = useRef<View>(null);
   const still = useMemo(() => ({ begin: () => sideOn || worked === 'pedals' }), [sideOn, worked]);
   useGestures(host, worked === 'strokes' && !flying ? flick.tool : still);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { FULL_AIM } from '@/core/run';
-import { drawnAim, strokeInput, turnedAim, type AimFrame } from './aim';
+import { drawnAim, pointedAim, strokeInput, turnedAim, type AimFrame } from './aim';
 
 /** Looked at along -z. */
 const MAP: AimFrame = { right: [1, 0, 0], ahead: [0, 0, -1], onStage: false };
@@ -11,6 +11,20 @@ test('a draw back to oneself strikes ahead, over the map', () => {
   expect(aim.x).toBeCloseTo(0);
   expect(aim.z).toBeCloseTo(-1);
   expect(aim.strength).toBeCloseTo(0.5);
+});
+
+test('a stick points where it goes: as a draw the other way, as hard as it is pushed', () => {
+  const part = fc.double({ min: -1, max: 1, noNaN: true });
+  fc.assert(
+    fc.property(part, part, fc.boolean(), (right, forward, onStage) => {
+      const far = Math.hypot(right, forward);
+      fc.pre(far > 0.05);
+      const { x, z, strength } = pointedAim(right, forward, { ...MAP, onStage });
+      expect(x).toBeCloseTo(right / far, 9);
+      expect(z).toBeCloseTo(-forward / far, 9);
+      expect(strength).toBeCloseTo(Math.min(1, far), 9);
+    }),
+  );
 });
 
 test('on the stage a draw down and left strikes up and right', () => {

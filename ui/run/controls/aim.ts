@@ -31,6 +31,10 @@ export function drawnAim(dx: number, dy: number, { right, ahead, onStage }: AimF
   return { x: right[0] * u + ahead[0] * v, z: right[2] * u + ahead[2] * v, strength };
 }
 
+/** The aim of a stick that is pushed so far to the right and forwards, each -1 to 1: where it points. */
+export const pointedAim = (right: number, forward: number, frame: AimFrame): Aim =>
+  drawnAim(-right * FULL_DRAW, forward * FULL_DRAW, frame);
+
 /**
  * An aim turned and made harder by keys; the first key aims where one looks, on the stage to the right.
  *

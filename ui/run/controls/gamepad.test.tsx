@@ -80,7 +80,11 @@ describe('in a run', () => {
         keep: () => told.push('keep'),
       },
     };
-    return { told, ...renderHook(() => useGamepad(worked, controls, commands)) };
+    const strokes = {
+      point: (right: number, forward: number) => told.push(`point ${right} ${forward}`),
+      strike: () => told.push('strike'),
+    };
+    return { told, ...renderHook(() => useGamepad(worked, controls, strokes, commands)) };
   };
 
   test('nothing is looked at until there is one; what it does is told once', () => {
@@ -102,11 +106,19 @@ describe('in a run', () => {
     expect([frames.length, Object.keys(heard)]).toEqual([0, []]);
   });
 
-  test('what is struck is not moved by it, but may be paused', () => {
+  test('what is struck is pointed by the stick, struck by the button once, and may be paused', () => {
     const { told } = begun('strokes');
-    here = pad([1, 0], [0, 9]);
+    here = pad([1, 0]);
     heard.gamepadconnected();
-    expect(told).toEqual(['pause']);
+    expect(told).toEqual(['point 1 0']);
+    // The aim stays when the stick is let go of.
+    here = pad([0, 0], [0]);
+    frame();
+    frame();
+    expect(told.slice(1)).toEqual(['strike']);
+    here = pad([0, 0], [9]);
+    frame();
+    expect(told.slice(2)).toEqual(['pause']);
   });
 
   test('one that is pulled out lets go of everything, and is found again', () => {

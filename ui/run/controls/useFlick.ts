@@ -3,17 +3,23 @@ import { mayStrike, NO_INPUT } from '@/core/run';
 import { axes } from '@/core/sight';
 import { pixelOf, useView, type Tool } from '../../scene';
 import type { LiveRun } from '../liveRun';
-import { drawnAim, strokeInput, turnedAim, type Aim, type AimFrame } from './aim';
+import { drawnAim, pointedAim, strokeInput, turnedAim, type Aim, type AimFrame } from './aim';
+import type { Strokes } from './useGamepad';
 
-/** Aiming and striking a flick stone: drawn back from anywhere, or turned and struck by keys. */
-export function useFlick(
-  live: LiveRun,
-  on: boolean,
-): { readonly aim: Aim | null; readonly tool: Tool; readonly ready: () => boolean } {
+interface Flick {
+  readonly aim: Aim | null;
+  readonly tool: Tool;
+  /** What a gamepad does with it. */
+  readonly strokes: Strokes;
+  readonly ready: () => boolean;
+}
+
+/** Aiming and striking a flick stone: drawn back from anywhere, turned and struck by keys, or pointed by a stick. */
+export function useFlick(live: LiveRun, on: boolean): Flick {
   const [aim, setAim] = useState<Aim | null>(null);
   const drawn = useRef<Aim | null>(null);
   const from = useRef<readonly [number, number]>([0, 0]);
-  const { tool, strike, turn, ready } = useMemo(() => {
+  const { tool, strokes, turn, ready } = useMemo(() => {
     const show = (next: Aim | null) => {
       drawn.current = next;
       setAim(next);
@@ -33,7 +39,12 @@ export function useFlick(
     };
     return {
       ready: mayAim,
-      strike: hit,
+      strokes: {
+        point: (right, forward) => {
+          if (mayAim()) show(pointedAim(right, forward, frame()));
+        },
+        strike: hit,
+      } satisfies Strokes,
       turn: (degrees: number, harder: number) => {
         if (mayAim()) show(turnedAim(drawn.current, degrees, harder, frame()));
       },
@@ -48,8 +59,8 @@ export function useFlick(
       } satisfies Tool,
     };
   }, [live, on]);
-  useAimKeys(on, strike, turn);
-  return { aim, tool, ready };
+  useAimKeys(on, strokes.strike, turn);
+  return { aim, tool, strokes, ready };
 }
 
 /** Arrows turn the aim and make it harder, by less with shift held; space strikes. */
