@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { replay } from '../core/run';
-import { partsOf } from '../core/timing';
+import { endsOf, partsOf } from '../core/timing';
 import { DEMO_COURSES } from '../demo/courses';
 import { DEMO_RUNS } from '../demo/runs';
 import config from '../playwright.config';
@@ -64,9 +64,8 @@ async function lookAtTimes(page: Page, url: string, slug: string): Promise<void>
     const result = replay(course, run);
     const { finished, time, falls } = result;
     const at = Date.now() - (all.length - i) * 400_000;
-    const [x, y, z] = result.path.subarray(-3);
     const parts = partsOf(result);
-    return { course: id, at, run, finished, time, falls, end: [x, y, z], parts };
+    return { course: id, at, run, finished, time, falls, ends: endsOf(result), parts };
   });
   await page.evaluate(
     (all) =>
@@ -88,6 +87,8 @@ async function lookAtTimes(page: Page, url: string, slug: string): Promise<void>
   );
   await page.goto(`${url}/course/${id}/times`);
   await page.getByTestId('times-time').waitFor({ timeout: 60_000 });
+  await page.getByLabel('Hold against Run 3').click();
+  await page.getByTestId('beside-key').getByText('Run 3').waitFor();
 }
 
 async function takeDemo(page: Page, url: string, slug: string): Promise<void> {
