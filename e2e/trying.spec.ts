@@ -91,6 +91,16 @@ test('a moment is kept and begun from, a run is watched, and a broken way is tol
   const chart = await page.getByRole('img', { name: /along the way/ }).boundingBox();
   await page.mouse.click(chart!.x + chart!.width * 0.8, chart!.y + chart!.height / 2);
   await expect(at).not.toHaveText(held!);
+  // So does its line, touched in the scene a little behind the runner.
+  const scene = (await page.getByTestId('watch-scene').boundingBox())!;
+  const sought = await at.textContent();
+  await expect(async () => {
+    for (const part of [0.45, 0.5, 0.55, 0.6]) {
+      await page.mouse.click(scene.x + scene.width * 0.35, scene.y + scene.height * part);
+    }
+    expect(await at.textContent()).not.toBe(sought);
+  }).toPass({ timeout: 15_000 });
+  await page.mouse.click(chart!.x + chart!.width * 0.8, chart!.y + chart!.height / 2);
   await expect(page.getByTestId('watch-pressed')).toHaveAttribute('aria-label', /pad 1\.0/);
   await expectOpenToAll(page, 'watch', true);
   // From any moment of it one may keep that, or run on.

@@ -124,15 +124,19 @@ export const periodOf = (motion: Motion): number =>
   motion.kind === 'hop' ? 2 * motion.period : motion.period;
 
 /** Seconds after which some motions all stand as they began, or the most that is of use when that is sooner; 0 of none. */
-export function commonPeriod(motions: readonly Motion[], most: number): number {
+export const commonPeriod = (motions: readonly Motion[], most: number): number =>
+  commonSeconds(motions.map(periodOf), most);
+
+/** Seconds after which all of some periods, s, are over at once, or the most that is of use when that is sooner; 0 of none. */
+export function commonSeconds(periods: readonly number[], most: number): number {
   // In hundredths of a second.
   let common = 1;
-  for (const motion of motions) {
-    const period = Math.max(1, Math.round(periodOf(motion) * 100));
+  for (const seconds of periods) {
+    const period = Math.max(1, Math.round(seconds * 100));
     common = (common / commonDivisor(common, period)) * period;
     if (common > most * 100) return most;
   }
-  return motions.length > 0 ? common / 100 : 0;
+  return periods.length > 0 ? common / 100 : 0;
 }
 
 const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b));

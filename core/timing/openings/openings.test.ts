@@ -167,6 +167,58 @@ test('what carries is got on and got off, each at its own times, as one that wai
   expect(differ).toEqual([]);
 });
 
+/** A block in the way, or a floor, that a link takes away for a while on every fourth beat, two seconds apart. */
+const onTheBeat = (kind: 'gate' | 'floor') => {
+  const made =
+    kind === 'gate'
+      ? courseOf(
+          floor(-5, 40),
+          { family: 'block', at: [6, 0, 0], size: [1, 3, 4] },
+          { family: 'lantern', at: [30, 0, 0] },
+        )
+      : courseOf(floor(-5, 5), { family: 'slab', at: [8, -1, 0], size: [6, 1, 4] }, floor(11, 40), {
+          family: 'lantern',
+          at: [30, 0, 0],
+        });
+  return {
+    ...made,
+    tempo: { beats: 120, offset: 0 },
+    links: (['hide', 'show'] as const).map((what, i) => ({
+      id: `l${i}`,
+      cue: { kind: 'beat' as const, count: 4 },
+      effects: [{ kind: what, pieces: ['p3'] }],
+      ...(what === 'show' ? { delay: kind === 'gate' ? 1 : 0.6 } : {}),
+    })),
+  };
+};
+
+test.each(['gate', 'floor'] as const)(
+  'a %s that links bring and take away on the beat has its openings, as one that waits finds them',
+  (kind) => {
+    const made = onTheBeat(kind);
+    const waited = (wait: number) => runOf(made, [wait, 0, 0, 0], [700, 16, 0, 0]);
+    const passes = (wait: number) => {
+      const { finished, falls } = replay(made, waited(wait));
+      return finished && falls === 0;
+    };
+    const wait = [...Array(60).keys()].map((i) => 30 + 8 * i).find(passes)!;
+    const [opening] = openingsOf(made, waited(wait));
+    expect(opening).toMatchObject({ piece: 'p3', kind: 'by', period: 2 });
+    expect(opening.share).toBeGreaterThan(0.05);
+    expect(opening.share).toBeLessThan(0.9);
+    const [{ to }] = passagesOf(made, buildWorld(made), waited(wait));
+    const goal = replay(made, waited(wait)).path[3 * to];
+    const differ = opening.passable.filter((opens, i) => {
+      const later = wait + i * OPENING_STEP;
+      const run = runOf(made, [later, 0, 0, 0], [to - wait, 16, 0, 0]);
+      const { events, path } = replay(made, run);
+      const stopped = events.some(({ kind: what }) => what === 'crush' || what === 'fall');
+      return opens !== (!stopped && Math.abs(path[path.length - 3] - goal) < 1);
+    });
+    expect(differ).toEqual([]);
+  },
+);
+
 test('what does not move, or stands far off, has no opening', () => {
   const still = courseOf(floor(-5, 40), { family: 'lantern', at: [10, 0, 0] });
   const run = runOf(still, [300, 16, 0, 0]);

@@ -1,7 +1,7 @@
-import { commonPeriod, TICKS_PER_SECOND } from '../../motion';
+import { commonPeriod, commonSeconds, TICKS_PER_SECOND } from '../../motion';
 import { beginningOfRun, cloneState, type Run, type RunState, tick, type World } from '../../run';
 import type { Course } from '../../course';
-import { motionsOver } from '../clock';
+import { beatPeriods, motionsOver } from '../clock';
 import { inputAt, playTo, pressedOf } from '../pressed';
 
 /** How far from a mover's reach one is safe of it, m. */
@@ -14,9 +14,9 @@ const MOST_SECONDS = 20;
 /** How one comes past something that moves: by it, or, where it carries, onto it and off it again. */
 export type PassageKind = 'by' | 'on' | 'off';
 
-/** A stretch of a run by something that moves: from a stand before it to one after it. */
+/** A stretch of a run by something that moves, or that links on the beat bring and take away: from a stand before it to one after it. */
 export interface Passage {
-  /** The piece that moves. */
+  /** The piece that moves, or comes and goes. */
   readonly piece: string;
   readonly kind: PassageKind;
   /** Seconds until it and all that carries it stand as they did, at most 20. */
@@ -41,7 +41,12 @@ interface Seen {
 const REST = 0.05;
 
 /** Where the runner stood, and states of it now and then to begin from. */
-function seen(course: Course, world: World, run: Run): Seen {
+function seen(
+  course: Course,
+  world: World,
+  run: Run,
+  timed: { readonly has: (piece: number) => boolean },
+): Seen {
   const { state } = beginningOfRun(course, world, run);
   const pressed = pressedOf(run);
   const path: [number, number, number][] = [[state.x, state.y, state.z]];
@@ -52,8 +57,9 @@ function seen(course: Course, world: World, run: Run): Seen {
   while (state.tick < pressed.x.length && state.finish < 0 && !state.over) {
     tick(world, state, inputAt(pressed, state.tick), () => {});
     const ground = state.ground >= 0 ? world.colliders[state.ground] : null;
-    // What moves, or gives way, is no place to wait on.
-    since = ground && ground.mover < 0 && ground.gate < 0 ? since + 1 : 0;
+    // What moves, gives way or comes and goes is no place to wait on.
+    const still = ground && ground.mover < 0 && ground.gate < 0 && !timed.has(ground.piece);
+    since = still ? since + 1 : 0;
     path.push([state.x, state.y, state.z]);
     firm.push(since >= FIRM);
     carrier.push(ground && ground.mover >= 0 ? ground.piece : -1);
@@ -62,12 +68,19 @@ function seen(course: Course, world: World, run: Run): Seen {
   return { path, firm, carrier, rests };
 }
 
-/** The box about all places what a piece moves may take; null where it moves nothing that touches. */
-function reachOf(world: World, piece: number): { low: number[]; high: number[] } | null {
+/**
+ * The box about all places what of a piece moves may take, or about all of it where it comes and goes; null where that
+ * is nothing that touches.
+ */
+function reachOf(
+  world: World,
+  piece: number,
+  comesAndGoes: boolean,
+): { low: number[]; high: number[] } | null {
   const low = [Infinity, Infinity, Infinity];
   const high = [-Infinity, -Infinity, -Infinity];
   for (const c of world.colliders) {
-    if (c.piece !== piece || c.mover < 0 || c.isDynamic) continue;
+    if (c.piece !== piece || c.isDynamic || (c.mover < 0 && !comesAndGoes)) continue;
     if (c.role !== 'solid' && c.role !== 'hazard') continue;
     for (let axis = 0; axis < 3; axis++) {
       low[axis] = Math.min(low[axis], c.low[axis]);
@@ -84,16 +97,24 @@ function reachOf(world: World, piece: number): { low: number[]; high: number[] }
  * @param run the run
  */
 export function passagesOf(course: Course, world: World, run: Run): Passage[] {
-  const left = seen(course, world, run);
+  const timed = beatPeriods(course, world);
+  const left = seen(course, world, run, timed);
   const { path, firm } = left;
   const { radius, half } = world.bodies[0];
   const height = 2 * (radius + half);
   const found: Omit<Passage, 'state'>[] = [];
   world.pieces.forEach(({ id }, piece) => {
-    const reach = reachOf(world, piece);
+    const beats = timed.get(piece) ?? [];
+    const reach = reachOf(world, piece, beats.length > 0);
     if (!reach) return;
-    const period = commonPeriod(
-      motionsOver(world, Math.max(world.pieceMovers[piece], world.partMovers[piece])),
+    const period = commonSeconds(
+      [
+        commonPeriod(
+          motionsOver(world, Math.max(world.pieceMovers[piece], world.partMovers[piece])),
+          MOST_SECONDS,
+        ),
+        ...beats,
+      ].filter((seconds) => seconds > 0),
       MOST_SECONDS,
     );
     // What chases or drifts goes by no clock.

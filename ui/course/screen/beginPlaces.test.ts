@@ -18,6 +18,7 @@ const known = (parts: KnownRun['parts'], name: string): KnownRun => ({
   finished: false,
   time: 5,
   falls: 0,
+  ends: [],
   at: 1,
   parts,
 });

@@ -5,6 +5,7 @@ import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Mishap, RunPart } from '@/core/timing';
 import { Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
+import { nameIn } from './nameIn';
 import type { KnownRun } from './runsKnown';
 
 interface MishapProps {
@@ -37,10 +38,23 @@ export function partWords(tick: number, parts: readonly RunPart[]): string {
   return last ? `after ${last.name.toLowerCase()}` : 'after the start';
 }
 
+/** What went wrong in all of some runs, by what did it, the most often first: `fell 8 times`. */
+export function mishapsOften(course: Course, runs: readonly KnownRun[]): string[] {
+  const counts = new Map<string, number>();
+  for (const { why, piece } of runs.flatMap(({ ends }) => ends)) {
+    if (why === 'left') continue;
+    const words = why === 'fall' || !piece ? 'fell' : nameIn(course, piece).toLowerCase();
+    counts.set(words, (counts.get(words) ?? 0) + 1);
+  }
+  return [...counts]
+    .sort(([, a], [, b]) => b - a)
+    .map(([words, count]) => `${words} ${count === 1 ? 'once' : `${count} times`}`);
+}
+
 /** Falls and hits of a run, by place and time. */
 export function MishapList({ course, mishaps, parts, runs }: MishapProps) {
   const colours = useColours();
-  const falls = runs.reduce((sum, run) => sum + run.falls, 0);
+  const often = mishapsOften(course, runs);
   return (
     <View style={{ gap: SPACE.xs }} testID="mishaps">
       <Text as="heading">Falls and hits</Text>
@@ -68,8 +82,8 @@ export function MishapList({ course, mishaps, parts, runs }: MishapProps) {
         </View>
       ))}
       {runs.length > 1 && (
-        <Text as="small" tint="slate">
-          {`${falls} ${falls === 1 ? 'fall' : 'falls'} in ${runs.length} runs of the course as it is.`}
+        <Text as="small" tint="slate" testID="mishaps-often">
+          {`In ${runs.length} runs of the course as it is: ${often.join(', ') || 'none'}.`}
         </Text>
       )}
     </View>

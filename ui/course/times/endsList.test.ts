@@ -7,7 +7,7 @@ jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('@/workers/timing', () => ({}));
 
 const run = (key: string, finished: boolean, ...passed: string[]): KnownRun => ({
-  ...{ key, name: key, run: {} as Run, finished, time: 1, falls: 0, at: 1 },
+  ...{ key, name: key, run: {} as Run, finished, time: 1, falls: 0, at: 1, ends: [] },
   parts: passed.map((name) => ({ key: name, name, at: 1, time: 1 })),
 });
 

@@ -1,5 +1,5 @@
 import type { Run } from '@/core/run';
-import type { RunPart } from '@/core/timing';
+import type { RunEnd, RunPart } from '@/core/timing';
 import { isWhole, type Begun, type KeptAttempt } from '../../state/attempts';
 
 /** A run that figures can be read of. */
@@ -16,6 +16,8 @@ export interface KnownRun extends Begun {
   /** When it was run, ms; the proof's is not known. */
   readonly at: number | null;
   readonly parts: readonly RunPart[];
+  /** What put an end to it, or to what was run since a checkpoint. */
+  readonly ends: readonly RunEnd[];
 }
 
 /**
@@ -28,10 +30,10 @@ export interface KnownRun extends Begun {
 export function runsKnown(attempts: readonly KeptAttempt[], hash: string): KnownRun[] {
   return attempts.flatMap((kept, i) => {
     if (kept.run.course !== hash) return [];
-    const { run, finished, time, falls, at, from, since, parts } = kept;
+    const { run, finished, time, falls, at, from, since, parts, ends } = kept;
     const name = `Run ${attempts.length - i}`;
     const begun = { from, since };
-    return [{ key: String(at), run, name, finished, time, falls, at, parts, ...begun }];
+    return [{ key: String(at), run, name, finished, time, falls, at, parts, ends, ...begun }];
   });
 }
 
@@ -45,6 +47,7 @@ export const proofKnown = (run: Run): KnownRun => ({
   falls: 0,
   at: null,
   parts: [],
+  ends: [],
 });
 
 /** The quickest of the runs from start to goal, or null. */

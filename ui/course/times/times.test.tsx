@@ -7,12 +7,13 @@ import {
   type BeatHit,
   type BesideRun,
   type Mishap,
+  type RunEnd,
   type RunPart,
   type RunSheet,
 } from '@/core/timing';
 import { useCourse } from '../../state/courseStore';
 import { BeatFigures, farthestOff, lateWords } from './BeatFigures';
-import { mishapWords, partWords } from './MishapList';
+import { mishapsOften, mishapWords, partWords } from './MishapList';
 import { partRows } from './PartsTable';
 import { rangeOf } from './RunChart';
 import { endWords } from './RunList';
@@ -40,6 +41,7 @@ const known = (change: Partial<KnownRun> = {}): KnownRun => ({
   finished: true,
   time: 30,
   falls: 0,
+  ends: [],
   at: 0,
   parts: [part('1', 12, 12), part('goal', 30, 18)],
   ...change,
@@ -106,6 +108,24 @@ test('what went wrong is told by the name the piece has', () => {
   expect(mishapWords(mishap({ kind: 'crush', piece: 'p2' }), COURSE)).toBe(
     'Crushed at quay thorns',
   );
+});
+
+test('over all runs it is told how often, by what did it, the most often first', () => {
+  const end = (why: RunEnd['why'], piece?: string): RunEnd => ({
+    why,
+    at: [0, 0, 0],
+    ...(piece ? { piece } : {}),
+  });
+  const runs = [
+    known({ ends: [end('fall'), end('hazard', 'p2'), end('left')] }),
+    known({ ends: [end('fall'), end('fall'), end('hazard', 'gone')] }),
+  ];
+  expect(mishapsOften(COURSE, runs)).toEqual([
+    'fell 3 times',
+    'quay thorns once',
+    'a piece that is gone once',
+  ]);
+  expect(mishapsOften(COURSE, [known()])).toEqual([]);
 });
 
 test('a place of what went wrong is told by the mark that comes next', () => {

@@ -57,7 +57,7 @@ export function useLastLine(course: Course): RunLine | null {
 }
 
 /** The lines of some runs of a course, drawn in a worker; those before until they are there. */
-function useLines(
+export function useLines(
   id: string,
   course: Course,
   wanted: readonly KnownRun[],

@@ -14,6 +14,7 @@ import { SPACE, useColours, WIDE } from '../../theme';
 import { useKeepMoment } from '../screen/useKeepMoment';
 import { useRunsBeside } from '../times/beside/useRunsBeside';
 import type { KnownRun } from '../times/runsKnown';
+import { useLines } from '../times/useRunLines';
 import { useSheet } from '../times/useSheet';
 import { useKnownRuns } from '../times/useKnownRuns';
 import { usePaleRuns } from '../times/usePaleRuns';
@@ -39,6 +40,8 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
   const { find } = useKnownRuns(id, course);
   const { data: read, error } = useSheet(course, shown, useRunsBeside(shown, find));
   const pales = usePales(course, usePaleRuns(id, course)).filter(({ key }) => key !== shown.key);
+  const one = useMemo(() => [shown], [shown]);
+  const line = useLines(id, course, one)?.[0] ?? null;
   const marks = useMemo((): WatchMark[] => {
     const { parts = [], mishaps = [] } = read?.sheet ?? {};
     return [
@@ -68,7 +71,7 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
     >
       <View style={{ flex: 1 }}>
         <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
-          <WatchCanvas {...{ course, film, clock, follows, shapes, pales }} />
+          <WatchCanvas {...{ course, film, clock, follows, shapes, pales, line }} />
           <Card
             style={{ flexDirection: 'row', alignItems: 'center', margin: SPACE.s, minHeight: 52 }}
           >
