@@ -33,5 +33,14 @@ export async function publish(request: APIRequestContext, url: string, course: C
     await prove(changed);
     await send();
   };
-  return { slug, change };
+  /** Somebody runs it and sends that in under a name. */
+  const played = async (player: APIRequestContext, name: string) => {
+    const begun = await player.post(`${url}/api/published/${slug}/attempts`);
+    const { attempt, seed } = (await begun.json()) as { attempt: string; seed: number };
+    const run = { ...runRight(course), seed };
+    await player.post(`${url}/api/published/${slug}/runs`, {
+      data: { run, attempt, player: name },
+    });
+  };
+  return { slug, change, played };
 }
