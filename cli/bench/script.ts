@@ -28,92 +28,60 @@ const SCRIPT = new Set([
 ]);
 const INPUT = /^(pointer(down|move|up)|keydown)$/;
 
-/** The page's thread while some things were done in it, and when each began and ended. */
-interface Traced {
-  readonly events: readonly TraceEvent[];
-  readonly spans: readonly (readonly [from: number, to: number])[];
-}
-
-/** Has things done one after the other, each until the frame after it was drawn, and traces the page's thread. */
-async function traced(
-  browser: Browser,
-  page: Page,
-  acts: readonly (() => Promise<void>)[],
-  rest: number,
-): Promise<Traced> {
-  await browser.startTracing(page, { categories: CATEGORIES });
-  for (const act of acts) {
-    await page.evaluate("performance.mark('act begins')");
-    await act();
-    await page.evaluate(
-      'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))',
-    );
-    await page.evaluate("performance.mark('act ends')");
-    await page.waitForTimeout(rest);
-  }
-  const trace = JSON.parse(String(await browser.stopTracing())) as { traceEvents: TraceEvent[] };
-  const mark = trace.traceEvents.find(({ name }) => name === 'act begins')!;
-  // Of what begins at once the longer comes first, as it holds the other.
-  const events = trace.traceEvents
-    .filter(({ pid, tid }) => pid === mark.pid && tid === mark.tid)
-    .sort((a, b) => a.ts - b.ts || (b.dur ?? 0) - (a.dur ?? 0));
-  const marks = (name: string) => events.filter((e) => e.name === name).map(({ ts }) => ts);
-  const ends = marks('act ends');
-  return { events, spans: marks('act begins').map((from, i) => [from, ends[i]] as const) };
-}
-
-const within = ({ events }: Traced, [from, to]: readonly [number, number]) =>
-  events.filter(({ ph, ts }) => ph === 'X' && ts >= from && ts < to);
-
 /**
- * All script of each of some things done in a page, until two frames after it is done, ms of the processor: for what
- * goes on over many frames, as a screen that is opened.
+ * Has things done in a page one after the other, each until two frames after it, and reads what the page's thread did
+ * in the time of each, by the browser's own trace: whoever it belongs to, as time of the processor, so that what else
+ * the machine does is left out.
+ *
+ * @param read what is made of the trace of one thing done
  */
-export async function wholeScript(
-  browser: Browser,
-  page: Page,
-  acts: readonly (() => Promise<void>)[],
-  rest: number,
-): Promise<number[]> {
-  const all = await traced(browser, page, acts, rest);
-  return all.spans.map((span) => {
-    let [over, sum] = [0, 0];
-    for (const { name, ts, dur = 0, tdur = dur } of within(all, span)) {
-      if (ts < over || !SCRIPT.has(name)) continue;
-      sum += tdur;
-      over = ts + dur;
+const timed =
+  <T>(read: (events: readonly TraceEvent[]) => T[]) =>
+  async (
+    browser: Browser,
+    page: Page,
+    acts: readonly (() => Promise<void>)[],
+    /** Pause after each, ms. */
+    rest: number,
+  ): Promise<T[]> => {
+    await browser.startTracing(page, { categories: CATEGORIES });
+    for (const act of acts) {
+      await page.evaluate("performance.mark('act begins')");
+      await act();
+      await page.evaluate(
+        'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))',
+      );
+      await page.evaluate("performance.mark('act ends')");
+      await page.waitForTimeout(rest);
     }
-    return sum / 1000;
-  });
+    const trace = JSON.parse(String(await browser.stopTracing())) as { traceEvents: TraceEvent[] };
+    const mark = trace.traceEvents.find(({ name }) => name === 'act begins')!;
+    // Of what begins at once the longer comes first, as it holds the other.
+    const events = trace.traceEvents
+      .filter(({ pid, tid }) => pid === mark.pid && tid === mark.tid)
+      .sort((a, b) => a.ts - b.ts || (b.dur ?? 0) - (a.dur ?? 0));
+    const marks = (name: string) => events.filter((e) => e.name === name).map(({ ts }) => ts);
+    const ends = marks('act ends');
+    return marks('act begins').flatMap((from, i) =>
+      read(events.filter(({ ph, ts }) => ph === 'X' && ts >= from && ts < ends[i])),
+    );
+  };
+
+/** All script of one thing done, ms: for what goes on over many frames, as a screen that is opened. */
+function wholeOf(events: readonly TraceEvent[]): number[] {
+  let [over, sum] = [0, 0];
+  for (const { name, ts, dur = 0, tdur = dur } of events) {
+    if (ts < over || !SCRIPT.has(name)) continue;
+    sum += tdur;
+    over = ts + dur;
+  }
+  return [sum / 1000];
 }
 
-/** The longest frame of script in each of some things done in a page, ms of the processor. */
-export async function longestFrames(
-  browser: Browser,
-  page: Page,
-  acts: readonly (() => Promise<void>)[],
-  rest: number,
-): Promise<number[]> {
-  const all = await traced(browser, page, acts, rest);
-  return all.spans.map((span) => {
-    const frames = within(all, span).filter(({ name }) => name === 'FireAnimationFrame');
-    return Math.max(0, ...frames.map(({ dur = 0, tdur = dur }) => tdur / 1000));
-  });
-}
-
-/**
- * Times the script of each of some things done in a page, by the browser's own trace: all that runs on the
- * page's thread, whoever it belongs to, as time of the processor, so that what else the machine does is left out.
- * @param rest pause after each, ms
- */
-export async function timeScript(
-  browser: Browser,
-  page: Page,
-  acts: readonly (() => Promise<void>)[],
-  rest: number,
-): Promise<ScriptTime[]> {
-  const all = await traced(browser, page, acts, rest);
-  return all.spans.flatMap((span) => scriptOf(within(all, span)));
+/** The longest frame of script in one thing done, ms. */
+function longestOf(events: readonly TraceEvent[]): number[] {
+  const frames = events.filter(({ name }) => name === 'FireAnimationFrame');
+  return [Math.max(0, ...frames.map(({ dur = 0, tdur = dur }) => tdur / 1000))];
 }
 
 /** The script of one thing done, of all that was traced in its time; none where no event was heard. */
@@ -139,3 +107,7 @@ function scriptOf(events: readonly TraceEvent[]): ScriptTime[] {
 
 /** Callbacks of one frame come within this time, microseconds. */
 const A_FRAME = 16_000;
+
+export const wholeScript = timed(wholeOf);
+export const longestFrames = timed(longestOf);
+export const timeScript = timed(scriptOf);

@@ -4,9 +4,7 @@ import { create } from 'zustand';
 import { MAKERS_RUN, type PublishedCourse } from '@/core/protocol';
 import type { PaleWish } from '../run/pale/usePales';
 import { api } from '../state/api';
-
-/** Most runs shown beside the live one. */
-const MOST = 5;
+import { MOST_PALES, toggled } from '../state/shownRuns';
 
 interface BesideRuns {
   /** Of each course by its name which runs are wanted beside one's own; of one not touched yet, one's best. */
@@ -30,8 +28,7 @@ export function besideKeys({ slug, best, makerTime }: Published, of: BesideRuns[
 export const toggleBesideRun = (published: Published, key: string): void =>
   useBesideRuns.setState(({ of }) => {
     const now = besideKeys(published, of);
-    const next = now.includes(key) ? now.filter((one) => one !== key) : [...now, key];
-    return { of: { ...of, [published.slug]: next.slice(-MOST) } };
+    return { of: { ...of, [published.slug]: toggled(now, key).slice(-MOST_PALES) } };
   });
 
 const NO_WISHES: readonly PaleWish[] = [];

@@ -3,7 +3,7 @@ import { LINE_MARKS, type LineMarkKind } from '@/core/timing';
 import { useCourse } from './courseStore';
 
 /** Most runs shown beside the live one. */
-const MOST_PALES = 5;
+export const MOST_PALES = 5;
 /** Most runs one is held against: more lines than five nobody can tell apart. */
 const MOST_BESIDE = 4;
 
@@ -43,7 +43,7 @@ useCourse.subscribe(({ id }) => {
 });
 
 /** A list with something put in, or taken out where it was in. */
-const toggled = <T>(list: readonly T[], one: T): T[] =>
+export const toggled = <T>(list: readonly T[], one: T): T[] =>
   list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
 
 /** Shows a run beside the live one, or no longer; of too many the one shown longest goes. */
