@@ -89,6 +89,10 @@ async function lookAtTimes(page: Page, url: string, slug: string): Promise<void>
   await page.getByTestId('times-time').waitFor({ timeout: 60_000 });
   await page.getByLabel('Hold against Run 3').click();
   await page.getByTestId('beside-key').getByText('Run 3').waitFor();
+  // Touching the list may have scrolled to it.
+  await page.getByTestId('times-time').evaluate((element) => {
+    for (let at: Element | null = element; at; at = at.parentElement) at.scrollTop = 0;
+  });
 }
 
 async function takeDemo(page: Page, url: string, slug: string): Promise<void> {
