@@ -91,5 +91,17 @@ test('for any way and runner the time is finite, grows with rounds, and is no le
         expect(once).toBeGreaterThanOrEqual(flat / 6 - 1e-9);
       },
     ),
+    {
+      examples: [
+        [
+          'cart',
+          [
+            [0, 0, 0],
+            [0, 0.25, Number.MIN_VALUE],
+            [-Number.MIN_VALUE, 0, 0],
+          ],
+        ],
+      ],
+    },
   );
 });

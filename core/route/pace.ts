@@ -8,6 +8,8 @@ import { DEFAULT_GRAVITY, runnerOf, SLOPE_LIMIT, type Runner } from '../run';
 const PITCH = 1;
 /** Over which length before and after a place its bend is measured, m. */
 const BEND = 3;
+/** What goes no further than this over the map goes straight up or down, and has no bend, m. */
+const UPRIGHT = 0.05;
 /** Seconds for which a stroke is aimed. */
 const AIM = 1.5;
 /** Least speed anything gets on with, m/s. */
@@ -22,15 +24,18 @@ const [WAIT_TO_RIDE, WAIT_TO_PASS] = [0.25, 0.125];
  * in the bends and its brakes allow (one pass on and one back over the way, as for a quasi-steady lap: Brayshaw
  * and Harrison, 2005), the times its jumps and falls take, and a mean wait for what moves there.
  * @param ways places in order, m; each is begun from standing
+ * @param rounds how often each is gone along; all but the first take what the second one takes
  */
 export function paceTime(course: Course, ways: readonly (readonly Vec3[])[], rounds = 1): number {
   const runner = runnerOf(course.runner);
   const g = course.gravity ?? DEFAULT_GRAVITY;
   let seconds = 0;
+  const along = (way: readonly Vec3[]) =>
+    runner.kind === 'flick' ? strokesTime(way, runner, g) : drivenTime(way, runner, g);
   for (const way of ways) {
-    const all = Array.from({ length: rounds }, () => way).flat();
-    seconds += runner.kind === 'flick' ? strokesTime(all, runner, g) : drivenTime(all, runner, g);
-    seconds += rounds * waits(course, way);
+    const first = along(way);
+    const flying = rounds > 1 ? Math.max(0, along([...way, ...way]) - first) : 0;
+    seconds += first + (rounds - 1) * flying + rounds * waits(course, way);
   }
   return seconds;
 }
@@ -54,7 +59,7 @@ function drivenTime(told: readonly Vec3[], runner: Exclude<Runner, { kind: 'flic
   const way = evenly(told);
   const n = way.length;
   if (n < 2) return 0;
-  const most = way.map((_, i) => bendSpeed(way, i, runner, g));
+  const most = bendSpeeds(way, runner, g);
   const legs = way.slice(1).map((to, i) => legOf(way[i], to, runner, g));
   const speeds = new Float64Array(n);
   for (let i = 1; i < n; i++) {
@@ -123,23 +128,33 @@ function legOf(a: Vec3, b: Vec3, runner: Exclude<Runner, { kind: 'flick' }>, g: 
   return { length, gain, pull, brake: Math.max(0.5, brake), own: runner.topSpeed, least };
 }
 
-/** The speed at which a bend may be taken, m/s: as its radius and the runner's hold on the ground allow. */
-function bendSpeed(
+/** The speeds at which the bends may be taken, m/s: as their radius and the runner's hold on the ground allow. */
+function bendSpeeds(
   way: readonly Vec3[],
-  i: number,
   runner: Exclude<Runner, { kind: 'flick' }>,
   g: number,
-) {
-  if (runner.kind === 'hopper' || i === 0 || i === way.length - 1) return Infinity;
-  const back = way[Math.max(0, i - BEND)];
-  const on = way[Math.min(way.length - 1, i + BEND)];
-  const at = way[i];
-  const [ax, az, bx, bz] = [at[0] - back[0], at[2] - back[2], on[0] - at[0], on[2] - at[2]];
+): readonly number[] {
+  if (runner.kind === 'hopper') return way.map(() => Infinity);
+  const gone = [0];
+  for (let i = 1; i < way.length; i++) gone.push(gone[i - 1] + distance(way[i - 1], way[i]));
+  let [back, on] = [0, 0];
+  return way.map((at, i) => {
+    while (gone[back + 1] <= gone[i] - BEND) back++;
+    while (on < way.length - 1 && gone[on] < gone[i] + BEND) on++;
+    const bend = bendOf(way[back], at, way[on]);
+    return bend
+      ? Math.max(LEAST, Math.sqrt((runner.grip * g * bend.length) / bend.turn))
+      : Infinity;
+  });
+}
+
+/** How far a way through three places goes over the map, m, and turns, radians; nothing where it hardly does either. */
+function bendOf(from: Vec3, at: Vec3, to: Vec3): { length: number; turn: number } | null {
+  const [ax, az, bx, bz] = [at[0] - from[0], at[2] - from[2], to[0] - at[0], to[2] - at[2]];
   const [la, lb] = [Math.hypot(ax, az), Math.hypot(bx, bz)];
-  if (la === 0 || lb === 0) return Infinity;
+  if (la < UPRIGHT || lb < UPRIGHT) return null;
   const turn = Math.atan2(Math.abs(ax * bz - az * bx), ax * bx + az * bz);
-  if (turn < 0.02) return Infinity;
-  return Math.max(LEAST, Math.sqrt((runner.grip * g * (la + lb)) / 2 / turn));
+  return turn < 0.02 ? null : { length: (la + lb) / 2, turn };
 }
 
 /** Seconds waited in the mean for what moves on a way. */
