@@ -25,6 +25,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // Without a graphics card only the scene is worth drawing as if there were one, not the page around it.
+        '--disable-gpu-compositing',
       ],
     },
     permissions: ['clipboard-read', 'clipboard-write'],
