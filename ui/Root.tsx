@@ -7,6 +7,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { soundPresses } from './music/sounds';
 import { Loading, Toasts } from './parts';
+import { Drawing } from './scene';
 import { useAutosave } from './state/saving';
 import { useWaitingRuns } from './state/useWaitingRuns';
 import { elementsTheme, FONTS, NIGHT, useColours } from './theme';
@@ -27,6 +28,7 @@ export function Root() {
           <Dress theme={theme} />
           <StatusBar style={night ? 'light' : 'dark'} />
           {loaded ? <Screens paper={colours.paper} /> : <Loading what="" />}
+          <Drawing />
           <Toasts />
         </ThemeProvider>
       </QueryClientProvider>

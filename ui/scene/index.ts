@@ -1,6 +1,7 @@
 export * from './dragPartition';
 export * from './rigidOffset';
 export * from './Canvas';
+export { Drawing } from './Drawing';
 export * from './StillPieces';
 export * from './frameState';
 export * from './MovingPieces';

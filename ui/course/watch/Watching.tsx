@@ -19,6 +19,7 @@ import { useSheet } from '../times/useSheet';
 import { useKnownRuns } from '../times/useKnownRuns';
 import { usePaleRuns } from '../times/usePaleRuns';
 import { WatchFigures } from './WatchFigures';
+import { WatchRibbon } from './WatchRibbon';
 import { watchedMoment } from './watchedMoment';
 
 interface WatchingProps {
@@ -88,6 +89,7 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
             <Button title="Run from here" icon="play" onPress={runFromHere} testID="watch-run" />
           </Card>
         </View>
+        {line && <WatchRibbon course={course} line={line} clock={clock} />}
         <View
           style={{ padding: SPACE.s, gap: SPACE.xs, borderTopWidth: 1, borderColor: colours.line }}
         >

@@ -1,17 +1,16 @@
-import { memo, useMemo, useRef, useState, type PropsWithChildren } from 'react';
-import { View } from 'react-native';
+import { memo, useMemo, useState } from 'react';
 import Svg, { Line, Path } from 'react-native-svg';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { beatMarks, elevationProfile, expectationOf, RUN_LEAP, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
-import { usePointerDrag, type PointerPlace } from '../../../device/usePointerDrag';
 import { useView } from '../../../scene';
 import { useColours } from '../../../theme';
 import { useTune } from '../../tune/tuneStore';
 import { useWays } from '../../way/wayStore';
 import { useMeantWay } from '../useMeantWay';
 import { RibbonDrawing } from './RibbonDrawing';
+import { RibbonSlider, type RibbonSliderProps } from './RibbonSlider';
 import { FOOT, HEIGHT, nearest, ribbonScales, stationAt } from './scales';
 import { Tried } from './Tried';
 
@@ -48,7 +47,7 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
   const metres = Math.round(way ? length : expected.length);
   const words = `${metres} m, about ${Math.round(expected.time)} s`;
   return (
-    <Slider
+    <AtView
       stations={stations}
       length={length}
       onGo={go}
@@ -63,7 +62,7 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
           <Here stations={stations} x={x} />
         </Svg>
       )}
-    </Slider>
+    </AtView>
   );
 });
 
@@ -96,58 +95,11 @@ function Here({ stations, x }: { stations: readonly Station[]; x: (along: number
   );
 }
 
-interface SliderProps {
-  readonly stations: readonly Station[];
-  readonly length: number;
-  /** Goes to so many metres along the way. */
-  readonly onGo: (along: number) => void;
-  /** A finger is so many pixels from the left. */
-  readonly onTouch: (px: number) => void;
-  readonly onWidth: (width: number) => void;
-}
-
-/** What is touched, and worked by keys: it knows where the view is, and what it holds need not. */
-function Slider({
+/** Where the view is, told to what is touched: what it holds need not know. */
+function AtView({
   stations,
-  length,
-  onGo,
-  onTouch,
-  onWidth,
-  children,
-}: PropsWithChildren<SliderProps>) {
-  const colours = useColours();
-  const host = useRef<View>(null);
-  const here = useView((s) => nearest(stations, s.target)?.along ?? 0);
-  const touch = ({ x }: PointerPlace) => onTouch(x);
-  usePointerDrag(host, { begin: touch, move: touch });
-  return (
-    <View
-      ref={host}
-      testID="ribbon"
-      role="slider"
-      tabIndex={0}
-      aria-label="The course along its way"
-      aria-valuemin={0}
-      aria-valuemax={Math.round(length)}
-      aria-valuenow={Math.round(here)}
-      aria-valuetext={`${Math.round(here)} of ${Math.round(length)} metres`}
-      {...({
-        onKeyDown: (event: { key: string; preventDefault: () => void }) => {
-          const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-          if (by === undefined) return;
-          event.preventDefault();
-          onGo(here + by * Math.max(1, length / 40));
-        },
-      } as object)}
-      onLayout={(event) => onWidth(event.nativeEvent.layout.width)}
-      style={{
-        height: HEIGHT,
-        borderTopWidth: 1,
-        borderColor: colours.line,
-        backgroundColor: colours.paper,
-      }}
-    >
-      {children}
-    </View>
-  );
+  ...rest
+}: { stations: readonly Station[] } & Omit<RibbonSliderProps, 'at' | 'label'>) {
+  const at = useView((s) => nearest(stations, s.target)?.along ?? 0);
+  return <RibbonSlider {...rest} at={at} label="The course along its way" />;
 }
