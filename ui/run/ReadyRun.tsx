@@ -50,13 +50,11 @@ export function ReadyRun(props: RunProps) {
     end();
     send({ do: 'again' });
   }, [end, send]);
-  const { onProgress, onLeave } = props;
+  const { onLeave } = props;
   const leave = useCallback(() => {
-    const result = live.result();
-    onProgress?.(result);
-    end(result);
+    end();
     onLeave(live);
-  }, [live, onProgress, onLeave, end]);
+  }, [live, onLeave, end]);
   const commands = useRef<RunCommands>({
     pause: () => send({ do: 'toggle-pause' }),
     restart: again,

@@ -46,7 +46,6 @@ export interface RunProps {
   /** What leaving is called. */
   readonly leaveLabel: string;
   readonly onLeave: (live: LiveRun) => void;
-  readonly onProgress?: (result: RunResult) => void;
   /** An attempt is over, by whatever: the goal, an end, another attempt, leaving. */
   readonly onEnd?: (ended: EndedRun) => void;
   /** What is shown over the scene once the goal is reached. */

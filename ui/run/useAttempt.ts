@@ -78,17 +78,15 @@ export function useFinish(
   send: (event: AttemptEvent) => void,
   end: (result: RunResult) => void,
 ): () => void {
-  const { onProgress } = props;
   const latest = useRef(props);
   useEffect(() => {
     latest.current = props;
   });
   return useCallback(() => {
     const result = live.result();
-    onProgress?.(result);
     end(result);
     const lost = live.events.some((event) => event.kind === 'lost');
     if (!result.finished) send({ do: 'ended', why: lost ? 'lost' : 'time-up' });
     else send({ do: 'done', finished: finishedRun(live, latest.current, result) });
-  }, [live, onProgress, end, send]);
+  }, [live, end, send]);
 }

@@ -4,8 +4,9 @@ import type { RunResult } from '@/core/run';
 import { thinPath } from '@/core/route';
 
 interface LastRun {
-  /** The way of the last run of the open course; null before there is one. */
+  /** The way of the last run of the open course that arrived; null before there is one. */
   readonly way: readonly Vec3[] | null;
+  /** Follows a run from a start, where it arrived: one that came to an end on its way would leave the rest out. */
   keep: (result: RunResult) => void;
   forget: () => void;
 }
@@ -13,6 +14,6 @@ interface LastRun {
 /** The maker's last run of the open course, which the ribbon follows. */
 export const useLastRun = create<LastRun>()((set) => ({
   way: null,
-  keep: (result) => result.ticks > 60 && set({ way: thinPath(result.path) }),
+  keep: (result) => result.finished && set({ way: thinPath(result.path) }),
   forget: () => set({ way: null }),
 }));

@@ -15,7 +15,7 @@ import { RunView } from '../../run/RunView';
 import type { Best, Finished } from '../../run/finish/finished';
 import { useViewKept } from '../../scene';
 import { api } from '../../state/api';
-import { keepAttempt } from '../../state/attempts';
+import { isWhole, keepAttempt } from '../../state/attempts';
 import { useCourse } from '../../state/courseStore';
 import { useFirsts } from '../../state/firsts';
 import { useLastRun } from '../../state/lastRun';
@@ -87,8 +87,10 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
         keepPaused(id, course, live);
         leave();
       }}
-      onProgress={(result) => useLastRun.getState().keep(result)}
-      onEnd={(ended) => void keepAttempt(id, ended).then(listAgain)}
+      onEnd={(ended) => {
+        if (isWhole(ended.begun)) useLastRun.getState().keep(ended.result);
+        void keepAttempt(id, ended).then(listAgain);
+      }}
       finished={(finished, again) => (
         <FinishPanel
           result={finished.result}
