@@ -29,26 +29,69 @@ export function poseOnClock(world: World, mover: number, tick: number): Pose {
   );
 }
 
-/** What links do to pieces that one may have to wait for. */
-const WAITED_FOR: ReadonlySet<EffectKind> = new Set(['show', 'hide', 'open', 'shut']);
+/** What links do that takes a piece out of the way, and what puts it there again. */
+const TAKES: ReadonlySet<EffectKind> = new Set(['hide', 'open', 'break']);
+const PUTS: ReadonlySet<EffectKind> = new Set(['show', 'shut']);
 
-/**
- * The seconds between two times at which links on the beat show, hide, open or shut each piece, by its place in the
- * world.
- */
-export function beatPeriods({ links = [] }: Course, world: World): ReadonlyMap<number, number[]> {
+/** How a piece that comes and goes does so. */
+export interface Comings {
+  /** Whether it is there and gone over a clock that comes round, or by what happens once. */
+  readonly clock: 'round' | 'once';
+  /** The seconds between two times at which a link changes it, of a clock that comes round. */
+  readonly periods: readonly number[];
+}
+
+/** The pieces that links show, hide, open, shut or break, or that a switch opens for a time, by their places in the world. */
+export function comingsOf({ links = [] }: Course, world: World): ReadonlyMap<number, Comings> {
   const placeOf = new Map(world.pieces.map(({ id }, place) => [id, place]));
-  const periods = new Map<number, number[]>();
-  for (const { cue, effects } of links) {
-    if (cue.kind !== 'beat') continue;
-    for (const { kind, pieces = [] } of effects) {
-      if (!WAITED_FOR.has(kind)) continue;
+  const changes = new Map<number, Change[]>();
+  for (const link of links) {
+    for (const { kind, pieces = [], seconds } of link.effects) {
+      if (!TAKES.has(kind) && !PUTS.has(kind)) continue;
       for (const id of pieces) {
         const place = placeOf.get(id);
         if (place === undefined) continue;
-        periods.set(place, [...(periods.get(place) ?? []), (cue.count ?? 1) * world.beat.seconds]);
+        // Only a gate shuts again by itself.
+        const isOver = kind === 'open' && seconds !== undefined && world.pieceGates[place] >= 0;
+        changes.set(place, [...(changes.get(place) ?? []), { link, kind, isOver }]);
       }
     }
   }
-  return periods;
+  const comings = new Map<number, Comings>();
+  for (const [place, all] of changes) {
+    const round = all.every((change) => comesRound(change, all));
+    const periods = all.map(({ link }) => secondsBetween(link, world));
+    comings.set(place, round ? { clock: 'round', periods } : ONCE);
+  }
+  const shutting = new Set(
+    [...world.switches.values()].flatMap((one) => (one.shuts ? one.gates : [])),
+  );
+  world.pieceGates.forEach((gate, place) => {
+    if (shutting.has(gate)) comings.set(place, ONCE);
+  });
+  return comings;
 }
+
+const ONCE: Comings = { clock: 'once', periods: [] };
+
+/** What a link does to one piece. */
+interface Change {
+  readonly link: NonNullable<Course['links']>[number];
+  readonly kind: EffectKind;
+  /** Whether it is over by itself. */
+  readonly isOver: boolean;
+}
+
+/** Seconds between two times at which a link on a clock acts. */
+const secondsBetween = ({ cue }: Change['link'], { beat }: World): number =>
+  cue.kind === 'timer' ? (cue.seconds ?? 1) : (cue.count ?? 1) * beat.seconds;
+
+/** Whether a change comes again and again, and is over by itself or taken back as regularly. */
+const comesRound = ({ link, kind, isOver }: Change, all: readonly Change[]): boolean =>
+  isRegular(link) &&
+  (isOver ||
+    all.some((other) => isRegular(other.link) && TAKES.has(other.kind) !== TAKES.has(kind)));
+
+/** Whether a link acts every so many beats or seconds, for as long as the run lasts. */
+const isRegular = ({ cue, once, chance }: Change['link']): boolean =>
+  (cue.kind === 'beat' || cue.kind === 'timer') && !once && chance === undefined;

@@ -78,7 +78,7 @@ test.each([0.1, 0.3, -0.4])('a mover %f s earlier opens as what was so much late
   const run = runOf(earlier, ...stretches);
   expect(replay(earlier, run).falls).toBe(0);
   const [now] = openingsOf(earlier, run, () => {}, 'p3');
-  const told = shiftedOpening(was, seconds);
+  const told = shiftedOpening(was, seconds)!;
   const differ = now.passable.filter((passes, i) => passes !== told.passable[i]);
   expect(differ.length).toBeLessThanOrEqual(2);
   expect(openingsOf(earlier, run, () => {}, 'p2')).toEqual([]);
@@ -96,14 +96,15 @@ test('round its whole clock an opening is what it was, and to and fro as well', 
         const opening = {
           piece: 'p',
           kind,
+          clock: 'round' as const,
           period: whole,
           from: 0,
           passable,
           ...figuresOf(passable),
         };
-        expect(shiftedOpening(shiftedOpening(opening, seconds), -seconds)).toEqual(opening);
+        expect(shiftedOpening(shiftedOpening(opening, seconds)!, -seconds)).toEqual(opening);
         expect(shiftedOpening(opening, whole)).toEqual(opening);
-        expect(shiftedOpening(opening, seconds).share).toBe(opening.share);
+        expect(shiftedOpening(opening, seconds)!.share).toBe(opening.share);
       },
     ),
   );
@@ -218,6 +219,98 @@ test.each(['gate', 'floor'] as const)(
     expect(differ).toEqual([]);
   },
 );
+
+/** A gate in the way that a timer opens, for a while or for good. */
+const onATimer = (lasts: number | undefined, once?: true) => ({
+  ...courseOf(
+    floor(-5, 40),
+    { family: 'gate', at: [6, 0, 0], size: [0.4, 2.4, 4], params: { opens: 'link' } },
+    { family: 'lantern', at: [30, 0, 0] },
+  ),
+  links: [
+    {
+      id: 'l0',
+      cue: { kind: 'timer' as const, seconds: 3 },
+      effects: [{ kind: 'open' as const, pieces: ['p3'], seconds: lasts }],
+      once,
+    },
+  ],
+});
+
+test.each([
+  { lasts: 1.6, once: undefined, clock: 'round', period: 3 },
+  { lasts: 1.6, once: true, clock: 'once', period: 20 },
+  { lasts: undefined, once: undefined, clock: 'once', period: 20 },
+] as const)(
+  'what a timer opens for $lasts s, once: $once, is open as one that waits longer finds it',
+  ({ lasts, once, clock, period }) => {
+    const made = onATimer(lasts, once);
+    const wait = 3 * 120;
+    const run = (ticks: number) => runOf(made, [ticks, 0, 0, 0], [700, 16, 0, 0]);
+    expect(replay(made, run(wait)).finished).toBe(true);
+    const [opening, ...others] = openingsOf(made, run(wait));
+    expect(others).toEqual([]);
+    expect(opening).toMatchObject({ piece: 'p3', kind: 'by', clock, period });
+    const [{ to }] = passagesOf(made, buildWorld(made), run(wait));
+    const goal = replay(made, run(wait)).path[3 * to];
+    const differ = opening.passable.filter((opens, i) => {
+      const later = wait + i * OPENING_STEP;
+      const { path } = replay(made, runOf(made, [later, 0, 0, 0], [to - wait, 16, 0, 0]));
+      return opens !== Math.abs(path[path.length - 3] - goal) < 1;
+    });
+    expect(differ).toEqual([]);
+    if (lasts === undefined) return expect(opening).toMatchObject({ share: 1, early: 0 });
+    // Open for less than it is, by the way there.
+    const step = OPENING_STEP / 120;
+    const { early, late, share, longestWait } = opening;
+    expect(early + late).toBeGreaterThan(0.2);
+    expect(early + late).toBeLessThan(lasts);
+    expect(share).toBeCloseTo((early + late + step) / period, 6);
+    expect(longestWait).toBeCloseTo(period - early - late - step, 6);
+    if (once) expect(early).toBe(0);
+  },
+);
+
+test('what a link on the beat takes away for good comes round by no clock', () => {
+  const made = {
+    ...onATimer(undefined),
+    tempo: { beats: 120, offset: 0 },
+    links: [
+      {
+        id: 'l0',
+        cue: { kind: 'beat' as const, count: 4 },
+        effects: [{ kind: 'open' as const, pieces: ['p3'] }],
+      },
+    ],
+  };
+  const [opening] = openingsOf(made, runOf(made, [300, 0, 0, 0], [700, 16, 0, 0]));
+  expect(opening).toMatchObject({ clock: 'once', share: 1, early: 0 });
+});
+
+test('a gate that a switch opens for a while is open once after it was pressed', () => {
+  const made = courseOf(
+    floor(-5, 40),
+    { family: 'switch', at: [3, 0, 0], params: { pair: 1, after: 'shut', time: 4 } },
+    { family: 'gate', at: [12, 0, 0], params: { opens: 'pair', pair: 1 } },
+    { family: 'lantern', at: [30, 0, 0] },
+  );
+  const run = runOf(made, [60, 16, 0, 0], [30, 0, 0, 0], [700, 16, 0, 0]);
+  expect(replay(made, run)).toMatchObject({ finished: true });
+  const [opening] = openingsOf(made, run);
+  expect(opening).toMatchObject({ piece: 'p4', clock: 'once' });
+  expect(opening.passable[0]).toBe(true);
+  expect(opening.late).toBeLessThan(4);
+  expect(opening.passable[opening.passable.length - 1]).toBe(false);
+});
+
+test('a clock that does not come round tells of nothing earlier, and no wait over its end', () => {
+  const passable = Array.from({ length: 60 }, (_, i) => i < 10 || i >= 55);
+  const told = figuresOf(passable, 'once');
+  expect(told.early).toBe(0);
+  expect(told.late).toBeCloseTo((9 * OPENING_STEP) / 120, 9);
+  expect(told.longestWait).toBeCloseTo((45 * OPENING_STEP) / 120, 9);
+  expect(figuresOf([true, true, true], 'once').late).toBeCloseTo((2 * OPENING_STEP) / 120, 9);
+});
 
 test('what does not move, or stands far off, has no opening', () => {
   const still = courseOf(floor(-5, 40), { family: 'lantern', at: [10, 0, 0] });

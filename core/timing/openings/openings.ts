@@ -26,15 +26,17 @@ const NEAR = 1;
 export interface Opening {
   readonly piece: string;
   readonly kind: PassageKind;
-  /** Seconds of its clock that were tried. */
+  /** Whether its clock comes round, or it comes and goes by what happens once. */
+  readonly clock: Passage['clock'];
+  /** Seconds of its clock, or after the run came, that were tried. */
   readonly period: number;
   /** The tick at which the run set out to pass it. */
   readonly from: number;
   /** For arrivals so many steps later than the run's whether one passes. */
   readonly passable: readonly boolean[];
-  /** The part of the period that is passable. */
+  /** The part of that time that is passable. */
   readonly share: number;
-  /** How much earlier and later than the run one may come, s. */
+  /** How much earlier and later than the run one may come, s; of what happens once only later arrivals are tried. */
   readonly early: number;
   readonly late: number;
   /** The longest time it is shut, s. */
@@ -70,7 +72,7 @@ export function openingsOf(
 }
 
 function openingOf(world: World, pressed: Pressed, passage: Passage): Opening {
-  const { piece, kind, period, from, to, state } = passage;
+  const { piece, kind, clock, period, from, to, state } = passage;
   const goal = arrival(world, pressed, cloneState(state), from, to).state;
   const steps = Math.max(1, Math.ceil(ticksOfPeriod(passage) / OPENING_STEP));
   const waiting = cloneState(state);
@@ -87,7 +89,7 @@ function openingOf(world: World, pressed: Pressed, passage: Passage): Opening {
       else tickHeld(world, waiting, held, hear);
     }
   }
-  return { piece, kind, period, from, passable, ...figuresOf(passable) };
+  return { piece, kind, clock, period, from, passable, ...figuresOf(passable, clock) };
 }
 
 /** The inputs of a passage played from a state. */
@@ -114,9 +116,10 @@ function alike(world: World, { piece, kind }: Passage, a: RunState, goal: RunSta
   return dx * dx + dy * dy + dz * dz < NEAR * NEAR && (!stands(goal) || stands(a));
 }
 
-/** What is told of the arrivals that pass; the first is the run's own, and the clock comes round. */
+/** What is told of the arrivals that pass, the first being the run's own. */
 export function figuresOf(
   passable: readonly boolean[],
+  clock: Passage['clock'] = 'round',
 ): Pick<Opening, 'share' | 'early' | 'late' | 'longestWait'> {
   const count = passable.length;
   const seconds = (steps: number) => (steps * OPENING_STEP) / TICKS_PER_SECOND;
@@ -127,14 +130,14 @@ export function figuresOf(
     return steps;
   };
   let [shut, longest] = [0, 0];
-  // Twice round, so that what is shut over the clock's end is seen whole.
-  for (let i = 0; i < 2 * count; i++) {
+  // Twice round where it comes round, so that what is shut over the clock's end is seen whole.
+  for (let i = 0; i < (clock === 'round' ? 2 : 1) * count; i++) {
     shut = passable[i % count] ? 0 : shut + 1;
     longest = Math.max(longest, shut);
   }
   return {
     share: passable.filter(Boolean).length / count,
-    early: seconds(run(-1)),
+    early: clock === 'round' ? seconds(run(-1)) : 0,
     late: seconds(run(1)),
     longestWait: seconds(Math.min(count, longest)),
   };
@@ -142,10 +145,11 @@ export function figuresOf(
 
 /**
  * An opening when its mover is earlier by some seconds and all else stays: what was open so much later is open now.
- * A clock that was cut off is taken to come round as well.
+ * A clock that was cut off is taken to come round as well; of what happens once nothing is known but how it was.
  */
-export function shiftedOpening(opening: Opening, seconds: number): Opening {
-  const { passable } = opening;
+export function shiftedOpening(opening: Opening, seconds: number): Opening | null {
+  const { clock, passable } = opening;
+  if (clock === 'once') return seconds === 0 ? opening : null;
   const count = passable.length;
   const by = Math.round((seconds * TICKS_PER_SECOND) / OPENING_STEP);
   const shifted = passable.map((_, i) => passable[(((i + by) % count) + count) % count]);

@@ -1,25 +1,26 @@
 import { commonPeriod, commonSeconds, TICKS_PER_SECOND } from '../../motion';
 import { beginningOfRun, cloneState, type Run, type RunState, tick, type World } from '../../run';
 import type { Course } from '../../course';
-import { beatPeriods, motionsOver } from '../clock';
+import { type Comings, comingsOf, motionsOver } from '../clock';
 import { inputAt, playTo, pressedOf } from '../pressed';
 
 /** How far from a mover's reach one is safe of it, m. */
 const CLEAR = 0.5;
 /** Ticks on still ground that make a safe stand. */
 const FIRM = 12;
-/** Longest time a mover is looked at, s. */
+/** Longest time a mover is looked at, and how long what comes and goes but once, s. */
 const MOST_SECONDS = 20;
 
 /** How one comes past something that moves: by it, or, where it carries, onto it and off it again. */
 export type PassageKind = 'by' | 'on' | 'off';
 
-/** A stretch of a run by something that moves, or that links on the beat bring and take away: from a stand before it to one after it. */
+/** A stretch of a run by something that moves, or comes and goes: from a stand before it to one after it. */
 export interface Passage {
   /** The piece that moves, or comes and goes. */
   readonly piece: string;
   readonly kind: PassageKind;
-  /** Seconds until it and all that carries it stand as they did, at most 20. */
+  readonly clock: Comings['clock'];
+  /** Seconds until it and all that carries it stand as they did, at most 20; 20 where they never do. */
   readonly period: number;
   /** The ticks of the stands, and how the run stood at the first. */
   readonly from: number;
@@ -41,12 +42,7 @@ interface Seen {
 const REST = 0.05;
 
 /** Where the runner stood, and states of it now and then to begin from. */
-function seen(
-  course: Course,
-  world: World,
-  run: Run,
-  timed: { readonly has: (piece: number) => boolean },
-): Seen {
+function seen(course: Course, world: World, run: Run, comings: ReadonlyMap<number, Comings>): Seen {
   const { state } = beginningOfRun(course, world, run);
   const pressed = pressedOf(run);
   const path: [number, number, number][] = [[state.x, state.y, state.z]];
@@ -58,7 +54,7 @@ function seen(
     tick(world, state, inputAt(pressed, state.tick), () => {});
     const ground = state.ground >= 0 ? world.colliders[state.ground] : null;
     // What moves, gives way or comes and goes is no place to wait on.
-    const still = ground && ground.mover < 0 && ground.gate < 0 && !timed.has(ground.piece);
+    const still = ground && ground.mover < 0 && ground.gate < 0 && !comings.has(ground.piece);
     since = still ? since + 1 : 0;
     path.push([state.x, state.y, state.z]);
     firm.push(since >= FIRM);
@@ -97,26 +93,17 @@ function reachOf(
  * @param run the run
  */
 export function passagesOf(course: Course, world: World, run: Run): Passage[] {
-  const timed = beatPeriods(course, world);
-  const left = seen(course, world, run, timed);
+  const comings = comingsOf(course, world);
+  const left = seen(course, world, run, comings);
   const { path, firm } = left;
   const { radius, half } = world.bodies[0];
   const height = 2 * (radius + half);
   const found: Omit<Passage, 'state'>[] = [];
   world.pieces.forEach(({ id }, piece) => {
-    const beats = timed.get(piece) ?? [];
-    const reach = reachOf(world, piece, beats.length > 0);
+    const reach = reachOf(world, piece, comings.has(piece));
     if (!reach) return;
-    const period = commonSeconds(
-      [
-        commonPeriod(
-          motionsOver(world, Math.max(world.pieceMovers[piece], world.partMovers[piece])),
-          MOST_SECONDS,
-        ),
-        ...beats,
-      ].filter((seconds) => seconds > 0),
-      MOST_SECONDS,
-    );
+    const { clock, periods } = comings.get(piece) ?? { clock: 'round', periods: [] };
+    const period = clock === 'once' ? MOST_SECONDS : secondsRound(world, piece, periods);
     // What chases or drifts goes by no clock.
     if (period === 0) return;
     const by = (at: number) =>
@@ -130,10 +117,23 @@ export function passagesOf(course: Course, world: World, run: Run): Passage[] {
     while (from > 0 && !(firm[from] && !by(from))) from--;
     let to = first;
     while (to < path.length - 1 && !(firm[to] && !by(to))) to++;
-    found.push(...rideOf(left, piece, { piece: id, kind: 'by', period, from, to }));
+    found.push(...rideOf(left, piece, { piece: id, kind: 'by', clock, period, from, to }));
   });
   return withStates(course, world, run, found);
 }
+
+/** Seconds until a piece, all that carries it and its links are as they were; 0 where it does not move. */
+const secondsRound = (world: World, piece: number, periods: readonly number[]): number =>
+  commonSeconds(
+    [
+      commonPeriod(
+        motionsOver(world, Math.max(world.pieceMovers[piece], world.partMovers[piece])),
+        MOST_SECONDS,
+      ),
+      ...periods,
+    ].filter((seconds) => seconds > 0),
+    MOST_SECONDS,
+  );
 
 /**
  * A passage as it is: of what carries the runner getting on it is one, and getting off it, from where the runner last

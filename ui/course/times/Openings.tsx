@@ -10,10 +10,22 @@ import { nameIn } from './nameIn';
 import { useAskedJob } from './useAskedJob';
 
 /** How early and late one may come, and how long one may have to wait, in words. */
-export function openingWords({ share, early, late, longestWait, period }: Opening): string {
+export function openingWords(opening: Opening): string {
+  const { clock, share, early, late, longestWait, period } = opening;
+  if (clock === 'once') return onceWords(opening);
   if (share === 1) return 'Open all the time.';
   const open = `Open ${Math.round(share * 100)} % of ${period.toFixed(1)} s.`;
   return `${open} This run might have come ${early.toFixed(2)} s earlier or ${late.toFixed(2)} s later. Longest wait ${longestWait.toFixed(1)} s.`;
+}
+
+/** The same of what comes and goes by something that happens once. */
+function onceWords({ passable, share, late, period }: Opening): string {
+  if (share === 1) return 'Open however much later one comes.';
+  const open = `This run might have come ${late.toFixed(2)} s later.`;
+  const stays = passable.indexOf(true, Math.round(passable.length * (late / period)) + 1) < 0;
+  return stays
+    ? `${open} After that it stays shut.`
+    : `${open} Open ${Math.round(share * 100)} % of the ${period.toFixed(0)} s from then on.`;
 }
 
 /** When one may come by each mover on the way, when asked for. */

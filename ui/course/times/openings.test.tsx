@@ -23,9 +23,23 @@ const COURSE = layPieces(emptyCourse('Trial'), [
   { family: 'drift', at: [4, 0, 0], name: 'Ferry slab' },
 ]);
 const opening = (passable: boolean[], change: Partial<Opening> = {}): Opening => ({
-  ...{ piece: 'p2', kind: 'by', period: 2.4, from: 100, passable, share: 0.5 },
+  ...{ piece: 'p2', kind: 'by', clock: 'round', period: 2.4, from: 100, passable, share: 0.5 },
   ...{ early: 0.2, late: 0.45, longestWait: 1.2 },
   ...change,
+});
+
+test('what happens once is told of later arrivals alone', () => {
+  const once = (passable: boolean[], change: Partial<Opening> = {}) =>
+    openingWords(opening(passable, { clock: 'once', period: 20, early: 0, ...change }));
+  expect(once([true, true], { share: 1 })).toBe('Open however much later one comes.');
+  const shut = Array.from({ length: 1200 }, (_, i) => i <= 90);
+  expect(once(shut, { late: 1.5, share: 0.075 })).toBe(
+    'This run might have come 1.50 s later. After that it stays shut.',
+  );
+  const again = shut.map((opens, i) => opens || i > 600);
+  expect(once(again, { late: 1.5, share: 0.57 })).toBe(
+    'This run might have come 1.50 s later. Open 57 % of the 20 s from then on.',
+  );
 });
 
 test('the spans of a clock are all that passes and nothing else', () => {

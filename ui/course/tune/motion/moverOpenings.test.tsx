@@ -30,6 +30,7 @@ const OPENING: Opening = {
   ...{
     piece: 'p2',
     kind: 'by' as const,
+    clock: 'round' as const,
     period: 2,
     from: 100,
     share: 0.25,
