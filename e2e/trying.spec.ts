@@ -91,7 +91,18 @@ test('a moment is kept and begun from, a run is watched, and a broken way is tol
   const chart = await page.getByRole('img', { name: /along the way/ }).boundingBox();
   await page.mouse.click(chart!.x + chart!.width * 0.8, chart!.y + chart!.height / 2);
   await expect(at).not.toHaveText(held!);
-  // So does its line, touched in the scene a little behind the runner.
+  // So does its ribbon, by a touch and by keys, to when the run was there.
+  const ribbon = (await page.getByLabel('The run along its way').boundingBox())!;
+  await page.mouse.click(ribbon.x + ribbon.width * 0.25, ribbon.y + ribbon.height / 2);
+  const quarter = Number(await at.textContent());
+  await page.mouse.click(ribbon.x + ribbon.width * 0.75, ribbon.y + ribbon.height / 2);
+  await expect(async () =>
+    expect(Number(await at.textContent())).toBeGreaterThan(quarter),
+  ).toPass();
+  const late = await at.textContent();
+  await page.getByLabel('The run along its way').press('ArrowLeft');
+  await expect(at).not.toHaveText(late!);
+  // And its line, touched in the scene a little behind the runner.
   const scene = (await page.getByTestId('watch-scene').boundingBox())!;
   const sought = await at.textContent();
   await expect(async () => {
