@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http';
 import type { Context } from './api/context';
 import { bin } from './api/bin';
 import { courses } from './api/courses';
+import { explore } from './api/explore';
 import { kits } from './api/kits';
 import { makers } from './api/makers';
 import { proofs } from './api/proofs';
@@ -62,7 +63,7 @@ function api(context: Context) {
     .use(...requestLimits(context.config))
     .use(cookieParser())
     .use(
-      ...[makers, courses, versions, proofs, kits, recordings, bin, published, runs].map(
+      ...[makers, courses, versions, proofs, kits, recordings, bin, published, explore, runs].map(
         (resource) => resource(context),
       ),
     )

@@ -271,6 +271,8 @@ export const CourseSchema = v.looseObject({
   ),
   notes: v.optional(text(4000)),
   welcome: v.optional(text(200)),
+  /** What is said of it where it is found. */
+  description: v.optional(text(1000)),
   targets: v.optional(TargetsSchema),
   /** Height below which a run returns to its last checkpoint, metres; left out to follow the pieces. */
   tide: v.optional(coordinate),

@@ -43,14 +43,16 @@ export const ProofState = v.nullable(
   v.object({ time: v.number(), fresh: v.boolean(), run: RunSchema }),
 );
 
+/** The link's name, whether what is published is the course as it is now, and whether it is up. */
+const PublishedState = v.object({ slug: v.string(), current: v.boolean(), shown: v.boolean() });
+
 export const CourseAnswer = v.object({
   id: v.string(),
   revision: v.number(),
   course: CourseSchema,
   changed: v.number(),
   proof: ProofState,
-  /** The link's name, and whether what is published is the course as it is now. */
-  published: v.nullable(v.object({ slug: v.string(), current: v.boolean() })),
+  published: v.nullable(PublishedState),
 });
 
 /** A course as lists tell of it. */
@@ -65,7 +67,7 @@ export const CourseSummary = v.object({
   length: v.number(),
   changed: v.number(),
   proof: v.nullable(v.object({ time: v.number(), fresh: v.boolean() })),
-  published: v.nullable(v.object({ slug: v.string(), current: v.boolean() })),
+  published: v.nullable(PublishedState),
 });
 export const CourseListAnswer = v.object({ courses: v.array(CourseSummary) });
 export const SavedAnswer = v.object({ revision: v.number(), changed: v.number() });
@@ -136,6 +138,13 @@ export const PublishedAnswer = v.object({
   best: v.array(BestTime),
   /** Seconds of the maker's own run of the course as it is published, where there is one. */
   makerTime: v.nullable(v.number()),
+  edition: v.number(),
+  tries: v.number(),
+  finishes: v.number(),
+  likes: v.number(),
+  /** Whether the viewer likes it, and whether it is the viewer's own. */
+  liked: v.boolean(),
+  own: v.boolean(),
 });
 
 /** Demo courses, to run or to take apart. */
@@ -151,6 +160,59 @@ export const DemosAnswer = v.object({
     }),
   ),
 });
+
+/** Lengths that are looked for, from and to so many metres. */
+export const LENGTHS = { short: [0, 100], middling: [100, 300], long: [300, Infinity] } as const;
+/** What published courses may be ordered by: when, how many like them, how often they are run, how near the best are. */
+export const EXPLORE_ORDERS = ['new', 'liked', 'run', 'close'] as const;
+
+/** What is asked of the published courses, as an address says it. */
+export const ExploreQuery = v.object({
+  words: v.optional(v.pipe(v.string(), v.maxLength(100, 'has more than 100 letters')), ''),
+  kind: v.optional(v.picklist(COURSE_KINDS, 'is no kind of course')),
+  runner: v.optional(v.picklist(RUNNERS, 'is no runner')),
+  length: v.optional(v.picklist(['short', 'middling', 'long'], 'is no length')),
+  /** Whether those the viewer has finished are left out. */
+  unfinished: v.optional(v.picklist(['yes'], 'is yes or left out')),
+  /** Whether only those of the last seven days are shown. */
+  week: v.optional(v.picklist(['yes'], 'is yes or left out')),
+  order: v.optional(v.picklist(EXPLORE_ORDERS, 'is no order'), 'new'),
+  /** Where the answer before ended. */
+  after: v.optional(v.pipe(v.string(), v.maxLength(100))),
+});
+
+/** A published course as it is found. */
+export const Listing = v.object({
+  slug: v.string(),
+  hash: v.string(),
+  name: v.string(),
+  maker: v.string(),
+  kind: v.picklist(COURSE_KINDS),
+  runner: v.picklist(RUNNERS),
+  /** Metres. */
+  length: v.number(),
+  /** Of its maker's own run, s; strokes where the fewest win. */
+  time: v.number(),
+  strokes: v.optional(v.number()),
+  edition: v.number(),
+  published: v.number(),
+  /** How often it was begun for the list, and finished, as it now is. */
+  tries: v.number(),
+  finishes: v.number(),
+  likes: v.number(),
+  /** Whether the viewer has finished it. */
+  finished: v.boolean(),
+});
+export const ExploreAnswer = v.object({
+  courses: v.array(Listing),
+  /** What the rest is asked for by; null where this was all. */
+  next: v.nullable(v.string()),
+});
+
+export const LikeBody = v.object({ liked: v.boolean() });
+export const LikeAnswer = v.object({ likes: v.number() });
+/** Whether a published course is up: its maker may take it down and put it back. */
+export const ShownBody = v.object({ shown: v.boolean() });
 
 /** Leave to run a published course for the list: the seed its chance comes from. */
 export const AttemptAnswer = v.object({
@@ -186,6 +248,8 @@ export type CourseListed = v.InferOutput<typeof CourseSummary>;
 export type KitListed = v.InferOutput<typeof KitSummary>;
 export type Bin = v.InferOutput<typeof BinAnswer>;
 export type Attempt = v.InferOutput<typeof AttemptAnswer>;
+export type ExploreAsked = v.InferInput<typeof ExploreQuery>;
+export type CourseFound = v.InferOutput<typeof Listing>;
 export type PublishedCourse = v.InferOutput<typeof PublishedAnswer>;
 
 /** What a maker or player without a name is called. */

@@ -2,7 +2,7 @@ import { Router, type Request, type Response } from 'express';
 import type { Knex } from 'knex';
 import type * as v from 'valibot';
 import { CourseListAnswer, DoneAnswer, type CourseListed, type SavedAnswer } from '@/core/protocol';
-import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
+import type { BodyRow, CourseRow, ListingRow, PublishedRow, SummaryColumns } from '../db/rows';
 import { handler, HttpError, NoBody, readText, sendJson, sendPicture, textOf } from '../http';
 import type { TakenCourse } from '../threads/intake';
 import { taken } from '../threads/pool';
@@ -152,16 +152,18 @@ function changedColumns(course: TakenCourse): Partial<SummaryColumns> {
 
 /** What of courses is published, and whether it is as they are now. */
 async function publishedOf(db: Knex, rows: readonly Pick<CourseRow, 'id' | 'shown'>[]) {
-  const out = await db<PublishedRow>('published')
-    .whereIn(
-      'course',
-      rows.map(({ id }) => id),
-    )
-    .select('slug', 'course', 'shown');
+  const out: (Pick<PublishedRow, 'slug' | 'course' | 'shown'> & Pick<ListingRow, 'taken'>)[] =
+    await db('published')
+      .join('listings', 'listings.slug', 'published.slug')
+      .whereIn(
+        'published.course',
+        rows.map(({ id }) => id),
+      )
+      .select('published.slug', 'published.course', 'published.shown', 'listings.taken');
   const byCourse = new Map(out.map((row) => [row.course, row]));
   return rows.map(({ id, shown }) => {
     const row = byCourse.get(id);
-    return row ? { slug: row.slug, current: row.shown === shown } : null;
+    return row ? { slug: row.slug, current: row.shown === shown, shown: row.taken === null } : null;
   });
 }
 

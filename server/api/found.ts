@@ -1,10 +1,10 @@
 import type { Knex } from 'knex';
 import type { PublishedRow } from '../db/rows';
-import { notFound } from '../http';
+import { HttpError, notFound } from '../http';
 
 /**
  * What is published under a name, as far as it is asked for.
- * @throws HttpError 404 when there is nothing, or its course is in the bin
+ * @throws HttpError 404 when there is nothing, or its course is in the bin; 410 while its maker has it down
  */
 export async function findPublished<More extends keyof PublishedRow = 'slug'>(
   db: Knex,
@@ -13,8 +13,15 @@ export async function findPublished<More extends keyof PublishedRow = 'slug'>(
 ): Promise<Pick<PublishedRow, 'slug' | 'course' | 'hash' | More>> {
   const row = await db<PublishedRow>('published')
     .join('courses', 'courses.id', 'published.course')
-    .where({ slug, 'courses.deleted': null })
-    .first(['slug', 'course', 'hash', ...more].map((column) => `published.${column}`));
+    .join('listings', 'listings.slug', 'published.slug')
+    .where({ 'published.slug': slug, 'courses.deleted': null })
+    .first([
+      ...['slug', 'course', 'hash', ...more].map((column) => `published.${column}`),
+      'listings.taken',
+    ]);
   if (!row) throw notFound('The course');
-  return row as Pick<PublishedRow, 'slug' | 'course' | 'hash' | More>;
+  const { taken, ...found } = row as { taken: number | null } & PublishedRow;
+  if (taken !== null)
+    throw new HttpError(410, 'taken-down', 'Its maker has taken the course down.');
+  return found;
 }

@@ -1,12 +1,20 @@
 import { Router } from 'express';
+import type { Knex } from 'knex';
 import type { CourseKind } from '@/core/course';
 import { slugOf } from '@/core/formats';
-import { ProofAnswer, PublishAnswer, RunBody } from '@/core/protocol';
+import {
+  DoneAnswer,
+  ProofAnswer,
+  PublishAnswer,
+  RunBody,
+  ShownBody,
+  UNNAMED,
+} from '@/core/protocol';
 import { ranksBefore } from '@/core/run';
-import type { BodyRow, CourseRow, PublishedRow } from '../db/rows';
-import { handler, HttpError, NoBody, readJson } from '../http';
+import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
+import { handler, HttpError, NoBody, notFound, readJson } from '../http';
 import type { Context } from './context';
-import { ownCourse } from './owned';
+import { type Listed, ownCourse } from './owned';
 import { newId } from './session';
 
 /** That a maker's course can be finished, and its publishing. */
@@ -51,24 +59,55 @@ export function proofs(context: Context): Router {
             'Finish the course as it now is, from its start and without help, before publishing it.',
           );
         }
-        const { document, svg, length } = await pool.run('showDocument', row.document);
+        const { document, svg, length, description } = await pool.run('showDocument', row.document);
         const known = await db<PublishedRow>('published').where('course', row.id).first('slug');
         const slug =
           known?.slug ?? `${slugOf(row.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
-        await db<PublishedRow>('published')
-          .insert({
-            slug,
-            course: row.id,
-            document,
-            hash: row.hash,
-            shown: row.shown,
-            length,
-            picture: svg,
-            published: Date.now(),
-          })
-          .onConflict('slug')
-          .merge();
+        const { id: course, hash, shown } = row;
+        const now = Date.now();
+        await db.transaction(async (trx) => {
+          await trx<PublishedRow>('published')
+            .insert({ slug, course, document, hash, shown, length, picture: svg, published: now })
+            .onConflict('slug')
+            .merge();
+          await list(trx, row, { slug, length, description, published: now });
+        });
         return { slug };
       }),
+    )
+    .put(
+      '/courses/:id/published',
+      readJson,
+      handler({ body: ShownBody, answer: DoneAnswer }, async ({ shown }, req) => {
+        const { id } = await ownCourse(context, req);
+        const done = await db<ListingRow>('listings')
+          .where('course', id)
+          .update({ taken: shown ? null : Date.now() });
+        if (done === 0) throw notFound('What is published of it');
+        return { done: true };
+      }),
     );
+}
+
+/** Has a course be found as it is published now. Where a run feels a change it is another edition, with tries of its own. */
+async function list(
+  trx: Knex.Transaction,
+  { id: course, ...row }: Listed,
+  told: Pick<ListingRow, 'slug' | 'length' | 'description' | 'published'>,
+): Promise<void> {
+  const { slug } = told;
+  const { name, kind, runner, hash } = row;
+  const { name: maker } = (await trx<MakerRow>('makers').where('id', row.maker).first('name'))!;
+  const own = { course, maker_id: row.maker, maker: maker ?? UNNAMED };
+  const proof = { time: row.proof_time!, strokes: row.proof_strokes };
+  const columns = { ...told, ...own, ...proof, name, kind, runner, hash, taken: null };
+  const before = await trx<ListingRow>('listings').where({ slug }).first('hash', 'edition');
+  if (!before) await trx<ListingRow>('listings').insert(columns);
+  else if (before.hash === hash) await trx<ListingRow>('listings').where({ slug }).update(columns);
+  else {
+    const anew = { edition: before.edition + 1, tries: 0, finishes: 0, closeness: null };
+    await trx<ListingRow>('listings')
+      .where({ slug })
+      .update({ ...columns, ...anew });
+  }
 }

@@ -1,5 +1,6 @@
 import { Router } from 'express';
-import type { MakerRow, PublishedRow } from '../db/rows';
+import type { Knex } from 'knex';
+import type { LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { DEMO_MAKER } from '../db/seed';
 import { DemosAnswer, UNNAMED, type CourseListed } from '@/core/protocol';
 import { handler, NoBody, param, sendJson, sendPicture } from '../http';
@@ -7,6 +8,16 @@ import { bestTimes } from './boards';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { makerOf } from './session';
+
+/** What is told of a published course beside itself, to a viewer. */
+async function listingOf(db: Knex, slug: string, viewer: string) {
+  const row = (await db<ListingRow>('listings')
+    .where({ slug })
+    .first('edition', 'tries', 'finishes', 'likes', 'maker_id'))!;
+  const { maker_id: owner, ...told } = row;
+  const liked = await db<LikeRow>('likes').where({ slug, maker: viewer }).first('slug');
+  return { ...told, liked: liked !== undefined, own: owner === viewer };
+}
 
 /** Published courses, for everyone. */
 export function published(context: Context): Router {
@@ -43,7 +54,8 @@ export function published(context: Context): Router {
       const { slug, hash, length, published: since } = row;
       const makerTime = maker?.proof_hash === hash ? maker.proof_time : null;
       const made = { maker: maker?.name ?? UNNAMED, makerTime, published: since };
-      const fields = { slug, hash, ...made, length, best };
+      const told = await listingOf(db, slug, player?.id ?? '');
+      const fields = { slug, hash, ...made, ...told, length, best };
       sendJson(res, fields, { course: row.document });
     })
     .get('/published/:slug/picture', async (req, res) => {

@@ -13,7 +13,7 @@ import {
   UNNAMED,
 } from '@/core/protocol';
 import { ranksBefore, type Run, type Score } from '@/core/run';
-import type { AttemptRow, CourseRow, MakerRow, PublishedRow, RunRow } from '../db/rows';
+import type { AttemptRow, CourseRow, ListingRow, MakerRow, PublishedRow, RunRow } from '../db/rows';
 import { inputsDigest } from '../digest';
 import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
 import { nameKey, refuseReserved } from '../names';
@@ -43,6 +43,7 @@ export function runs(context: Context): Router {
         const row = { id: newId(12), slug, maker, hash, seed, given: Date.now(), inputs: null };
         await db.transaction(async (trx) => {
           await trx<AttemptRow>('attempts').insert(row);
+          await trx<ListingRow>('listings').where({ slug }).increment('tries', 1);
           const open = { slug, maker, inputs: null };
           const old = await trx<AttemptRow>('attempts')
             .where(open)
@@ -104,6 +105,7 @@ export function runs(context: Context): Router {
             run: JSON.stringify({ ...run, claim: time }),
             made: Date.now(),
           });
+          await noteFinish(trx, { slug, hash }, kind as CourseKind);
         });
         res.status(201);
         return answer(score);
@@ -208,6 +210,22 @@ async function playersName(db: Knex, player: string | undefined): Promise<string
     'name-taken',
     `${player} is a maker here. Sign in to run under that name, or choose another.`,
   );
+}
+
+/** Counts a finish, and how near the best three now are to each other. */
+async function noteFinish(
+  db: Knex,
+  { slug, hash }: Pick<RunRow, 'slug' | 'hash'>,
+  kind: CourseKind,
+): Promise<void> {
+  const best = await db<RunRow>('runs')
+    .where({ slug, hash })
+    .orderBy(['strokes', 'time', 'made', 'id'])
+    .limit(3)
+    .select('time', 'strokes');
+  const [first, , third] = best.map(({ time, strokes }) => (kind === 'strokes' ? strokes : time));
+  const closeness = third === undefined ? null : (third - first) / first;
+  await db<ListingRow>('listings').where({ slug }).increment('finishes', 1).update({ closeness });
 }
 
 /** Keeps a run if it is its maker's best on the course. */

@@ -75,7 +75,7 @@ test('what was kept before is all there, in the lists and by itself', async () =
     expect((await body('/me')).name).toBe('Ìomhar');
     const [entry] = (await body('/courses')).courses;
     expect(entry).toMatchObject({ id: 'c1', name: 'From before', pieces: 3, kind: 'point' });
-    expect(entry.published).toEqual({ slug: 'old', current: true });
+    expect(entry.published).toEqual({ slug: 'old', current: true, shown: true });
     expect((await body('/courses/c1')).course).toEqual(course);
     expect((await body('/courses/c1/versions')).versions).toHaveLength(2);
     expect((await body('/courses/c1/versions/1')).course).toEqual(course);
@@ -84,6 +84,10 @@ test('what was kept before is all there, in the lists and by itself', async () =
     // Of each player's runs the best is left.
     const { best } = await body('/published/old');
     expect(best.map(({ time }: { time: number }) => time)).toEqual([7, 8]);
+    // And it is found, with as many finishes as there are players.
+    expect((await body('/explore?words=before')).courses).toMatchObject([
+      { slug: 'old', maker: 'Ìomhar', tries: 2, finishes: 2, likes: 0 },
+    ]);
     // The name is taken, however it is written.
     const other = new Somebody(running.port);
     const claim = { name: 'ÌOMHAR', passphrase: 'grey seals sing' };

@@ -3,6 +3,7 @@ import { toCourse } from '@/core/course';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { pack, summaryOf } from '../threads/intake';
+import { explore } from './explore';
 
 const migrations: Record<string, Knex.Migration> = {
   '001_makers': {
@@ -287,6 +288,7 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.alterTable('runs', (t) => t.dropColumn('open'));
     },
   },
+  '010_explore': explore,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

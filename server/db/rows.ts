@@ -67,6 +67,37 @@ export interface PublishedRow {
   published: number;
 }
 
+/** What a published course is found by; see the migration. */
+export interface ListingRow {
+  id: number;
+  slug: string;
+  course: string;
+  maker_id: string;
+  name: string;
+  description: string;
+  maker: string;
+  kind: string;
+  runner: string;
+  length: number;
+  time: number;
+  strokes: number | null;
+  hash: string;
+  edition: number;
+  tries: number;
+  finishes: number;
+  likes: number;
+  closeness: number | null;
+  published: number;
+  taken: number | null;
+}
+
+/** That somebody likes a published course. */
+export interface LikeRow {
+  slug: string;
+  maker: string;
+  made: number;
+}
+
 export interface RunRow {
   id: number;
   slug: string;

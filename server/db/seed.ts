@@ -7,7 +7,7 @@ import { DEMO_RUNS } from '@/demo/runs';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { inTenths, shownOf, summaryOf } from '../threads/intake';
-import type { BodyRow, CourseRow, MakerRow, PublishedRow, RunRow } from './rows';
+import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow, RunRow } from './rows';
 
 /** How the ids of the demo's makers begin. */
 export const DEMO_MAKER = 'demo-';
@@ -53,6 +53,14 @@ export async function seedDemo(db: Knex): Promise<void> {
         ...{ slug, course: slug, hash, shown, length, picture: null },
         document: shownOf(course),
         published: now,
+      });
+      await trx<ListingRow>('listings').insert({
+        ...{ slug, course: slug, hash, length, published: now },
+        ...{ maker_id: await maker(name), maker: name, description: course.description ?? '' },
+        ...{ name: course.name, kind: course.kind, runner: course.runner.kind },
+        ...{ time: proof.run.claim, strokes: strokesOf(course, proof.run) },
+        // Each of the demo's runs was one try that arrived.
+        ...{ tries: runs.length, finishes: runs.length },
       });
       for (const { player, run } of runs) {
         await trx<RunRow>('runs').insert({

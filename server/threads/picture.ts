@@ -25,10 +25,12 @@ const drawn = (course: Course): Drawn => ({
 /** A course's picture and length. */
 export const drawDocument = (document: string): Drawn => drawn(toCourse(JSON.parse(document)));
 
-/** The same with the document as others may have it. */
-export function showDocument(document: string): Drawn & { readonly document: string } {
+/** The same with the document as others may have it, and what is said of the course where it is found. */
+export function showDocument(
+  document: string,
+): Drawn & { readonly document: string; readonly description: string } {
   const course = toCourse(JSON.parse(document));
-  return { document: shownOf(course), ...drawn(course) };
+  return { document: shownOf(course), description: course.description ?? '', ...drawn(course) };
 }
 
 /** An assembly's picture, as SVG text. */
