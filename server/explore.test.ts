@@ -161,8 +161,16 @@ test('filters leave out what they say, and no more', async () => {
 test('what somebody has finished is told to them, and left out when they ask', async () => {
   const { slug } = await out(named('Eel Run'));
   const [wick, fenn] = [somebody(), somebody()];
+  // One is given and never begun, one begun and heard of twice, one finished.
   await wick.ask('POST', `/published/${slug}/attempts`);
+  const { attempt } = (await wick.ask('POST', `/published/${slug}/attempts`)).body;
+  for (let i = 0; i < 2; i++) {
+    const begun = await wick.ask('PUT', `/published/${slug}/attempts/${attempt}`);
+    expect(begun.status).toBe(200);
+  }
   await wick.play(slug, runRight(walk()), 'Wick');
+  await fenn.ask('POST', '/courses', { course: walk() });
+  expect((await fenn.ask('PUT', `/published/${slug}/attempts/${attempt}`)).status).toBe(404);
   const mine = (await explored({ words: 'eel' }, wick)).courses;
   expect(mine).toMatchObject([{ finished: true, tries: 2, finishes: 1 }]);
   expect((await explored({ words: 'eel' }, fenn)).courses).toMatchObject([{ finished: false }]);
@@ -237,7 +245,7 @@ test('taken down a course is gone for all but its maker, and put back it is as i
   }
   expect((await shown(maker, true)).status).toBe(200);
   expect((await explored({ words: 'eel' })).courses).toMatchObject([
-    { tries: 2, finishes: 1, likes: 1 },
+    { tries: 1, finishes: 1, likes: 1 },
   ]);
   // And the run that was under way counts.
   expect((await wick.ask('POST', `/published/${slug}/runs`, sent)).status).toBe(201);

@@ -42,5 +42,5 @@ export async function publish(request: APIRequestContext, url: string, course: C
       data: { run, attempt, player: name },
     });
   };
-  return { slug, change, played };
+  return { slug, id, change, played };
 }

@@ -40,10 +40,18 @@ export function runs(context: Context): Router {
         const { slug, hash } = await findPublished(db, param(req, 'slug'));
         const { id: maker } = await makerOrNew(context, req, res);
         const seed = randomBytes(4).readUInt32LE();
-        const row = { id: newId(12), slug, maker, hash, seed, given: Date.now(), inputs: null };
+        const row = {
+          id: newId(12),
+          slug,
+          maker,
+          hash,
+          seed,
+          given: Date.now(),
+          begun: 0,
+          inputs: null,
+        };
         await db.transaction(async (trx) => {
           await trx<AttemptRow>('attempts').insert(row);
-          await trx<ListingRow>('listings').where({ slug }).increment('tries', 1);
           const open = { slug, maker, inputs: null };
           const old = await trx<AttemptRow>('attempts')
             .where(open)
@@ -63,6 +71,19 @@ export function runs(context: Context): Router {
         });
         res.status(201);
         return { attempt: row.id, hash, seed };
+      }),
+    )
+    .put(
+      '/published/:slug/attempts/:attempt',
+      handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
+        const { slug } = await findPublished(db, param(req, 'slug'));
+        const { id: maker } = await requireMaker(context, req);
+        const asked = { id: param(req, 'attempt'), slug, maker };
+        if (!(await db<AttemptRow>('attempts').where(asked).first('id'))) {
+          throw notFound('The attempt');
+        }
+        await db.transaction((trx) => noteBegun(trx, asked));
+        return { done: true };
       }),
     )
     .post(
@@ -105,6 +126,8 @@ export function runs(context: Context): Router {
             run: JSON.stringify({ ...run, claim: time }),
             made: Date.now(),
           });
+          // Whatever was finished was begun, even where that was not heard.
+          await noteBegun(trx, attempt);
           await noteFinish(trx, { slug, hash }, kind as CourseKind);
         });
         res.status(201);
@@ -210,6 +233,12 @@ async function playersName(db: Knex, player: string | undefined): Promise<string
     'name-taken',
     `${player} is a maker here. Sign in to run under that name, or choose another.`,
   );
+}
+
+/** Counts a try, once an attempt. */
+async function noteBegun(db: Knex, { id, slug }: Pick<AttemptRow, 'id' | 'slug'>): Promise<void> {
+  const begun = await db<AttemptRow>('attempts').where({ id, begun: 0 }).update({ begun: 1 });
+  if (begun > 0) await db<ListingRow>('listings').where({ slug }).increment('tries', 1);
 }
 
 /** Counts a finish, and how near the best three now are to each other. */

@@ -42,6 +42,10 @@ export const explore: Knex.Migration = {
       t.primary(['slug', 'maker']);
       t.index(['maker']);
     });
+    await knex.schema.alterTable('attempts', (t) => {
+      /** Whether it was begun to be run: some are given ahead. */
+      t.integer('begun').notNullable().defaultTo(0);
+    });
     await knex.raw(
       "create virtual table listing_words using fts5(name, description, maker, content='listings', content_rowid='id', " +
         "tokenize='unicode61 remove_diacritics 2', prefix='2 3')",
@@ -59,6 +63,7 @@ export const explore: Knex.Migration = {
   },
   async down(knex) {
     for (const name of TRIGGER_NAMES) await knex.raw(`drop trigger ${name}`);
+    await knex.schema.alterTable('attempts', (t) => t.dropColumn('begun'));
     await knex.schema.dropTable('listing_words');
     await knex.schema.dropTable('likes');
     await knex.schema.dropTable('listings');

@@ -125,6 +125,8 @@ export interface AttemptRow {
   hash: string;
   seed: number;
   given: number;
+  /** 1 once it was begun to be run, else 0. */
+  begun: number;
   /** Of the run sent in for it: a digest of what the player did, and what it is worth. */
   inputs: string | null;
   time: number | null;

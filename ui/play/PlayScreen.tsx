@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
 import {
+  ago,
   Button,
   Card,
   CoursePicture,
@@ -16,14 +17,26 @@ import {
 } from '../parts';
 import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
+import { triesWords } from '../explore/ExploreCard';
 import { SPACE, useColours, WIDE } from '../theme';
+import { Liked } from './Liked';
 import { RunBeside } from './RunBeside';
 
 /** What a link opens: the course, its targets and best times, and one big button. */
 export function PlayScreen({ slug }: { slug: string }) {
   const { data, error, refetch } = usePublished(slug);
   if (error) {
-    return (error as ApiError).status === 404 ? (
+    const { status } = error as ApiError;
+    if (status === 410) {
+      return (
+        <Fault
+          title="The course was taken down"
+          words={`${error.message} It may come back under the same link.`}
+          action={{ label: 'Look at other courses', act: () => router.replace('/explore') }}
+        />
+      );
+    }
+    return status === 404 ? (
       <Fault
         title="There is no such course"
         words="The link may be cut off. Ask for it again, or look at the courses of Lantern Week."
@@ -66,7 +79,17 @@ function Published({ data }: { data: PublishedCourse }) {
           <Text as="small" tint="slate">
             by {maker} · {KIND_WORDS[course.kind]} · {metres(data.length)}
           </Text>
+          <Text as="small" tint="slate" testID="play-edition">
+            {data.edition > 1 ? `Edition ${data.edition}, ` : ''}published {ago(data.published)} ·{' '}
+            {triesWords(data)}
+          </Text>
+          {course.description && <Text>{course.description}</Text>}
           {course.welcome && <Text>{course.welcome}</Text>}
+          {!data.own && (
+            <View style={{ flexDirection: 'row' }}>
+              <Liked data={data} />
+            </View>
+          )}
           <Button
             kind="main"
             title="Run"

@@ -54,6 +54,7 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
     onSuccess: (_, name) => {
       if (name) set({ player: name });
       void client.invalidateQueries({ queryKey: ['published', slug] });
+      void client.invalidateQueries({ queryKey: ['explore'] });
       void client.invalidateQueries({ queryKey: ['me'] });
     },
   });

@@ -7,24 +7,28 @@ const settled = () => new Promise(setImmediate);
 /** A server that gives seeds 1, 2 and so on, until it is away. */
 function server() {
   const state = { given: 0, away: false };
+  const begun: string[] = [];
   const ask = async () => {
     if (state.away) throw new Error('away');
     state.given++;
     return { attempt: `a${state.given}`, hash: 'h', seed: state.given };
   };
-  return { state, attempts: new Attempts(ask) };
+  return { state, begun, attempts: new Attempts(ask, (attempt) => begun.push(attempt)) };
 }
 
 test('each try has an attempt of its own, ready before it is begun', async () => {
-  const { state, attempts } = server();
+  const { state, begun, attempts } = server();
   await attempts.prepare();
   expect(state.given).toBe(2);
+  expect(begun).toEqual([]);
   expect([attempts.seedOf(0), attempts.seedOf(1)]).toEqual([1, 2]);
   await settled();
   expect(attempts.seedOf(2)).toBe(3);
   // Drawn again, a try keeps its seed.
   expect([attempts.seedOf(0), attempts.seedOf(1)]).toEqual([1, 2]);
   expect(attempts.of(2)?.attempt).toBe('a2');
+  // Of those that are given only those that are begun are tries, each once.
+  expect(begun).toEqual(['a1', 'a2', 'a3']);
 });
 
 test('without a server a try makes up its own, and later ones have attempts again', async () => {

@@ -13,8 +13,14 @@ export class Attempts {
   private readonly begun = new Map<number, number | undefined>();
   private asking = 0;
 
-  /** @param ask for an attempt; fails where the server is not in reach */
-  constructor(private readonly ask: () => Promise<Attempt>) {}
+  /**
+   * @param ask for an attempt; fails where the server is not in reach
+   * @param begin hears of each that is begun
+   */
+  constructor(
+    private readonly ask: () => Promise<Attempt>,
+    private readonly begin: (attempt: string) => void,
+  ) {}
 
   /** Has attempts be ready. The first is waited for; without a server there are none. */
   async prepare(): Promise<void> {
@@ -35,7 +41,9 @@ export class Attempts {
   /** The seed of the first, the second try and so on; none where no attempt was to be had. */
   seedOf(number: number): number | undefined {
     if (!this.begun.has(number)) {
-      this.begun.set(number, this.ready.shift()?.seed);
+      const next = this.ready.shift();
+      this.begun.set(number, next?.seed);
+      if (next) this.begin(next.attempt);
       void this.prepare();
     }
     return this.begun.get(number);
@@ -49,7 +57,15 @@ export class Attempts {
 
 /** Attempts at a published course; `ready` once it is known whether any are to be had. */
 export function useAttempts(slug: string) {
-  const attempts = useMemo(() => new Attempts(() => api.attempt(slug)), [slug]);
+  const attempts = useMemo(
+    () =>
+      new Attempts(
+        () => api.attempt(slug),
+        // Only counted: what is finished counts in any case.
+        (attempt) => void api.beginAttempt(slug, attempt).catch(() => {}),
+      ),
+    [slug],
+  );
   const { isPending } = useQuery({
     queryKey: ['attempts', slug],
     queryFn: async () => {

@@ -9,8 +9,10 @@ import {
   DemosAnswer,
   DoneAnswer,
   ErrorAnswer,
+  ExploreAnswer,
   KitAnswer,
   KitsAnswer,
+  LikeAnswer,
   MakerAnswer,
   PlayerRunAnswer,
   ProofAnswer,
@@ -22,6 +24,7 @@ import {
   SavedAnswer,
   VersionAnswer,
   VersionsAnswer,
+  type ExploreAsked,
 } from '@/core/protocol';
 import type { Run } from '@/core/run';
 
@@ -119,9 +122,22 @@ export const api = {
   keepRecording: (file: Blob) => request(RecordingAnswer, 'POST', '/recordings', file),
   removeRecording: (file: string) => request(DoneAnswer, 'DELETE', `/recordings/${file}`),
   demos: () => request(DemosAnswer, 'GET', '/demos'),
+  /** A page of the published courses that are looked for. */
+  explore: (asked: ExploreAsked) => {
+    const said = Object.entries(asked).filter((field): field is [string, string] => !!field[1]);
+    return request(ExploreAnswer, 'GET', `/explore?${new URLSearchParams(said)}`);
+  },
+  like: (slug: string, liked: boolean) =>
+    request(LikeAnswer, 'PUT', `/published/${slug}/like`, { liked }),
+  /** Takes what is published of a course down, or puts it back. */
+  show: (id: string, shown: boolean) =>
+    request(DoneAnswer, 'PUT', `/courses/${id}/published`, { shown }),
   published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
   /** Leave to run for the list, with the seed the run's chance comes from. */
   attempt: (slug: string) => request(AttemptAnswer, 'POST', `/published/${slug}/attempts`),
+  /** Says that an attempt is begun. */
+  beginAttempt: (slug: string, attempt: string) =>
+    request(DoneAnswer, 'PUT', `/published/${slug}/attempts/${attempt}`),
   /** A run on the list of a published course, or its maker's, to be seen run. */
   shownRun: async (slug: string, run: string) =>
     (await request(ShownRunAnswer, 'GET', `/published/${slug}/runs/${run}`)).run,

@@ -82,6 +82,16 @@ export function PlanPanel() {
         onChangeText={(welcome) => set({ welcome: welcome || undefined }, 'welcome')}
       />
       <Field
+        label="Description"
+        multiline
+        value={course.description ?? ''}
+        maxLength={1000}
+        placeholder="What it is found by, beside its name"
+        onChangeText={(description) =>
+          set({ description: description || undefined }, 'description')
+        }
+      />
+      <Field
         label="Notes"
         multiline
         value={course.notes ?? ''}

@@ -8,6 +8,7 @@ import { useCheckOf, useFindings } from '../screen/useFindings';
 import { CodeAndFile } from './CodeAndFile';
 import { copyText } from './copyText';
 import { Proof } from './Proof';
+import { TakeDown } from './TakeDown';
 import { usePublish } from './usePublish';
 
 /** Proof, publishing, and the link, code and file that others open. */
@@ -22,7 +23,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const publish = usePublish(id);
   const published = data?.published;
   const fresh = data?.proof?.run.course === hash;
-  const current = !!published?.current && data?.course.name === course.name;
+  const current = !!published?.current && published.shown && data?.course.name === course.name;
   const link = published && `${window.location.origin}/play/${published.slug}`;
   return (
     <View style={{ gap: SPACE.l }}>
@@ -41,7 +42,8 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
           testID="publish"
         />
       )}
-      {link && <PlayLink link={link} />}
+      {published?.shown && link && <PlayLink link={link} />}
+      {published && <TakeDown id={id} shown={published.shown} />}
       <CodeAndFile />
     </View>
   );

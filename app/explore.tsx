@@ -1,0 +1,5 @@
+import { ExploreScreen } from '@/ui/explore/ExploreScreen';
+
+export default function ExploreRoute() {
+  return <ExploreScreen />;
+}

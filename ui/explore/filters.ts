@@ -1,0 +1,91 @@
+import * as v from 'valibot';
+import type { CourseKind, RunnerKind } from '@/core/course';
+import { EXPLORE_ORDERS, ExploreQuery, type ExploreAsked } from '@/core/protocol';
+import { KIND_WORDS } from '../parts';
+import { RUNNER_ROWS } from '../run/runners';
+
+type Order = (typeof EXPLORE_ORDERS)[number];
+
+/** What is looked for, as the address says it. */
+export interface Filters {
+  readonly words: string;
+  readonly order: Order;
+  readonly runner?: RunnerKind;
+  readonly kind?: CourseKind;
+  readonly length?: 'short' | 'middling' | 'long';
+  readonly unfinished: boolean;
+}
+
+/** All that is run most: what one comes upon first. */
+export const ALL: Filters = { words: '', order: 'run', unfinished: false };
+
+/** What an address asks for; of what it says wrongly nothing. */
+export function filtersOf(
+  params: Readonly<Record<string, string | string[] | undefined>>,
+): Filters {
+  const field = <Key extends keyof typeof ExploreQuery.entries>(key: Key) => {
+    const read = v.safeParse(ExploreQuery.entries[key], params[key]);
+    return read.success && params[key] !== undefined ? read.output : undefined;
+  };
+  return {
+    words: (field('words') as string | undefined) ?? '',
+    order: (field('order') as Order | undefined) ?? ALL.order,
+    runner: field('runner') as RunnerKind | undefined,
+    kind: field('kind') as CourseKind | undefined,
+    length: field('length') as Filters['length'],
+    unfinished: field('unfinished') === 'yes',
+  };
+}
+
+/** The same as an address says it: nothing of what is as usual, which takes away what it said before. */
+export const paramsOf = ({ words, order, runner, kind, length, unfinished }: Filters) => ({
+  runner,
+  kind,
+  length,
+  words: words.trim() || undefined,
+  order: order === ALL.order ? undefined : order,
+  unfinished: unfinished ? ('yes' as const) : undefined,
+});
+
+/** What the server is asked. */
+export const askedOf = (filters: Filters): ExploreAsked => ({
+  ...paramsOf(filters),
+  order: filters.order,
+});
+
+/** How many of the filters beside words and order leave something out. */
+export const narrowing = ({ runner, kind, length, unfinished }: Filters): number =>
+  [runner, kind, length, unfinished || undefined].filter((one) => one !== undefined).length;
+
+const ANY = { value: 'any', label: 'Any' } as const;
+
+export const ORDER_WORDS: Readonly<Record<Order, string>> = {
+  run: 'Run most',
+  new: 'Newest',
+  liked: 'Liked most',
+  close: 'Closest finishes',
+};
+export const ORDER_CHOICES = (Object.keys(ORDER_WORDS) as Order[]).map((value) => ({
+  value,
+  label: ORDER_WORDS[value],
+}));
+export const RUNNER_CHOICES = [
+  ANY,
+  ...(Object.keys(RUNNER_ROWS) as RunnerKind[]).map((value) => ({
+    value,
+    label: RUNNER_ROWS[value].label,
+  })),
+];
+export const KIND_CHOICES = [
+  ANY,
+  ...(Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
+    value,
+    label: KIND_WORDS[value],
+  })),
+];
+export const LENGTH_CHOICES = [
+  ANY,
+  { value: 'short', label: 'Under 100 m' },
+  { value: 'middling', label: '100 to 300 m' },
+  { value: 'long', label: 'Over 300 m' },
+] as const;

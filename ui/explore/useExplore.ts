@@ -1,0 +1,22 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { api } from '../state/api';
+import { askedOf, type Filters } from './filters';
+
+/** The published courses that are looked for, page after page. */
+export const useExplore = (filters: Filters) =>
+  useInfiniteQuery({
+    queryKey: ['explore', filters],
+    queryFn: ({ pageParam }) => api.explore({ ...askedOf(filters), after: pageParam }),
+    initialPageParam: undefined as string | undefined,
+    getNextPageParam: ({ next }) => next ?? undefined,
+    // Those before stay until the next are there: a list that goes and comes is no list to look through.
+    placeholderData: (before) => before,
+  });
+
+/** What was published in the last seven days, the newest first. */
+export const useNewThisWeek = (wanted: boolean) =>
+  useQuery({
+    queryKey: ['explore', 'week'],
+    queryFn: async () => (await api.explore({ order: 'new', week: 'yes' })).courses,
+    enabled: wanted,
+  });
