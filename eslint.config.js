@@ -36,6 +36,7 @@ const UI = [
   'account',
   'music',
   'run',
+  'explore',
   'play',
   'courses',
   'course',

@@ -80,8 +80,8 @@ function Published({ data }: { data: PublishedCourse }) {
             by {maker} · {KIND_WORDS[course.kind]} · {metres(data.length)}
           </Text>
           <Text as="small" tint="slate" testID="play-edition">
-            {data.edition > 1 ? `Edition ${data.edition}, ` : ''}published {ago(data.published)} ·{' '}
-            {triesWords(data)}
+            {data.edition > 1 ? `Edition ${data.edition}, published` : 'Published'}{' '}
+            {ago(data.published)} · {triesWords(data)}
           </Text>
           {course.description && <Text>{course.description}</Text>}
           {course.welcome && <Text>{course.welcome}</Text>}
