@@ -7,12 +7,6 @@ export function CoursesBar({ onOpen }: { onOpen: (sheet: CourseSheet) => void })
   return (
     <>
       <IconButton
-        icon="compass"
-        label="Explore what others made"
-        onPress={() => router.push('/explore')}
-        testID="open-explore"
-      />
-      <IconButton
         icon="folder"
         label="Open a code or file"
         onPress={() => onOpen('open')}

@@ -27,6 +27,13 @@ export function CoursesScreen() {
   const begin = () => setSheet('new');
   return (
     <Page title="My courses" actions={<CoursesBar onOpen={setSheet} />}>
+      <Button
+        title="Explore what others made"
+        icon="compass"
+        onPress={() => router.push('/explore')}
+        style={{ alignSelf: 'flex-start' }}
+        testID="open-explore"
+      />
       {courses.isPending && <Loading what="Looking for your courses" />}
       {courses.isError && (
         <Fault
