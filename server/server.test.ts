@@ -108,7 +108,7 @@ test('what is its maker’s alone is not published, and does not make what is ou
   expect(out.body.course.sketch).toEqual({ points: [[0, 0, 0]] });
   await isla.ask('PUT', `/courses/${id}`, { revision: 1, course: { ...noted, notes: 'Later' } });
   const [entry] = (await isla.ask('GET', '/courses')).body.courses;
-  expect(entry.published).toEqual({ slug, current: true });
+  expect(entry.published).toEqual({ slug, current: true, shown: true });
 });
 
 test('the server alone decides the time of a run', async () => {
