@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
-  // The scene is drawn by the processor: two pages at once are a sixth quicker in all, and then one or the other is
-  // too slow for what is done by the clock.
+  // The scene is drawn by the processor: two pages at once are hardly quicker in all, and then one or the other is too
+  // slow for what is done by the clock.
   workers: 1,
   // A failed test is tried once more only to tell the flaky from the broken; both fail the whole.
   retries: 1,

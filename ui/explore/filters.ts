@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { CourseKind, RunnerKind } from '@/core/course';
-import { EXPLORE_ORDERS, ExploreQuery, type ExploreAsked } from '@/core/protocol';
+import { EXPLORE_ORDERS, ExploreQuery, LENGTHS, type ExploreAsked } from '@/core/protocol';
 import { KIND_WORDS } from '../parts';
 import { RUNNER_ROWS } from '../run/runners';
 
@@ -85,7 +85,7 @@ export const KIND_CHOICES = [
 ];
 export const LENGTH_CHOICES = [
   ANY,
-  { value: 'short', label: 'Under 100 m' },
-  { value: 'middling', label: '100 to 300 m' },
-  { value: 'long', label: 'Over 300 m' },
+  { value: 'short', label: `Under ${LENGTHS.short[1]} m` },
+  { value: 'middling', label: `${LENGTHS.middling[0]} to ${LENGTHS.middling[1]} m` },
+  { value: 'long', label: `Over ${LENGTHS.long[0]} m` },
 ] as const;
