@@ -33,13 +33,14 @@ export {
   type Input,
   NO_INPUT,
   padSteps,
+  type Emit,
   type RunEvent,
   type RunState,
   SKIN,
   tideOf,
 } from './state';
 export { gapTo, isDisabled } from './contact';
-export { hasLoose, isLoaded, loadPhysics } from './loose';
+export { hasLoose, isLoaded, loadPhysics, OffTape, tapedState } from './loose';
 export { AIR_TICKS, LIP, mayStrike } from './move';
 export {
   copyPlace,

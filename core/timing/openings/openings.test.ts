@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 import { phaseSeconds, type PieceInHand, shiftPhase } from '../../edit';
+import type { Course } from '../../course';
 import { courseOf, floor } from '../../run/testing';
 import { buildWorld, loadPhysics, replay, type Run } from '../../run';
 import { runOf } from '../testing';
@@ -349,3 +350,37 @@ test.each(['low-tide-steps', 'salt-pan-hop'])(
     }
   },
 );
+
+/** A crate that rests somewhere, and is loose. */
+const crate = (x: number, z: number): PieceInHand => ({
+  family: 'crate',
+  at: [x, 0, z],
+  size: [0.5, 0.5, 0.5],
+  loose: true,
+});
+
+test.each([
+  ['far off the way', crate(3, 2.6)],
+  ['on the way, and pushed along it', crate(4.2, 0.5)],
+  ['by the stand itself', crate(3.2, 0.9)],
+])('with a crate %s one passes when one that waits there does', async (_, loose) => {
+  const made: Course = {
+    ...courseOf(floor(-5, 40), stamp(2.4), { family: 'lantern', at: [30, 0, 0] }, loose),
+    space: 'free',
+  };
+  await loadPhysics(made);
+  const run = runOf(made, [30, 0, 0, 0], [700, 16, 0, 0]);
+  const [opening] = openingsOf(made, run);
+  const [{ to }] = passagesOf(made, buildWorld(made), run);
+  const goal = replay(made, run).path[3 * to];
+  // Every sixth, for a library that steps takes its time.
+  const differ = opening.passable.filter((passes, i) => {
+    if (i % 6 !== 0) return false;
+    const wait = 30 + i * OPENING_STEP;
+    const stretch = runOf(made, [wait, 0, 0, 0], [to - 30, 16, 0, 0]);
+    const { events, path } = replay(made, stretch);
+    const hit = events.some(({ kind }) => kind === 'crush' || kind === 'fall');
+    return passes !== (!hit && Math.abs(path[path.length - 3] - goal) < 1);
+  });
+  expect(differ).toEqual([]);
+});

@@ -4,9 +4,12 @@ import {
   cloneState,
   heldRunner,
   NO_INPUT,
+  OffTape,
   type Run,
+  type Emit,
   type RunEvent,
   type RunState,
+  tapedState,
   tick,
   tickHeld,
   type World,
@@ -72,28 +75,78 @@ export function openingsOf(
 }
 
 function openingOf(world: World, pressed: Pressed, passage: Passage): Opening {
-  const { piece, kind, clock, period, from, to, state } = passage;
-  const goal = arrival(world, pressed, cloneState(state), from, to).state;
+  const { piece, kind, clock, period, from, state } = passage;
+  const goal = arrival(world, pressed, cloneState(state), passage).state;
   const steps = Math.max(1, Math.ceil(ticksOfPeriod(passage) / OPENING_STEP));
-  const waiting = cloneState(state);
-  const held = heldRunner(state);
+  const waits = waitsOf(world, passage);
   const passable: boolean[] = [];
-  let hurt = false as boolean;
-  const hear = (event: RunEvent) => (hurt ||= isStopped(event));
   for (let step = 0; step < steps; step++) {
-    const tried = !hurt && arrival(world, pressed, cloneState(waiting), from, to);
-    passable.push(tried && tried.well && alike(world, passage, tried.state, goal));
-    for (let i = 0; i < OPENING_STEP; i++) {
-      // On what carries it the runner goes along.
-      if (kind === 'off') tick(world, waiting, NO_INPUT, hear);
-      else tickHeld(world, waiting, held, hear);
-    }
+    const tried = arrivalAt(world, pressed, passage, waits, step);
+    passable.push(tried !== null && tried.well && alike(world, passage, tried.state, goal));
   }
   return { piece, kind, clock, period, from, passable, ...figuresOf(passable, clock) };
 }
 
+/** A world that waits at the stand before a passage: how it is after so many steps, asked for in their order. */
+type Wait = (step: number) => { readonly state: RunState; readonly hurt: boolean };
+
+function waitFrom(state: RunState, next: (state: RunState, hear: Emit) => void): Wait {
+  let at = 0;
+  let hurt = false;
+  let off: unknown = null;
+  const hear: Emit = (event) => (hurt ||= isStopped(event));
+  return (step) => {
+    // A tick that was broken off has left it somewhere in between.
+    if (off) throw off as Error;
+    try {
+      for (; at < step * OPENING_STEP; at++) next(state, hear);
+    } catch (error) {
+      off = error;
+      throw error;
+    }
+    return { state, hurt };
+  };
+}
+
+/** The world that waits, as often as there are ways to go on from it: first what takes the least time. */
+function waitsOf(world: World, { kind, state }: Passage): Wait[] {
+  const held = heldRunner(state);
+  // On what carries it the runner goes along.
+  const next = (s: RunState, hear: Emit) =>
+    kind === 'off' ? tick(world, s, NO_INPUT, hear) : tickHeld(world, s, held, hear);
+  const stepped = waitFrom(cloneState(state), next);
+  if (world.loose.length === 0) return [stepped];
+  return [
+    waitFrom(
+      tapedState(world, state, (lead) => next(lead, () => {})),
+      next,
+    ),
+    stepped,
+  ];
+}
+
+/** What comes of setting out so many steps later; null where the runner is put back as it waits. */
+function arrivalAt(
+  world: World,
+  pressed: Pressed,
+  passage: Passage,
+  waits: readonly Wait[],
+  step: number,
+): ReturnType<typeof arrival> | null {
+  for (const wait of waits) {
+    try {
+      const { state, hurt } = wait(step);
+      return hurt ? null : arrival(world, pressed, cloneState(state), passage);
+    } catch (error) {
+      // It came near what is loose: that has to be stepped for it alone.
+      if (!(error instanceof OffTape)) throw error;
+    }
+  }
+  throw new Error('Nothing is off a world that is stepped.');
+}
+
 /** The inputs of a passage played from a state. */
-function arrival(world: World, pressed: Pressed, state: RunState, from: number, to: number) {
+function arrival(world: World, pressed: Pressed, state: RunState, { from, to }: Passage) {
   let well = true;
   for (let at = from; at < to && well && state.finish < 0 && !state.over; at++) {
     tick(world, state, inputAt(pressed, at), (event) => (well &&= !isStopped(event)));

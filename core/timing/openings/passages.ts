@@ -36,8 +36,12 @@ interface Seen {
   /** The place of the piece that carried it, or -1; and whether it rested on it. */
   readonly carrier: readonly number[];
   readonly rests: readonly boolean[];
+  /** How the run stood every KEPT ticks, to go on from. */
+  readonly states: readonly RunState[];
 }
 
+/** Ticks between two states that are kept. */
+const KEPT = 60;
 /** Slower than this over what carries it the runner rests on it, m/s. */
 const REST = 0.05;
 
@@ -49,6 +53,7 @@ function seen(course: Course, world: World, run: Run, comings: ReadonlyMap<numbe
   const firm = [true];
   const carrier = [-1];
   const rests = [false];
+  const states = [cloneState(state)];
   let since = FIRM;
   while (state.tick < pressed.x.length && state.finish < 0 && !state.over) {
     tick(world, state, inputAt(pressed, state.tick), () => {});
@@ -60,8 +65,9 @@ function seen(course: Course, world: World, run: Run, comings: ReadonlyMap<numbe
     firm.push(since >= FIRM);
     carrier.push(ground && ground.mover >= 0 ? ground.piece : -1);
     rests.push(Math.hypot(state.vx, state.vy, state.vz) < REST);
+    if (path.length - 1 === states.length * KEPT) states.push(cloneState(state));
   }
-  return { path, firm, carrier, rests };
+  return { path, firm, carrier, rests, states };
 }
 
 /**
@@ -119,7 +125,7 @@ export function passagesOf(course: Course, world: World, run: Run): Passage[] {
     while (to < path.length - 1 && !(firm[to] && !by(to))) to++;
     found.push(...rideOf(left, piece, { piece: id, kind: 'by', clock, period, from, to }));
   });
-  return withStates(course, world, run, found);
+  return withStates(left, world, run, found);
 }
 
 /** Seconds until a piece, all that carries it and its links are as they were; 0 where it does not move. */
@@ -156,18 +162,18 @@ function rideOf(
 
 /** The passages in their order, each with how the run stood when it began. */
 function withStates(
-  course: Course,
+  { states }: Seen,
   world: World,
   run: Run,
   found: readonly Omit<Passage, 'state'>[],
 ): Passage[] {
-  const { state } = beginningOfRun(course, world, run);
   const pressed = pressedOf(run);
   return [...found]
     .sort((a, b) => a.from - b.from)
     .map((passage) => {
+      const state = cloneState(states[Math.floor(passage.from / KEPT)]);
       playTo(world, state, pressed, passage.from);
-      return { ...passage, state: cloneState(state) };
+      return { ...passage, state };
     });
 }
 
