@@ -7,6 +7,7 @@ import path from 'node:path';
 import { createRequire } from 'node:module';
 import { promisify } from 'node:util';
 import { brotliCompress } from 'node:zlib';
+import { writeServiceWorker } from './serviceWorker.mjs';
 
 const root = path.join(path.dirname(new URL(import.meta.url).pathname), '..');
 const { buildCli, buildServer, buildWorker } = createRequire(import.meta.url)('./bundles.cjs');
@@ -97,11 +98,9 @@ if (exported.status !== 0) {
   console.error('The pages could not be built; the lines above say why.');
   process.exit(1);
 }
-await Promise.all([
-  buildServer(),
-  buildWorker(),
-  buildCli(),
-  packAll(path.join(root, 'dist', 'web')),
-]);
+const web = path.join(root, 'dist', 'web');
+// It tells of the files as they are, and is packed with them.
+await writeServiceWorker(web);
+await Promise.all([buildServer(), buildWorker(), buildCli(), packAll(web)]);
 writeFileSync(stampFile, now);
 statSync(path.join(root, 'dist', 'web', 'index.html'));

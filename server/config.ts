@@ -50,7 +50,7 @@ export function configFromEnvironment(
   return {
     port: number('PORT', 8080),
     dataDir: path.resolve(env.STONEHOP_DATA ?? path.join(root, 'data')),
-    webDir: path.join(root, 'dist', 'web'),
+    webDir: path.resolve(env.STONEHOP_WEB ?? path.join(root, 'dist', 'web')),
     workerFile: path.join(root, 'dist', 'worker.cjs'),
     workers: number('STONEHOP_WORKERS', 1),
     queue: number('STONEHOP_QUEUE', 32),

@@ -55,6 +55,36 @@ test('a save whose answer was lost succeeds when it is sent again, and only that
   expect((await save(1, 'Second')).status).toBe(409);
 });
 
+test('a course begun without the server is kept once by its own id, however often it is sent', async () => {
+  const id = 'begun_at-sea';
+  const send = (who: Somebody, name = 'Begun at sea') =>
+    who.ask('POST', '/courses', { id, course: { ...course, name } });
+  const [first, again] = [await send(isla), await send(isla)];
+  expect([first.status, first.body.id, first.body.revision]).toEqual([201, id, 1]);
+  expect([again.status, again.body]).toEqual([201, first.body]);
+  expect((await isla.ask('GET', '/courses')).body.courses).toHaveLength(1);
+  // Gone on with here while its answer was lost: both versions are told.
+  const later = await send(isla, 'Gone on with');
+  expect([later.status, later.body.error.code]).toEqual([409, 'stale']);
+  expect(later.body.error.details.theirs.course.name).toBe('Begun at sea');
+  // Nobody gets at another's course by naming it.
+  const other = await send(somebody());
+  expect([other.status, other.body.error.code, other.body.error.details]).toEqual([
+    409,
+    'taken',
+    {},
+  ]);
+  await isla.ask('DELETE', `/courses/${id}`);
+  expect((await send(isla)).status).toBe(409);
+});
+
+test.each(['short', 'much-too-long-an-id', 'with space-1', '../etc/passw', 12])(
+  'an id like %p is none',
+  async (id) => {
+    expect((await isla.ask('POST', '/courses', { id, course })).status).toBe(400);
+  },
+);
+
 test('two saves of one revision at once: one is kept, the other is told', async () => {
   const { id } = await create(isla);
   const answers = await Promise.all(

@@ -9,7 +9,8 @@ import { soundPresses } from './music/sounds';
 import { Loading, Toasts } from './parts';
 import { Drawing } from './scene';
 import { useAutosave } from './state/saving';
-import { useWaitingRuns } from './state/useWaitingRuns';
+import { useCatchUp } from './state/useCatchUp';
+import { useUpdates } from './state/useUpdates';
 import { elementsTheme, FONTS, NIGHT, useColours } from './theme';
 
 /** Everything every screen stands in: type, theme, server state, saving, notes. */
@@ -19,7 +20,14 @@ export function Root() {
   const night = colours === NIGHT;
   const theme = useMemo(() => elementsTheme(colours, night), [colours, night]);
   const [client] = useState(
-    () => new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } }),
+    // Asked also where the browser knows of no network: what was answered before is at hand then.
+    () =>
+      new QueryClient({
+        defaultOptions: {
+          queries: { staleTime: 5_000, retry: 1, networkMode: 'always' },
+          mutations: { networkMode: 'always' },
+        },
+      }),
   );
   return (
     <SafeAreaProvider>
@@ -49,7 +57,8 @@ function Dress({ theme }: { theme: ReturnType<typeof elementsTheme> }) {
 
 function Screens({ paper }: { paper: string }) {
   useAutosave();
-  useWaitingRuns();
+  useCatchUp();
+  useUpdates();
   useEffect(() => soundPresses(), []);
   return (
     <Stack

@@ -9,6 +9,8 @@ interface Fixtures {
   readonly open: (path: string, device: Device) => Promise<Page>;
   /** A page on which somebody has opened a course of theirs, made without the pages that make one. */
   readonly openMade: (course: Course, device: Device) => Promise<Page>;
+  /** A page in a window of its own, once the pages are kept on its device and start without a network. */
+  readonly openInstalled: (device: Device, url?: string) => Promise<Page>;
   /** A window for one more person: the device's own for the first in a test. */
   readonly person: (device: Device) => Promise<BrowserContext>;
 }
@@ -28,12 +30,18 @@ interface Kept {
  */
 const STILL = { reducedMotion: 'reduce', deviceScaleFactor: 0.5 } as const;
 
-const newWindow = async (browser: Browser, device: Device): Promise<BrowserContext> => {
-  const window = await browser.newContext(
-    device === 'phone'
-      ? { ...STILL, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
-      : { ...STILL, viewport: { width: 1280, height: 800 } },
-  );
+const newWindow = async (
+  browser: Browser,
+  device: Device,
+  serviceWorkers: 'allow' | 'block' = 'block',
+): Promise<BrowserContext> => {
+  const window = await browser.newContext({
+    ...STILL,
+    serviceWorkers,
+    ...(device === 'phone'
+      ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+      : { viewport: { width: 1280, height: 800 } }),
+  });
   await window.addInitScript(() => {
     if (!localStorage.getItem('stonehop-settings')) {
       const state = { light: 'day', drawing: 'light', player: '' };
@@ -86,6 +94,18 @@ export const test = base.extend<Fixtures, Kept>({
       await page.goto(server.url + path);
       return page;
     }),
+  openInstalled: async ({ browser, server }, use) => {
+    const windows: BrowserContext[] = [];
+    await use(async (device, url = server.url) => {
+      const window = await newWindow(browser, device, 'allow');
+      windows.push(window);
+      const page = await window.newPage();
+      await page.goto(url);
+      await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+      return page;
+    });
+    for (const window of windows) await window.close();
+  },
   openMade: async ({ person, server }, use) =>
     use(async (course, device) => {
       const window = await person(device);

@@ -62,7 +62,7 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   const now = Date.now();
   const row: CourseRow = {
     ...columnsOf(course),
-    id: newId(),
+    id: course.id ?? newId(),
     maker: maker.id,
     revision: 1,
     proof_hash: null,
@@ -72,15 +72,47 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
     changed: now,
     deleted: null,
   };
-  await db.transaction(async (trx) => {
+  const there = await db.transaction(async (trx) => {
+    if (course.id !== null) {
+      const known = await trx<CourseRow>('courses').where('id', course.id).first('maker');
+      if (known) return known;
+    }
     await trx<CourseRow>('courses').insert(row);
     const body = { course: row.id, document: course.document, picture: null, proof: null };
     await trx<BodyRow>('bodies').insert(body);
     await keepVersion(trx, row.id, 1, course, now);
+    return null;
   });
+  if (there) return sendSame(context, res, row, course);
   res.status(201);
   await sendCourse(db, res, { ...row, document: course.document, proof: null });
 }
+
+/**
+ * Answers a course that is sent as a new one and is there already.
+ * @throws HttpError 409 unless it is the same course of the same maker: its answer was lost on the way
+ */
+async function sendSame(
+  { db }: Context,
+  res: Response,
+  { id, maker }: CourseRow,
+  { document }: TakenCourse,
+): Promise<void> {
+  const there = await db<CourseRow>('courses')
+    .where({ id, maker, deleted: null })
+    .first(...LISTED);
+  if (!there) throw new HttpError(409, 'taken', 'There is another course by that id.');
+  const body = (await db<BodyRow>('bodies').where('course', id).first('document', 'proof'))!;
+  if (body.document !== document) throw stale(there.revision, body.document);
+  res.status(201);
+  await sendCourse(db, res, { ...there, ...body });
+}
+
+/** Whoever saves has not seen what was saved from elsewhere. */
+const stale = (revision: number, document: string) =>
+  new HttpError(409, 'stale', 'The course was saved from somewhere else in the meantime.', {
+    theirs: { revision, course: JSON.parse(document) },
+  });
 
 /**
  * Saves a course over the revision it was made from.
@@ -112,9 +144,7 @@ async function save(context: Context, req: Request, res: Response): Promise<void
   if (there.revision === revision + 1 && there.document === course.document) {
     return void res.json(answerSaved(there.revision, there.changed));
   }
-  throw new HttpError(409, 'stale', 'The course was saved from somewhere else in the meantime.', {
-    theirs: { revision: there.revision, course: JSON.parse(there.document) },
-  });
+  throw stale(there.revision, there.document);
 }
 
 /** Sends a course's picture, drawn when it is first asked for. */

@@ -41,6 +41,8 @@ export interface TakenCourse extends Summary {
   readonly packed: Uint8Array;
   /** The revision it says it comes from; the first where it says none. */
   readonly revision: number;
+  /** The name it was given where it was made, if any. */
+  readonly id: string | null;
 }
 
 /** Why something sent in is not kept. */
@@ -59,6 +61,8 @@ const refuse = (code: string, message: string, details?: Record<string, unknown>
 
 const Sent = v.object({
   revision: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1)), 1),
+  /** Chosen by chance where a course was begun without the server, so that it is the same when it is sent again. */
+  id: v.optional(v.pipe(v.string(), v.regex(/^[\w-]{12}$/)), undefined),
   course: v.unknown(),
 });
 
@@ -91,6 +95,7 @@ export function takeCourse(body: string): TakenCourse | Refusal {
     document,
     packed: pack(document),
     revision: sent.output.revision,
+    id: sent.output.id ?? null,
   };
 }
 

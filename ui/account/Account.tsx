@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { Button, showToast, Text } from '../parts';
 import { api } from '../state/api';
+import { forgetAnswers } from '../state/keptAnswers';
 import { useMe } from '../state/queries';
 import { SPACE } from '../theme';
 import { ChangePassphrase } from './ChangePassphrase';
@@ -17,7 +18,8 @@ function SignedIn({ name }: { name: string }) {
   const client = useQueryClient();
   const signOut = useMutation({
     mutationFn: api.signOut,
-    onSuccess: () => {
+    onSuccess: async () => {
+      await forgetAnswers();
       void client.invalidateQueries();
       showToast('Signed out. Your courses are kept under your name.');
     },

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { SignInBody } from '@/core/protocol';
 import { Button, FormField, showToast, Text } from '../parts';
 import { api } from '../state/api';
+import { forgetAnswers } from '../state/keptAnswers';
 import { SPACE } from '../theme';
 
 interface Credentials {
@@ -19,7 +20,8 @@ export function SignIn() {
     resolver: valibotResolver(SignInBody),
     defaultValues: { name: '', passphrase: '' },
   });
-  const done = (words: string) => {
+  const done = async (words: string) => {
+    await forgetAnswers();
     void client.invalidateQueries();
     showToast(words);
   };

@@ -1,9 +1,9 @@
 import { memo } from 'react';
 import { Pressable, View, type DimensionValue } from 'react-native';
-import type { CourseListed } from '@/core/protocol';
 import {
   ago,
   Card,
+  CoursePicture,
   DrawnPicture,
   Feather,
   IconButton,
@@ -13,14 +13,15 @@ import {
   KIND_WORDS,
 } from '../parts';
 import { pictureOf } from '../state/api';
+import type { CourseInList } from '../state/unsent';
 import { useWhileSeen } from '../state/useWhileSeen';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface CourseCardProps {
-  readonly item: CourseListed;
+  readonly item: CourseInList;
   readonly width: DimensionValue;
   readonly onOpen: (id: string) => void;
-  readonly onMenu: (item: CourseListed) => void;
+  readonly onMenu: (item: CourseInList) => void;
 }
 
 /** One course: its picture, what it is, whether it is proved, when it last changed. */
@@ -31,14 +32,9 @@ export const CourseCard = memo(function CourseCard({
   onMenu,
 }: CourseCardProps) {
   const colours = useColours();
-  const { id, name, kind, length, revision, proof, published, changed } = useWhileSeen(item);
-  const proofWords = !proof
-    ? 'No proof yet'
-    : proof.fresh
-      ? `Proved in ${runTime(proof.time)}`
-      : 'Proof is stale';
-  const proofIcon = !proof ? 'circle' : proof.fresh ? 'check-circle' : 'alert-circle';
-  const proofTint = !proof ? 'slate' : proof.fresh ? 'moss' : 'rust';
+  const shown = useWhileSeen(item);
+  const { id, name, kind, length, revision, changed, here } = shown;
+  const { words, icon, tint } = stateOf(shown);
   return (
     <Card style={{ width, overflow: 'hidden' }}>
       <Pressable accessibilityRole="link" testID={`open-${name}`} onPress={() => onOpen(id)}>
@@ -49,7 +45,11 @@ export const CourseCard = memo(function CourseCard({
             borderTopRightRadius: RADIUS.m,
           }}
         >
-          <DrawnPicture uri={pictureOf.course({ id, revision })} of={name} />
+          {here ? (
+            <CoursePicture course={here} width={360} height={132} />
+          ) : (
+            <DrawnPicture uri={pictureOf.course({ id, revision })} of={name} />
+          )}
         </View>
         <View style={{ padding: SPACE.m, paddingRight: 56, gap: 2 }}>
           <Text as="heading" numberOfLines={1}>
@@ -59,10 +59,9 @@ export const CourseCard = memo(function CourseCard({
             {KIND_WORDS[kind]} · {metres(length)} · {ago(changed)}
           </Text>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, marginTop: 2 }}>
-            <Feather name={proofIcon} size={15} color={colours[proofTint]} />
-            <Text as="small" tint={proofTint}>
-              {proofWords}
-              {published ? ' · published' : ''}
+            <Feather name={icon} size={15} color={colours[tint]} />
+            <Text as="small" tint={tint}>
+              {words}
             </Text>
           </View>
         </View>
@@ -76,3 +75,18 @@ export const CourseCard = memo(function CourseCard({
     </Card>
   );
 });
+
+/** Whether it is proved and published, or first of all not on the server yet. */
+function stateOf({ proof, published, here }: CourseInList) {
+  if (here)
+    return { words: 'On this device, not sent yet', icon: 'upload-cloud', tint: 'slate' } as const;
+  const out = published ? ' · published' : '';
+  if (!proof) return { words: `No proof yet${out}`, icon: 'circle', tint: 'slate' } as const;
+  return proof.fresh
+    ? ({
+        words: `Proved in ${runTime(proof.time)}${out}`,
+        icon: 'check-circle',
+        tint: 'moss',
+      } as const)
+    : ({ words: `Proof is stale${out}`, icon: 'alert-circle', tint: 'rust' } as const);
+}

@@ -3,15 +3,15 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import * as v from 'valibot';
 import { CourseName, MAX_NAME } from '@/core/course';
-import type { CourseListed } from '@/core/protocol';
 import { Button, FormField, Sheet, showToast } from '../parts';
 import { api } from '../state/api';
+import type { CourseInList } from '../state/unsent';
 
 interface CourseMenuProps {
-  readonly item: CourseListed | null;
+  readonly item: CourseInList | null;
   readonly onClose: () => void;
-  readonly onDuplicate: (item: CourseListed) => void;
-  readonly onDelete: (item: CourseListed) => void;
+  readonly onDuplicate: (item: CourseInList) => void;
+  readonly onDelete: (item: CourseInList) => void;
 }
 
 /** What is done with a whole course: rename, duplicate, delete. */
@@ -20,7 +20,8 @@ export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuP
     <Sheet title={item?.name ?? ''} open={item !== null} onClose={onClose}>
       {item && (
         <>
-          <Rename key={item.id} item={item} onDone={onClose} />
+          {/* What the server has not got is renamed where it is built. */}
+          {!item.here && <Rename key={item.id} item={item} onDone={onClose} />}
           <Button
             title="Duplicate"
             icon="copy"
@@ -46,7 +47,7 @@ export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuP
 
 const RenameForm = v.object({ name: CourseName });
 
-function Rename({ item, onDone }: { item: CourseListed; onDone: () => void }) {
+function Rename({ item, onDone }: { item: CourseInList; onDone: () => void }) {
   const client = useQueryClient();
   const form = useForm({
     resolver: valibotResolver(RenameForm),

@@ -2,9 +2,9 @@ import Fuse from 'fuse.js';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import type { CourseListed } from '@/core/protocol';
 import { Button, Fault, Loading, Page, SearchField, Text } from '../parts';
 import { useCourses } from '../state/queries';
+import type { CourseInList } from '../state/unsent';
 import { SPACE, WIDE } from '../theme';
 import { CourseCard } from './CourseCard';
 import { CourseMenu } from './CourseMenu';
@@ -20,7 +20,7 @@ const openCourse = (id: string) => router.push(`/course/${id}` as never);
 export function CoursesScreen() {
   const courses = useCourses();
   const [sheet, setSheet] = useState<CourseSheet | null>(null);
-  const [menu, setMenu] = useState<CourseListed | null>(null);
+  const [menu, setMenu] = useState<CourseInList | null>(null);
   const { keep, keeping, duplicate, remove } = useCourseActions(() => setSheet(null));
   useDroppedFile(keep);
   const none = courses.data?.length === 0;
@@ -63,15 +63,15 @@ export function CoursesScreen() {
 }
 
 /** Courses by name: those that are like the words, best first; all of them without any. */
-export function coursesLike(all: readonly CourseListed[], words: string): readonly CourseListed[] {
+export function coursesLike(all: readonly CourseInList[], words: string): readonly CourseInList[] {
   if (!words.trim()) return all;
   return new Fuse(all, { keys: ['name'], threshold: 0.4 }).search(words).map(({ item }) => item);
 }
 
 interface CourseListProps {
-  readonly all: readonly CourseListed[];
+  readonly all: readonly CourseInList[];
   readonly onNew: () => void;
-  readonly onMenu: (course: CourseListed) => void;
+  readonly onMenu: (course: CourseInList) => void;
 }
 
 function CourseList({ all, onNew, onMenu }: CourseListProps) {

@@ -1,10 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { MAX_NAME, type Course } from '@/core/course';
-import type { CourseListed } from '@/core/protocol';
 import { showToast } from '../parts';
 import { api } from '../state/api';
-import { useCreateCourse } from '../state/queries';
+import { documentOf, useCreateCourse } from '../state/queries';
+import { dropUnsent, keepUnsent, type CourseInList } from '../state/unsent';
 
 const say = (error: Error) => showToast(error.message);
 
@@ -22,19 +22,25 @@ export function useCourseActions(onKept: () => void) {
       },
       onError: say,
     });
-  const duplicate = ({ id, name }: CourseListed) =>
-    void api
-      .course(id)
-      .then(({ course }) => keep({ ...course, name: `${name} copy`.slice(0, MAX_NAME) }, 'stay'))
+  const duplicate = (item: CourseInList) =>
+    void documentOf(item)
+      .then((course) => keep({ ...course, name: `${item.name} copy`.slice(0, MAX_NAME) }, 'stay'))
       .catch(say);
   const listAgain = () => client.invalidateQueries({ queryKey: ['courses'] });
   const remove = useMutation({
-    mutationFn: (course: CourseListed) => api.remove(course.id),
-    onSuccess: (_, { id, name }) => {
+    mutationFn: async ({ id, revision }: CourseInList) => {
+      if (revision > 0) await api.remove(id);
+      else await dropUnsent(id);
+    },
+    onSuccess: (_, { id, name, revision, here }) => {
       void listAgain();
       void client.invalidateQueries({ queryKey: ['bin'] });
-      const act = () => void api.restore('courses', id).then(listAgain).catch(say);
-      showToast(`${name} is in the bin.`, { label: 'Undo', act });
+      const back = () => (revision > 0 ? api.restore('courses', id) : keepUnsent(id, here!));
+      const act = () => void back().then(listAgain).catch(say);
+      showToast(revision > 0 ? `${name} is in the bin.` : `${name} is gone.`, {
+        label: 'Undo',
+        act,
+      });
     },
     onError: say,
   });

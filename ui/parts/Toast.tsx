@@ -18,6 +18,12 @@ export function showToast(words: string, action?: Shown['action']): void {
   timer = setTimeout(() => useNotes.setState({ shown: null }), action ? 8000 : 4000);
 }
 
+/** Says something until something is done about it, or something else is said. */
+export function askToast(words: string, action: NonNullable<Shown['action']>): void {
+  clearTimeout(timer);
+  useNotes.setState({ shown: { words, action } });
+}
+
 const dismiss = () => useNotes.setState({ shown: null });
 
 /** Where notes appear; stands once, above everything. */

@@ -97,7 +97,8 @@ export const api = {
   signOut: () => request(DoneAnswer, 'DELETE', '/session'),
   courses: () => request(CourseListAnswer, 'GET', '/courses'),
   course: (id: string) => request(CourseAnswer, 'GET', `/courses/${id}`),
-  create: (course: Course) => request(CourseAnswer, 'POST', '/courses', { course }),
+  /** Keeps a new course by an id of one's own; the same once more is kept once. */
+  create: (id: string, course: Course) => request(CourseAnswer, 'POST', '/courses', { id, course }),
   save: (id: string, revision: number, course: Course) =>
     request(SavedAnswer, 'PUT', `/courses/${id}`, { revision, course }),
   remove: (id: string) => request(DoneAnswer, 'DELETE', `/courses/${id}`),

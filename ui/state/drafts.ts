@@ -1,4 +1,4 @@
-import { createStore, delMany, entries, set } from 'idb-keyval';
+import { createStore, delMany, entries, get, set } from 'idb-keyval';
 import type { Course } from '@/core/course';
 import { otherTabs, TAB } from './tabId';
 
@@ -9,7 +9,7 @@ export interface Draft {
 }
 
 /** A draft as it is kept: whose it is, and when it was written, ms. */
-interface Kept extends Draft {
+export interface KeptDraft extends Draft {
   readonly id: string;
   readonly tab: string;
   readonly at: number;
@@ -33,7 +33,7 @@ export async function readDraft(id: string): Promise<Draft | undefined> {
   const left = readLeft(id);
   if (left) await keepDraft(id, left);
   const open = (await quietly(otherTabs())) ?? new Set();
-  const all = (await quietly(entries<string, Kept>(drafts()))) ?? [];
+  const all = (await quietly(entries<string, KeptDraft>(drafts()))) ?? [];
   const own = all
     .map(([, kept]) => kept)
     .filter((kept) => kept?.id === id && !open.has(kept.tab))
@@ -54,9 +54,29 @@ export async function readDraft(id: string): Promise<Draft | undefined> {
   return draft;
 }
 
+/** The newest draft of each course on this device that no other tab has in its hands. */
+export async function restingDrafts(): Promise<KeptDraft[]> {
+  const open = (await quietly(otherTabs())) ?? new Set();
+  const all = (await quietly(entries<string, KeptDraft>(drafts()))) ?? [];
+  const newest = new Map<string, KeptDraft>();
+  for (const [, kept] of all) {
+    if (!kept || open.has(kept.tab)) continue;
+    const known = newest.get(kept.id);
+    if (!known || known.at < kept.at) newest.set(kept.id, kept);
+  }
+  return [...newest.values()].sort((a, b) => b.at - a.at);
+}
+
+/** Drops a draft that the server has, unless it was written anew meanwhile. */
+export async function dropResting({ id, tab, at }: KeptDraft): Promise<void> {
+  const key = keyOf(id, tab);
+  const now = await quietly(get<KeptDraft>(key, drafts()));
+  if (now?.at === at) await quietly(delMany([key], drafts()));
+}
+
 export function keepDraft(id: string, draft: Draft) {
   forgetLeft(id);
-  const kept: Kept = { ...draft, id, tab: TAB, at: Date.now() };
+  const kept: KeptDraft = { ...draft, id, tab: TAB, at: Date.now() };
   return quietly(set(keyOf(id, TAB), kept, drafts()));
 }
 

@@ -2,15 +2,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useIsFocused } from 'expo-router';
 import type { Course } from '@/core/course';
 import { api } from './api';
+import { courseKey, orKept } from './keptAnswers';
+import { createCourse, withUnsent, type CourseInList } from './unsent';
 
 /** Who is making. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: api.me });
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => orKept('me', api.me) });
 
-/** The maker's own courses, the last changed first. */
+/** The maker's own courses, the last changed first, as the server has them and as they are here. */
 export const useCourses = () =>
   useQuery({
     queryKey: ['courses'],
-    queryFn: async () => (await api.courses()).courses,
+    queryFn: async () => withUnsent((await orKept('courses', api.courses)).courses),
     // Beneath another screen it need not hear of every save.
     subscribed: useIsFocused(),
   });
@@ -19,29 +21,37 @@ export const useCourses = () =>
 export const useCourseOnServer = (id: string) =>
   useQuery({
     queryKey: ['course', id],
-    queryFn: () => api.course(id),
+    queryFn: () => orKept(courseKey(id), () => api.course(id)),
     retry: 1,
     // Courses are not changed in place: there is nothing to share that finding it would be worth.
     structuralSharing: false,
   });
 
+/** The course of a list, whole. */
+export const documentOf = async ({ id, here }: CourseInList): Promise<Course> =>
+  here ?? (await orKept(courseKey(id), () => api.course(id))).course;
+
 /** A published course as anyone sees it. */
 export const usePublished = (slug: string) =>
-  useQuery({ queryKey: ['published', slug], queryFn: () => api.published(slug), retry: 1 });
+  useQuery({
+    queryKey: ['published', slug],
+    queryFn: () => orKept(`published ${slug}`, () => api.published(slug)),
+    retry: 1,
+  });
 
 /** The demo courses. */
 export const useDemos = () =>
   useQuery({
     queryKey: ['demos'],
-    queryFn: async () => (await api.demos()).demos,
+    queryFn: async () => (await orKept('demos', api.demos)).demos,
     staleTime: Infinity,
   });
 
-/** Keeps a new course on the server; everyone without an account gets one with it. */
+/** Keeps a new course; everyone without an account gets one with it. */
 export function useCreateCourse() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (course: Course) => api.create(course),
+    mutationFn: createCourse,
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ['courses'] });
       void client.invalidateQueries({ queryKey: ['me'] });
@@ -51,7 +61,7 @@ export function useCreateCourse() {
 
 /** The maker's kit: assemblies kept to be laid again. */
 export const useKits = () =>
-  useQuery({ queryKey: ['kits'], queryFn: async () => (await api.kits()).kits });
+  useQuery({ queryKey: ['kits'], queryFn: async () => (await orKept('kits', api.kits)).kits });
 
 /** What was deleted and may come back. */
 export const useBin = (open: boolean) =>

@@ -6,6 +6,7 @@ import { showToast } from '../parts';
 import { api, maySendAgain, type ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
+import { courseKey, keepAnswer } from './keptAnswers';
 import { useDragState } from '../device/dragState';
 import { SaveQueue, type SaveAnswer, type Theirs } from './saveQueue';
 
@@ -37,8 +38,11 @@ export function keepMine(id: string): void {
 
 async function send(id: string, revision: number, course: Course): Promise<SaveAnswer> {
   try {
-    const answer = await api.save(id, revision, withoutUnused(course));
-    return { kind: 'saved', ...answer };
+    const kept = withoutUnused(course);
+    // One that was begun without the server has no revision there yet.
+    const { revision: saved, changed } =
+      revision === 0 ? await api.create(id, kept) : await api.save(id, revision, kept);
+    return { kind: 'saved', revision: saved, changed };
   } catch (error) {
     if (maySendAgain(error)) return { kind: 'unsure' };
     const { code, message, details } = error as ApiError;
@@ -85,17 +89,17 @@ function openQueue(client: QueryClient): SaveQueue {
 function kept(client: QueryClient, id: string, revision: number, changed: number, course: Course) {
   // What the server makes of it is asked for where it is shown, not after every edit.
   void client.invalidateQueries({ queryKey: ['courses'] });
-  client.setQueryData<CourseOnServer>(
-    ['course', id],
-    (old) =>
-      old && {
-        ...old,
-        course,
-        revision,
-        changed,
-        published: old.published && { ...old.published, current: false },
-      },
-  );
+  const old = client.getQueryData<CourseOnServer>(['course', id]);
+  if (!old) return void client.invalidateQueries({ queryKey: ['course', id] });
+  const now: CourseOnServer = {
+    ...old,
+    course,
+    revision,
+    changed,
+    published: old.published && { ...old.published, current: false },
+  };
+  client.setQueryData(['course', id], now);
+  void keepAnswer(courseKey(id), now);
   void client.invalidateQueries({ queryKey: ['course', id], refetchType: 'none' });
 }
 

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, readDraft } from './drafts';
+import { isOutOfReach } from './keptAnswers';
 import { useLastRun } from './lastRun';
 import { takePast } from './pastKept';
 import { useCourseOnServer } from './queries';
@@ -38,9 +39,10 @@ export function useOpenCourse(id: string): {
         useCourse.getState().open(id, data.revision, draft?.course ?? data.course, save);
         takePast();
         useLastRun.getState().forget();
-      } else if (error && (error as ApiError).status === 0 && draft) {
-        // Without the server the draft is enough to go on with.
-        useCourse.getState().open(id, draft.revision, draft.course, { kind: 'offline' });
+      } else if (error && draft && (isOutOfReach(error) || draft.revision === 0)) {
+        // Without the server the draft is enough to go on with, and of what was begun here there is nothing else.
+        const save = { kind: isOutOfReach(error) ? 'offline' : 'unsaved' } as const;
+        useCourse.getState().open(id, draft.revision, draft.course, save);
         takePast();
         setDrafted(true);
       }

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { Button, Sheet, showToast, Text } from '../../parts';
-import { api } from '../../state/api';
 import { useCourse } from '../../state/courseStore';
+import { useCreateCourse } from '../../state/queries';
 import type { Theirs } from '../../state/saveQueue';
 import { forgetEdits, keepMine } from '../../state/saving';
 
@@ -20,10 +20,11 @@ export function ConflictSheet() {
 
 function Conflict({ theirs }: { theirs: Theirs }) {
   const { id, course, open } = useCourse();
+  const copy = useCreateCourse();
 
   const keepBoth = async () => {
     try {
-      await api.create({ ...course, name: `${course.name} (from here)`.slice(0, 60) });
+      await copy.mutateAsync({ ...course, name: `${course.name} (from here)`.slice(0, 60) });
       await takeTheirs();
       showToast('Yours is now a course of its own under My courses.');
     } catch (error) {

@@ -1,0 +1,63 @@
+import { clear, createStore, get, set } from 'idb-keyval';
+import { ApiError } from './api';
+
+let store: ReturnType<typeof createStore> | undefined;
+const answers = () => (store ??= createStore('stonehop-answers', 'answers'));
+
+/** How long the server is waited for where there is something to go on with, ms. */
+const PATIENCE = 4000;
+
+/** The question for one of the maker's own courses. */
+export const courseKey = (id: string): string => `course ${id}`;
+
+/** Keeps what the server answered, for when it is out of reach; fails only where the browser forbids storage. */
+export const keepAnswer = (key: string, answer: unknown): Promise<void | undefined> =>
+  quietly(() => set(key, answer, answers()));
+
+/** Where a browser has no storage at all, even asking for it fails. */
+const quietly = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
+  try {
+    return await work();
+  } catch {
+    return undefined;
+  }
+};
+
+/** Forgets all of it: somebody else works here from now on. */
+export async function forgetAnswers(): Promise<void> {
+  await quietly(() => clear(answers()));
+  if ('caches' in globalThis) await quietly(() => caches.delete('pictures'));
+}
+
+/**
+ * What the server answers, or what it answered last where it is not reached or takes too long.
+ * @param key the question, by which its answer is kept
+ * @param ask asks the server
+ * @throws ApiError of the server, and where it is not reached and nothing is kept
+ */
+export async function orKept<T>(key: string, ask: () => Promise<T>): Promise<T> {
+  const answer = ask();
+  // Whenever it comes it is the newest there is; whether it failed is looked at below.
+  answer.then(
+    (told) => void keepAnswer(key, told),
+    () => {},
+  );
+  const kept = () => quietly(() => get<T>(key, answers()));
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<T | undefined>((resolve) => {
+    timer = setTimeout(() => void kept().then(resolve), PATIENCE);
+  });
+  try {
+    return (await Promise.race([answer, late])) ?? (await answer);
+  } catch (error) {
+    const known = isOutOfReach(error) ? await kept() : undefined;
+    if (known === undefined) throw error;
+    return known;
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+/** Whether an error says no more than that the server was not reached. */
+export const isOutOfReach = (error: unknown): boolean =>
+  error instanceof ApiError && error.status === 0;
