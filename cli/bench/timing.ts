@@ -19,12 +19,14 @@ export async function timing(): Promise<Figure[]> {
   const long = await demo('salt-pan-slalom');
   const stair = await demo('beacon-stair');
   const steps = await demo('low-tide-steps');
+  const yard = await demo('kiln-yard');
   // As long as the run is, what is counted of it takes: told for one of so many seconds.
   const scaled = ({ run }: { run: Run }, seconds: number) => seconds / run.claim;
   const sheet = median(timesOf(7, () => void runSheet(long.course, long)));
   const way = median(timesOf(7, () => void judgeWay(steps.course, steps.run, null)));
   const fair = once(() => void fairSheet(stair.course, stair));
   const openings = once(() => void openingsOf(steps.course, steps.run));
+  const loose = once(() => void openingsOf(yard.course, yard.run));
   const steady = once(() => void steadinessOf(stair.course, stair.run, TRIES));
   const figure = (key: string, label: string, ms: number, unit: string, goal: string): Figure => ({
     key,
@@ -43,6 +45,13 @@ export async function timing(): Promise<Figure[]> {
     ),
     figure('timingWay', 'A way that holds, told so', way, 'ms', 'at most 150'),
     figure('timingOpenings', 'Openings of Low Tide Steps', openings, 's', 'at most 3'),
+    figure(
+      'timingLoose',
+      'Openings of Kiln Yard, with seven loose pieces',
+      loose,
+      's',
+      'at most 3',
+    ),
     figure('timingFair', 'How fair Beacon Stair is', fair, 's', 'at most 3'),
     figure(
       'timingSteady',

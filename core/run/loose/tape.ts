@@ -1,4 +1,4 @@
-import { centreHeight, type Collider, DT, LOOSE_SIZE, poseMover, type World } from '../world';
+import { centreHeight, type Collider, DT, LOOSE_SIZE, type Mover, type World } from '../world';
 import { cloneState, type LooseSimulation, type RunState } from '../state';
 import { isDisabled } from '../contact';
 import { LooseBodies } from './loose';
@@ -15,7 +15,7 @@ const CLEAR = 0.25;
 
 /** What the loose pieces did in a tick, and what they went by. */
 interface Frame {
-  readonly surroundings: readonly number[];
+  readonly surroundings: Float64Array;
   /** Whether the runner that led was near none of them. */
   readonly clear: boolean;
   readonly poses: Float64Array;
@@ -55,7 +55,7 @@ class LeadingBodies implements LooseSimulation {
   constructor(private readonly bodies: LooseBodies) {}
 
   step(world: World, s: RunState): void {
-    const surroundings = surroundingsOf(world, s);
+    const surroundings = surroundingsOf(world, s).slice();
     const clear = isClear(world, s);
     this.bodies.step(world, s);
     const { dynamicPoses } = s;
@@ -79,15 +79,19 @@ class TapedBodies implements LooseSimulation {
 
   step(world: World, s: RunState): void {
     const { clear, surroundings, poses, away } = this.frameAt(s.tick);
-    if (!clear || !isClear(world, s) || !isAmong(world, s, surroundings)) {
+    if (!clear || !isClear(world, s) || !areAlike(surroundings, surroundingsOf(world, s))) {
       throw new OffTape();
     }
     const { dynamicPoses } = s;
-    world.loose.forEach(({ drive, piece }, i) => {
-      dynamicPoses.copyWithin(drive + HALF, drive, drive + HALF);
-      dynamicPoses.set(poses.subarray(i * HALF, (i + 1) * HALF), drive);
-      s.away[piece] = away[i];
-    });
+    const { loose } = world;
+    for (let n = 0, at = 0; n < loose.length; n++) {
+      const { drive, piece } = loose[n];
+      for (let i = drive; i < drive + HALF; i++) {
+        dynamicPoses[i + HALF] = dynamicPoses[i];
+        dynamicPoses[i] = poses[at++];
+      }
+      s.away[piece] = away[n];
+    }
   }
 
   copy = (): LooseSimulation => this;
@@ -118,34 +122,38 @@ function isClear(world: World, s: RunState): boolean {
   });
 }
 
-/** All that what is loose goes by besides the runner: gravity, what moves, and what is away. */
-function surroundingsOf(world: World, s: RunState): number[] {
-  const numbers: number[] = [];
-  visitSurroundings(world, s, (number) => numbers.push(number) > 0);
+/** All that what is loose goes by besides the runner and the tick: gravity, what is away, and how movers go. */
+function surroundingsOf(world: World, s: RunState): Float64Array {
+  const { movers, pieces, gated, numbers } = partsOf(world);
+  numbers[0] = s.tick < s.gravityUntil ? s.gravityBy : 1;
+  let at = 1;
+  for (const piece of pieces) numbers[at++] = s.away[piece];
+  for (const collider of gated) numbers[at++] = isDisabled(world, s, collider) ? 1 : 0;
+  // At one tick a mover's pose follows from these.
+  for (const { index, drive } of movers) {
+    numbers[at++] = s.moverFrom[index];
+    numbers[at++] = s.moverAt[index];
+    for (let i = 0; drive >= 0 && i < DRIVEN; i++) numbers[at++] = s.dynamicPoses[drive + i];
+  }
   return numbers;
 }
 
-function isAmong(world: World, s: RunState, surroundings: readonly number[]): boolean {
-  let at = 0;
-  return visitSurroundings(world, s, (number) => number === surroundings[at++]);
-}
-
-/** Tells each number of the surroundings in order, for as long as `goOn` says so; and whether it always did. */
-function visitSurroundings(world: World, s: RunState, goOn: (number: number) => boolean): boolean {
-  const { moving, changing } = partsOf(world);
-  if (!goOn(s.tick < s.gravityUntil ? s.gravityBy : 1)) return false;
-  for (const collider of changing) if (!goOn(isDisabled(world, s, collider) ? 1 : 0)) return false;
-  for (const mover of moving) {
-    const { shift, turn } = poseMover(world.movers, s, mover).pose;
-    if (!shift.every(goOn) || !turn.every(goOn)) return false;
-  }
+function areAlike(a: Float64Array, b: Float64Array): boolean {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
   return true;
 }
 
-/** What of a course acts on loose pieces: movers that carry some of it, and one collider of each that may be away. */
+/** Numbers of a mover that a run itself decides on. */
+const DRIVEN = 6;
+
+/** What of a course acts on loose pieces. */
 interface Parts {
-  readonly moving: readonly number[];
-  readonly changing: readonly Collider[];
+  readonly movers: readonly Mover[];
+  readonly pieces: readonly number[];
+  /** One collider of each that a gate may take away. */
+  readonly gated: readonly Collider[];
+  /** Room for the surroundings of a tick, written anew at each. */
+  readonly numbers: Float64Array;
 }
 
 const partsByWorld = new WeakMap<World, Parts>();
@@ -155,9 +163,17 @@ function partsOf(world: World): Parts {
     const acting = world.colliders.filter(
       ({ role, field }) => role === 'solid' || field?.kind === 'push',
     );
-    const moving = acting.map(({ mover }) => mover).filter((m) => m >= 0 && !world.movers[m].loose);
-    const changing = new Map(acting.map((c) => [`${c.piece} ${c.gate} ${c.role}`, c]));
-    parts = { moving: [...new Set(moving)], changing: [...changing.values()] };
+    const movers = new Set<Mover>();
+    for (const { mover } of acting) {
+      for (let at = mover; at >= 0 && !world.movers[at].loose; at = world.movers[at].parent) {
+        movers.add(world.movers[at]);
+      }
+    }
+    const pieces = [...new Set(acting.map(({ piece }) => piece))];
+    const gated = acting.filter(({ gate }) => gate >= 0);
+    const driven = [...movers].filter(({ drive }) => drive >= 0).length;
+    const count = 1 + pieces.length + gated.length + 2 * movers.size + DRIVEN * driven;
+    parts = { movers: [...movers], pieces, gated, numbers: new Float64Array(count) };
     partsByWorld.set(world, parts);
   }
   return parts;

@@ -47,8 +47,10 @@ export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mov
   return m;
 }
 
-const sameDrive = (kept: readonly number[], drives: Float64Array, from: number): boolean =>
-  kept.length > 0 && kept.every((v, i) => v === drives[from + i]);
+function sameDrive(kept: readonly number[], drives: Float64Array, from: number): boolean {
+  for (let i = 0; i < kept.length; i++) if (kept[i] !== drives[from + i]) return false;
+  return kept.length > 0;
+}
 
 /** A mover's pose at a tick of its own; `back` is 3 for the numbers of the tick before. */
 function poseThen(m: Mover, s: Clocks, own: number, over: Pose, back: 0 | 3): Pose {
