@@ -1,8 +1,6 @@
-import path from 'node:path';
 import compression from 'compression';
 import cookieParser from 'cookie-parser';
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -12,6 +10,7 @@ import { courses } from './api/courses';
 import { explore } from './api/explore';
 import { kits } from './api/kits';
 import { makers } from './api/makers';
+import { previews } from './api/previews';
 import { proofs } from './api/proofs';
 import { published } from './api/published';
 import { recordings } from './api/recordings';
@@ -19,6 +18,7 @@ import { runs } from './api/runs';
 import { versions } from './api/versions';
 import { HttpError } from './http';
 import { requestLimits } from './limits';
+import { pages } from './pages';
 import { busy } from './threads/pool';
 
 /** The whole server as an Express application; nothing listens yet. */
@@ -49,7 +49,7 @@ export function createApp(context: Context, logger: Logger): Express {
     }),
   );
   app.use('/api', compression(), api(context));
-  if (context.config.webDir) serveWeb(app, context.config.webDir);
+  if (context.config.webDir) app.use(pages(context.db, context.config.webDir));
   app.use(() => {
     throw new HttpError(404, 'not-found', 'There is nothing at this address.');
   });
@@ -63,38 +63,23 @@ function api(context: Context) {
     .use(...requestLimits(context.config))
     .use(cookieParser())
     .use(
-      ...[makers, courses, versions, proofs, kits, recordings, bin, published, explore, runs].map(
-        (resource) => resource(context),
-      ),
+      ...[
+        makers,
+        courses,
+        versions,
+        proofs,
+        kits,
+        recordings,
+        bin,
+        published,
+        previews,
+        explore,
+        runs,
+      ].map((resource) => resource(context)),
     )
     .use(() => {
       throw new HttpError(404, 'not-found', 'There is nothing at this address.');
     });
-}
-
-/** The built pages: files that carry a hash in their name for ever, the page itself never kept. */
-function serveWeb(app: Express, webDir: string): void {
-  app.use(
-    // Scripts and fonts are packed once, when they are built, as small as they can be.
-    staticGzip(webDir, {
-      enableBrotli: true,
-      orderPreference: ['br'],
-      index: false,
-      serveStatic: {
-        setHeaders: (res, file) => {
-          const hashed = /[.-][0-9a-f]{16,}\./.test(path.basename(file));
-          const kept = hashed ? 'public, max-age=31536000, immutable' : 'no-cache';
-          res.setHeader('Cache-Control', kept);
-        },
-      },
-    }),
-  );
-  app.get('/{*splat}', (req, res, next) => {
-    // An address with an ending is a file that is not there, not a page of the application.
-    if (/\.[a-z0-9]+$/i.test(req.path)) return next();
-    res.setHeader('Cache-Control', 'no-cache');
-    res.sendFile(path.join(webDir, 'index.html'));
-  });
 }
 
 const answerErrors: ErrorRequestHandler = (error, req, res, _next) => {

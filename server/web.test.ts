@@ -24,7 +24,7 @@ afterAll(async () => {
 const get = (at: string) => fetch(`http://127.0.0.1:${server.running.port}${at}`);
 
 test('every page address gets the application, a missing file does not', async () => {
-  for (const at of ['/', '/course/abc?phase=tune', '/play/low-tide-steps']) {
+  for (const at of ['/', '/course/abc?phase=tune', '/play/nothing-there']) {
     const page = await get(at);
     expect([page.status, await page.text()]).toEqual([200, '<title>Stone Hop</title>']);
     expect(page.headers.get('cache-control')).toBe('no-cache');

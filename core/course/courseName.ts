@@ -3,10 +3,14 @@ import * as v from 'valibot';
 /** How many letters a course's name has at most. */
 export const MAX_NAME = 60;
 
+/** No characters that are not seen, nor such as turn the text after them round. */
+export const SEEN = /^[^\p{Cc}\u200e\u200f\u202a-\u202e\u2066-\u2069]*$/u;
+
 /** What a course may be called; what stands about it is cut off. */
 export const CourseName = v.pipe(
   v.string(),
   v.trim(),
+  v.regex(SEEN, 'A name has no characters that are not seen.'),
   v.minLength(3, 'A name needs at least three letters.'),
   v.maxLength(MAX_NAME, `A name has at most ${MAX_NAME} letters.`),
 );

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { CameraSchema, PictureSchema } from './camera';
+import { SEEN } from './courseName';
 import { AllowanceSchema, contactFields, ROLES, ShapeSchema } from './contact';
 import { MOST_LINKS } from './limits';
 import { LinkSchema } from './links';
@@ -228,7 +229,7 @@ export const SymmetrySchema = v.looseObject({
 export const CourseSchema = v.looseObject({
   format: v.literal(COURSE_FORMAT, `is not "${COURSE_FORMAT}"`),
   version: v.literal(COURSE_VERSION, `is not ${COURSE_VERSION}`),
-  name: text(60),
+  name: v.pipe(text(60), v.regex(SEEN, 'has characters that are not seen')),
   /** What ends a run; see COURSE_KINDS. */
   kind: v.picklist(COURSE_KINDS, 'is no known kind'),
   /** Times round, of laps. */

@@ -289,6 +289,19 @@ const migrations: Record<string, Knex.Migration> = {
     },
   },
   '010_explore': explore,
+  '011_previews': {
+    async up(knex) {
+      await knex.schema.createTable('previews', (t) => {
+        t.text('slug').primary().references('published.slug').onDelete('CASCADE');
+        /** What of it is shown, by which it is drawn anew. */
+        t.text('shown').notNullable();
+        t.binary('png').notNullable();
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTable('previews');
+    },
+  },
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

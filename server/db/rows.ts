@@ -67,6 +67,14 @@ export interface PublishedRow {
   published: number;
 }
 
+/** The picture a link to a published course is shown with. */
+export interface PreviewRow {
+  slug: string;
+  /** Digest of what it was drawn of. */
+  shown: string;
+  png: Buffer;
+}
+
 /** What a published course is found by; see the migration. */
 export interface ListingRow {
   id: number;

@@ -3,6 +3,7 @@
 import { forgetModels } from '@/core/pieces';
 import * as intake from './intake';
 import * as pictures from './picture';
+import * as previews from './preview';
 import * as recordings from './recording';
 import * as verifying from './verify';
 
@@ -17,6 +18,7 @@ export const takeCourse = afresh(intake.takeCourse);
 export const takeKit = afresh(intake.takeKit);
 export const drawDocument = afresh(pictures.drawDocument);
 export const showDocument = afresh(pictures.showDocument);
+export const drawPreview = afresh(previews.drawPreview);
 export const drawKit = afresh(pictures.drawKit);
 export const kindOfRecording = afresh(recordings.kindOfRecording);
 export const verify = afresh(verifying.verify);

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, CoursePicture, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
@@ -8,6 +9,7 @@ import { useCheckOf, useFindings } from '../screen/useFindings';
 import { CodeAndFile } from './CodeAndFile';
 import { copyText } from './copyText';
 import { Proof } from './Proof';
+import { QrCode } from './QrCode';
 import { TakeDown } from './TakeDown';
 import { usePublish } from './usePublish';
 
@@ -24,6 +26,8 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const published = data?.published;
   const fresh = data?.proof?.run.course === hash;
   const current = !!published?.current && published.shown && data?.course.name === course.name;
+  // What is down is put back first: to publish it would do so unasked.
+  const down = published ? !published.shown : false;
   const link = published && `${window.location.origin}/play/${published.slug}`;
   return (
     <View style={{ gap: SPACE.l }}>
@@ -31,7 +35,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
         <CoursePicture course={course} width={420} height={150} />
       </Card>
       <Proof time={data?.proof?.time} fresh={fresh} errors={errors} onRun={onRun} />
-      {fresh && (
+      {fresh && !down && (
         <Button
           kind={current ? 'plain' : 'main'}
           icon="upload"
@@ -42,21 +46,37 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
           testID="publish"
         />
       )}
-      {published?.shown && link && <PlayLink link={link} />}
+      {!down && link && <PlayLink link={link} name={course.name} />}
       {published && <TakeDown id={id} shown={published.shown} />}
       <CodeAndFile />
     </View>
   );
 }
 
-function PlayLink({ link }: { link: string }) {
+function PlayLink({ link, name }: { link: string; name: string }) {
+  const [scanned, setScanned] = useState(false);
   return (
     <View style={{ gap: SPACE.xs }}>
       <Text as="strong">Link</Text>
       <Text as="smallFigures" selectable testID="share-link">
         {link}
       </Text>
-      <Button title="Copy the link" icon="link" onPress={() => void copyText(link, 'Link')} />
+      <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+        <Button
+          title="Copy the link"
+          icon="link"
+          onPress={() => void copyText(link, 'Link')}
+          style={{ flex: 1 }}
+        />
+        <Button
+          title="Show as a code"
+          icon="maximize"
+          onPress={() => setScanned(true)}
+          style={{ flex: 1 }}
+          testID="show-qr"
+        />
+      </View>
+      <QrCode link={link} name={name} open={scanned} onClose={() => setScanned(false)} />
     </View>
   );
 }
