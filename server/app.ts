@@ -4,6 +4,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { account } from './api/account';
 import type { Context } from './api/context';
 import { bin } from './api/bin';
 import { courses } from './api/courses';
@@ -65,6 +66,7 @@ function api(context: Context) {
     .use(
       ...[
         makers,
+        account,
         courses,
         versions,
         proofs,

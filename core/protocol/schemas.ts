@@ -39,6 +39,27 @@ export const MakerAnswer = v.object({
   name: v.nullable(v.string()),
 });
 
+export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
+export type DeviceKind = (typeof DEVICE_KINDS)[number];
+
+/** A device that is signed in. */
+const Device = v.object({
+  id: v.string(),
+  kind: v.picklist(DEVICE_KINDS),
+  /** Since when, and when it was last used, to the day, ms. */
+  begun: v.nullable(v.number()),
+  used: v.number(),
+  /** Whether it is the one that asks. */
+  here: v.boolean(),
+});
+export type Device = v.InferOutput<typeof Device>;
+export const DevicesAnswer = v.object({ devices: v.array(Device) });
+
+/** Deletes a maker: the passphrase, where there is one. */
+export const LeaveBody = v.object({
+  passphrase: v.optional(v.pipe(v.string(), v.maxLength(200))),
+});
+
 export const ProofState = v.nullable(
   v.object({ time: v.number(), fresh: v.boolean(), run: RunSchema }),
 );

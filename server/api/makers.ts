@@ -59,7 +59,7 @@ export function makers(context: Context): Router {
         const fits = await matchesPassphrase(body.passphrase, maker?.passphrase ?? null);
         if (!maker || !fits) throw noMatch();
         await bringAlong(context, req, maker.id);
-        await beginSession(context, res, maker.id);
+        await beginSession(context, req, res, maker.id);
         return { known: true, name: maker.name };
       }),
     )

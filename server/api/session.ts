@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { Request, Response } from 'express';
-import type { MakerRow } from '../db/rows';
+import type { DeviceKind } from '@/core/protocol';
+import type { MakerRow, SessionRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { HttpError } from '../http';
 import type { Context } from './context';
@@ -42,7 +43,7 @@ export async function makerOrNew(context: Context, req: Request, res: Response):
     created: Date.now(),
   };
   await context.db<MakerRow>('makers').insert(maker);
-  await beginSession(context, res, maker.id);
+  await beginSession(context, req, res, maker.id);
   return maker;
 }
 
@@ -56,12 +57,22 @@ export async function requireMaker(context: Context, req: Request): Promise<Make
 /** Gives the answer a cookie that stands for a maker from now on. */
 export async function beginSession(
   { db, config }: Context,
+  req: Request,
   res: Response,
   maker: string,
 ): Promise<void> {
   const token = newId(32);
-  await db('sessions').insert({ digest: digestOf(token), maker, created: Date.now() });
+  const now = Date.now();
+  const row = { digest: digestOf(token), maker, created: now, device: deviceOf(req), begun: now };
+  await db<SessionRow>('sessions').insert(row);
   giveCookie(config.secureCookies, res, token);
+}
+
+/** What kind of device asks, by what it says of itself. */
+function deviceOf(req: Request): DeviceKind {
+  const told = req.get('user-agent') ?? '';
+  if (/tablet|ipad/i.test(told)) return 'tablet';
+  return /mobi/i.test(told) ? 'phone' : 'computer';
 }
 
 const giveCookie = (secure: boolean, res: Response, token: string): void => {
@@ -89,11 +100,13 @@ export async function endSession({ db }: Context, req: Request, res: Response): 
   res.clearCookie(COOKIE, { path: '/' });
 }
 
+/** The digest of the session a request goes by; of none an empty one. */
+export function sessionOf(req: Request): string {
+  const token = tokenOf(req);
+  return token === null ? '' : digestOf(token);
+}
+
 /** Ends all sessions of a maker but the request's own. */
 export async function endOtherSessions({ db }: Context, req: Request, maker: string) {
-  const token = tokenOf(req);
-  await db('sessions')
-    .where({ maker })
-    .whereNot('digest', token === null ? '' : digestOf(token))
-    .delete();
+  await db<SessionRow>('sessions').where({ maker }).whereNot('digest', sessionOf(req)).delete();
 }

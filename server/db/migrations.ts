@@ -302,6 +302,22 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.dropTable('previews');
     },
   },
+  '012_devices': {
+    async up(knex) {
+      await knex.schema.alterTable('sessions', (t) => {
+        /** What kind of device it is, in a word; since when it is signed in. */
+        t.text('device').notNullable().defaultTo('computer');
+        t.integer('begun');
+        t.index(['maker']);
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('sessions', (t) => {
+        t.dropIndex(['maker']);
+        t.dropColumns('device', 'begun');
+      });
+    },
+  },
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

@@ -6,6 +6,16 @@ export interface MakerRow {
   created: number;
 }
 
+export interface SessionRow {
+  /** Of the cookie, which is kept nowhere. */
+  digest: string;
+  maker: string;
+  /** When it was last used, to the day. */
+  created: number;
+  device: string;
+  begun: number | null;
+}
+
 /** What is kept of a course beside its document, so that lists read none. */
 export interface SummaryColumns {
   name: string;

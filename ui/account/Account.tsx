@@ -6,6 +6,8 @@ import { forgetAnswers } from '../state/keptAnswers';
 import { useMe } from '../state/queries';
 import { SPACE } from '../theme';
 import { ChangePassphrase } from './ChangePassphrase';
+import { Devices } from './Devices';
+import { Leave } from './Leave';
 import { SignIn } from './SignIn';
 
 /** Who is signed in, or a way to be. */
@@ -37,6 +39,8 @@ function SignedIn({ name }: { name: string }) {
         busy={signOut.isPending}
         onPress={() => signOut.mutate()}
       />
+      <Devices />
+      <Leave />
     </View>
   );
 }

@@ -7,10 +7,16 @@ import { Account } from './Account';
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../state/api', () => ({
   ...jest.requireActual<object>('../state/api'),
-  api: { me: jest.fn(), claimName: jest.fn(), signIn: jest.fn(), signOut: jest.fn() },
+  api: {
+    ...{ me: jest.fn(), claimName: jest.fn(), signIn: jest.fn(), signOut: jest.fn() },
+    ...{ devices: jest.fn(), endDevice: jest.fn(), endOthers: jest.fn(), leave: jest.fn() },
+  },
 }));
 
-const asked = api as unknown as Record<'me' | 'claimName' | 'signIn' | 'signOut', jest.Mock>;
+const asked = api as unknown as Record<
+  'me' | 'claimName' | 'signIn' | 'signOut' | 'devices' | 'endDevice' | 'endOthers' | 'leave',
+  jest.Mock
+>;
 let client: QueryClient;
 
 function show(element: ReactElement) {
@@ -26,6 +32,7 @@ const press = (title: string) => act(async () => fireEvent.press(screen.getByTex
 beforeEach(() => {
   for (const mock of Object.values(asked)) mock.mockReset();
   asked.me.mockResolvedValue({ maker: true, name: null });
+  asked.devices.mockResolvedValue({ devices: [] });
 });
 afterEach(() => client.clear());
 
@@ -66,4 +73,60 @@ test('signed in, the passphrase is changed with the one of now', async () => {
   await press('Change it');
   expect(asked.claimName).toHaveBeenCalledWith('Fenn', 'slate and kelp', 'kelp and slate');
   await waitFor(() => expect(screen.getByText('Change the passphrase')).toBeTruthy());
+});
+
+describe('signed in', () => {
+  const device = (id: string, kind: 'phone' | 'computer', here: boolean) => ({
+    ...{ id, kind, here, begun: Date.now(), used: Date.now() - 3 * 86_400_000 },
+  });
+  beforeEach(() => asked.me.mockResolvedValue({ maker: true, name: 'Fenn' }));
+
+  test('each device is told, and every other can be signed out', async () => {
+    asked.devices.mockResolvedValue({
+      devices: [device('a', 'computer', true), device('b', 'phone', false)],
+    });
+    asked.endDevice.mockResolvedValue({ done: true });
+    asked.endOthers.mockResolvedValue({ done: true });
+    show(<Account />);
+    await waitFor(() => expect(screen.getByText('Computer, this one')).toBeTruthy());
+    expect(screen.getByText('Phone, used 3 days ago')).toBeTruthy();
+    expect(screen.queryByLabelText(/Sign out on the computer/)).toBeNull();
+    await act(async () => fireEvent.press(screen.getByLabelText(/Sign out on the phone/)));
+    expect(asked.endDevice.mock.calls[0][0]).toBe('b');
+    await press('Sign out everywhere else');
+    expect(asked.endOthers).toHaveBeenCalledTimes(1);
+  });
+
+  test('with one device there is nothing else to sign out', async () => {
+    asked.devices.mockResolvedValue({ devices: [device('a', 'phone', true)] });
+    show(<Account />);
+    await waitFor(() => expect(screen.getByText('Phone, this one')).toBeTruthy());
+    expect(screen.queryByText('Sign out everywhere else')).toBeNull();
+  });
+
+  test('who leaves is asked twice, and told when the passphrase is another', async () => {
+    asked.leave.mockRejectedValueOnce(new Error('That is not the passphrase you have now.'));
+    asked.leave.mockResolvedValueOnce({ done: true });
+    show(<Account />);
+    await waitFor(() => expect(screen.getByText('Delete me')).toBeTruthy());
+    await press('Delete me');
+    await press('Delete me for good');
+    expect(screen.getByText('Give the passphrase you have now.')).toBeTruthy();
+    expect(asked.leave).not.toHaveBeenCalled();
+    await act(async () => type('leave-passphrase', 'kelp and slate'));
+    await press('Delete me for good');
+    await waitFor(() => expect(screen.getByText(/not the passphrase/)).toBeTruthy());
+    await press('Delete me for good');
+    await waitFor(() => expect(screen.getByText('Delete me')).toBeTruthy());
+    expect(asked.leave).toHaveBeenCalledTimes(2);
+  });
+
+  test('who stays has sent nothing', async () => {
+    show(<Account />);
+    await waitFor(() => expect(screen.getByText('Delete me')).toBeTruthy());
+    await press('Delete me');
+    await press('Stay');
+    expect(screen.getByText('Delete me')).toBeTruthy();
+    expect(asked.leave).not.toHaveBeenCalled();
+  });
 });

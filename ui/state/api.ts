@@ -7,6 +7,7 @@ import {
   CourseAnswer,
   CourseListAnswer,
   DemosAnswer,
+  DevicesAnswer,
   DoneAnswer,
   ErrorAnswer,
   ExploreAnswer,
@@ -95,6 +96,13 @@ export const api = {
   signIn: (name: string, passphrase: string) =>
     request(MakerAnswer, 'POST', '/session', { name, passphrase }),
   signOut: () => request(DoneAnswer, 'DELETE', '/session'),
+  /** The devices that are signed in. */
+  devices: () => request(DevicesAnswer, 'GET', '/me/devices'),
+  endDevice: (id: string) => request(DoneAnswer, 'DELETE', `/me/devices/${id}`),
+  /** Ends all devices but this one. */
+  endOthers: () => request(DoneAnswer, 'DELETE', '/me/devices'),
+  /** Deletes the maker and all that is theirs. */
+  leave: (passphrase: string) => request(DoneAnswer, 'DELETE', '/me', { passphrase }),
   courses: () => request(CourseListAnswer, 'GET', '/courses'),
   course: (id: string) => request(CourseAnswer, 'GET', `/courses/${id}`),
   /** Keeps a new course by an id of one's own; the same once more is kept once. */
@@ -172,3 +180,6 @@ export const pictureOf = {
   published: ({ slug, hash }: { slug: string; hash: string }) =>
     `/api/published/${slug}/picture?of=${hash.slice(0, 12)}`,
 };
+
+/** Where all that is kept of a maker is to be had, as one file. */
+export const ALL_DATA = '/api/me/data';

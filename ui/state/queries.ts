@@ -67,6 +67,14 @@ export const useKits = () =>
 export const useBin = (open: boolean) =>
   useQuery({ queryKey: ['bin'], queryFn: api.bin, enabled: open, staleTime: 0 });
 
+/** The devices that are signed in. */
+export const useDevices = () =>
+  useQuery({
+    queryKey: ['devices'],
+    queryFn: async () => (await api.devices()).devices,
+    staleTime: 0,
+  });
+
 /** The recordings a maker keeps. */
 export const useRecordings = (open: boolean) =>
   useQuery({
