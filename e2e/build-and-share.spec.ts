@@ -71,6 +71,9 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
   await page.getByTestId('publish').tap();
   const link = await page.getByTestId('share-link').innerText();
   expect(link).toMatch(/\/play\/skerry-walk-[a-z0-9]+$/);
+  await page.getByTestId('show-qr').tap();
+  await expect(page.getByTestId('qr-code')).toBeVisible();
+  await page.getByLabel('Close').tap();
 
   const other = await open(new URL(link).pathname, 'phone');
   await expect(other.getByText('Nobody has finished it yet')).toBeVisible();

@@ -248,3 +248,74 @@ describe('a run on the list', () => {
     expect((await somebody().ask('GET', `/published/${slug}`)).body.makerTime).toBeNull();
   });
 });
+
+describe('a list of many', () => {
+  /** So many other players' runs, each a tenth of a second slower, with some of one time. */
+  async function filled(slug: string, count: number): Promise<void> {
+    const db = await openDatabase(server.config.dataDir);
+    const { hash } = await db('published').where({ slug }).first('hash');
+    await db('makers').insert(
+      Array.from({ length: count }, (_, i) => ({ id: `${slug} ${i}`, created: 1 })),
+    );
+    const rows = Array.from({ length: count }, (_, i) => ({
+      ...{ slug, hash, maker: `${slug} ${i}`, player: `P${i}`, player_key: `p${i}` },
+      ...{ time: 2.5 + Math.floor(i / 2) / 10, strokes: 0, run: '{}', open: 1, made: i },
+      inputs: String(i),
+    }));
+    await db.batchInsert('runs', rows, 50);
+    await db.destroy();
+  }
+  const told = async (slug: string, who: Somebody) =>
+    (await who.ask('GET', `/published/${slug}`)).body as {
+      best: { place: number; player: string; time: number; own: boolean }[];
+      players: number;
+      spread: { from: number; to: number; counts: number[] } | null;
+    };
+
+  test('who stands further down sees the first three and those about, in their order', async () => {
+    const slug = await out(course);
+    await filled(slug, 40);
+    const player = somebody();
+    const run = runRight(course, 300);
+    await player.play(slug, run, 'Fenn');
+    const { best: rows, players } = await told(slug, player);
+    const before = Array.from({ length: 40 }, (_, i) => 2.5 + Math.floor(i / 2) / 10).filter(
+      (time) => time <= run.claim,
+    ).length;
+    expect(before).toBeGreaterThan(5);
+    expect(rows.map(({ place }) => place)).toEqual([1, 2, 3, before, before + 1, before + 2]);
+    expect(rows.map(({ own }) => own)).toEqual([false, false, false, false, true, false]);
+    expect([...rows].sort((a, b) => a.time - b.time)).toEqual(rows);
+    expect(players).toBe(41);
+    // Somebody else sees the first five.
+    expect((await told(slug, somebody())).best.map(({ place }) => place)).toEqual([1, 2, 3, 4, 5]);
+  });
+
+  test('of the very last there is nobody after it', async () => {
+    const slug = await out(course);
+    await filled(slug, 6);
+    const player = somebody();
+    await player.play(slug, runRight(course, 600), 'Wick');
+    expect((await told(slug, player)).best.map(({ place }) => place)).toEqual([1, 2, 3, 6, 7]);
+  });
+
+  test('how the times spread counts everybody once, from the first time on', async () => {
+    const slug = await out(course);
+    await filled(slug, 5);
+    expect(await told(slug, somebody())).toMatchObject({ players: 5, spread: null });
+    const other = await out(course);
+    await filled(other, 300);
+    const { players, spread } = await told(other, somebody());
+    expect(players).toBe(300);
+    expect(spread!.from).toBe(2.5);
+    // Three times the best: the slower ones count with the last part.
+    expect(spread!.to).toBe(7.5);
+    expect(spread!.counts).toHaveLength(18);
+    expect(spread!.counts.reduce((sum, n) => sum + n, 0)).toBe(300);
+    const width = (spread!.to - spread!.from) / 18;
+    const first = Array.from({ length: 300 }, (_, i) => Math.floor(i / 2) / 10).filter(
+      (t) => t < width,
+    ).length;
+    expect(spread!.counts[0]).toBe(first);
+  });
+});

@@ -42,9 +42,7 @@ test('a link shows the course: its name, a line about it and a picture', async (
   const html = await page(`/play/${slug}`);
   expect(html).toContain('<title>Ferry Walk · Stone Hop</title>');
   expect(html).toContain('<meta property="og:title" content="Ferry Walk" />');
-  expect(html).toMatch(
-    /<meta name="description" content="by [^"]* · from start to goal · \d+ m" \/>/,
-  );
+  expect(html).toMatch(/<meta name="description" content="by [^"]* · Point to point · \d+ m" \/>/);
   const [, address] = /og:image" content="([^"]*)"/.exec(html)!;
   expect(address).toContain(`http://127.0.0.1:${server.running.port}/api/`);
   const answer = await fetch(address);

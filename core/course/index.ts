@@ -15,5 +15,6 @@ export * from './private';
 export * from './read';
 export * from './canonical';
 export * from './courseName';
+export * from './kindWords';
 export * from './create';
 export * from './unused';

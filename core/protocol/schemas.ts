@@ -131,6 +131,7 @@ export const BinAnswer = v.object({
 });
 
 export const BestTime = v.object({
+  place: v.number(),
   player: v.string(),
   time: v.number(),
   /** Where the fewest win. */
@@ -139,6 +140,10 @@ export const BestTime = v.object({
   /** What it is asked for by, to be seen run; left out where its player said no. */
   run: v.optional(v.string()),
 });
+
+/** How the best times of players spread: so many from one time on, each part as wide as the others. */
+const Spread = v.object({ from: v.number(), to: v.number(), counts: v.array(v.number()) });
+export type TimesSpread = v.InferOutput<typeof Spread>;
 
 /** The run of the maker of a course, among those of its players. */
 export const MAKERS_RUN = 'maker';
@@ -156,7 +161,11 @@ export const PublishedAnswer = v.object({
   published: v.number(),
   /** Metres of the way it is meant to take. */
   length: v.number(),
+  /** The first of them, and those about the viewer's own. */
   best: v.array(BestTime),
+  /** Players who have finished; how their times spread, where there are enough of them to say. */
+  players: v.number(),
+  spread: v.nullable(Spread),
   /** Seconds of the maker's own run of the course as it is published, where there is one. */
   makerTime: v.nullable(v.number()),
   edition: v.number(),

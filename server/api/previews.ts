@@ -1,20 +1,11 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import type { CourseKind } from '@/core/course';
+import { KIND_WORDS, type CourseKind } from '@/core/course';
 import type { ListingRow, PreviewRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { param } from '../http';
 import type { Context } from './context';
 import { findPublished } from './found';
-
-/** What a kind of course is called in a line about it. */
-const KINDS: Readonly<Record<CourseKind, string>> = {
-  point: 'from start to goal',
-  laps: 'laps',
-  gather: 'gathering',
-  hold: 'holding out',
-  strokes: 'fewest strokes',
-};
 
 /** What a link to a published course says of it. */
 export interface Preview {
@@ -33,7 +24,7 @@ export async function previewOf(db: Knex, slug: string): Promise<Preview> {
   const row = (await db<ListingRow>('listings')
     .where({ slug })
     .first('name', 'maker', 'kind', 'length'))!;
-  const words = `by ${row.maker} · ${KINDS[row.kind as CourseKind]} · ${Math.round(row.length)} m`;
+  const words = `by ${row.maker} · ${KIND_WORDS[row.kind as CourseKind]} · ${Math.round(row.length)} m`;
   return { name: row.name, words, version: digestOf(`${shown} ${row.name} ${words}`).slice(0, 16) };
 }
 

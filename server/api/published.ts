@@ -4,7 +4,7 @@ import type { LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { DEMO_MAKER } from '../db/seed';
 import { DemosAnswer, UNNAMED, type CourseListed } from '@/core/protocol';
 import { handler, NoBody, param, sendJson, sendPicture } from '../http';
-import { bestTimes } from './boards';
+import { bestTimes, spreadOf } from './boards';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { makerOf } from './session';
@@ -55,7 +55,7 @@ export function published(context: Context): Router {
       const makerTime = maker?.proof_hash === hash ? maker.proof_time : null;
       const made = { maker: maker?.name ?? UNNAMED, makerTime, published: since };
       const told = await listingOf(db, slug, player?.id ?? '');
-      const fields = { slug, hash, ...made, ...told, length, best };
+      const fields = { slug, hash, ...made, ...told, length, best, ...(await spreadOf(db, row)) };
       sendJson(res, fields, { course: row.document });
     })
     .get('/published/:slug/picture', async (req, res) => {

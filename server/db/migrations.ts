@@ -318,6 +318,17 @@ const migrations: Record<string, Knex.Migration> = {
       });
     },
   },
+  '013_ranks': {
+    async up(knex) {
+      await knex.schema.alterTable('runs', (t) => {
+        // As lists of best times are ordered.
+        t.index(['slug', 'hash', 'strokes', 'time', 'made', 'id'], 'runs_ranked');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('runs', (t) => t.dropIndex([], 'runs_ranked'));
+    },
+  },
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

@@ -1,3 +1,4 @@
+import { KIND_WORDS } from '@/core/course';
 import { memo } from 'react';
 import { Pressable, View, type DimensionValue } from 'react-native';
 import {
@@ -10,7 +11,6 @@ import {
   metres,
   runTime,
   Text,
-  KIND_WORDS,
 } from '../parts';
 import { pictureOf } from '../state/api';
 import type { CourseInList } from '../state/unsent';

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import * as v from 'valibot';
 import {
+  KIND_WORDS,
   COURSE_KINDS,
   CourseName,
   MAX_NAME,
@@ -11,7 +12,7 @@ import {
   type CourseKind,
   type RunnerKind,
 } from '@/core/course';
-import { Button, Choices, CoursePicture, FormField, KIND_WORDS, Sheet } from '../parts';
+import { Button, Choices, CoursePicture, FormField, Sheet } from '../parts';
 import { PictureChoice } from './PictureChoice';
 import { RunnerPicture } from './RunnerPicture';
 import { freshName, hasSpace, starterCourse, USUAL_RUNNER, type Purpose } from './starters';

@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import type { Course } from '@/core/course';
-import { Button, Card, DrawnPicture, Fault, KIND_WORDS, metres, showToast, Text } from '../parts';
+import { KIND_WORDS, type Course } from '@/core/course';
+import { Button, Card, DrawnPicture, Fault, metres, showToast, Text } from '../parts';
 import { api, pictureOf } from '../state/api';
 import { useDemos } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';

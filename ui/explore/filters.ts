@@ -1,7 +1,6 @@
 import * as v from 'valibot';
-import type { CourseKind, RunnerKind } from '@/core/course';
+import { KIND_WORDS, type CourseKind, type RunnerKind } from '@/core/course';
 import { EXPLORE_ORDERS, ExploreQuery, LENGTHS, type ExploreAsked } from '@/core/protocol';
-import { KIND_WORDS } from '../parts';
 import { RUNNER_ROWS } from '../run/runners';
 
 type Order = (typeof EXPLORE_ORDERS)[number];

@@ -25,7 +25,6 @@ export * from './icons';
 export * from './Stones';
 export * from './Page';
 export * from './format';
-export * from './kinds';
 export * from './Stepper';
 export * from './stir';
 export * from './saveText';

@@ -7,13 +7,12 @@ import { TARGET } from '../theme';
 type Row = PublishedCourse['best'][number];
 
 const column = createColumnHelper<Row>();
-const PLACE = column.display({
-  id: 'place',
+const PLACE = column.accessor('place', {
   header: 'Place',
-  meta: { width: 32 },
-  cell: ({ row }) => (
+  meta: { width: 44 },
+  cell: ({ getValue }) => (
     <Text as="figures" tint="slate">
-      {row.index + 1}
+      {getValue()}
     </Text>
   ),
 });
@@ -76,19 +75,39 @@ interface BestTimesProps {
 export function BestTimes({ best, beside }: BestTimesProps) {
   const counted = best[0]?.strokes !== undefined;
   const title = counted ? 'Fewest strokes' : 'Best times';
+  const columns = [...(counted ? COUNTED : TIMED), ...(beside ? [besideColumn(beside)] : [])];
   return (
     <View testID="best-times">
       <Text as="heading">{title}</Text>
-      {best.length === 0 ? (
+      {best.length === 0 && (
         <Text tint="slate">Nobody has finished it yet. Yours would be the first.</Text>
-      ) : (
-        <FigureTable
-          label={title}
-          rows={best}
-          columns={[...(counted ? COUNTED : TIMED), ...(beside ? [besideColumn(beside)] : [])]}
-          rowHeight={beside ? TARGET : 40}
-        />
       )}
+      {inRow(best).map((rows, i) => (
+        <View key={rows[0].place}>
+          {i > 0 && (
+            <Text as="figures" tint="slate" aria-hidden>
+              …
+            </Text>
+          )}
+          <FigureTable
+            label={i === 0 ? title : `${title} about yours`}
+            rows={rows}
+            columns={columns}
+            rowHeight={beside ? TARGET : 40}
+          />
+        </View>
+      ))}
     </View>
   );
+}
+
+/** The rows in parts, each of which has one place after the other. */
+export function inRow<T extends { readonly place: number }>(rows: readonly T[]): T[][] {
+  const parts: T[][] = [];
+  for (const row of rows) {
+    const last = parts.at(-1);
+    if (last && row.place === last.at(-1)!.place + 1) last.push(row);
+    else parts.push([row]);
+  }
+  return parts;
 }

@@ -1,3 +1,4 @@
+import { KIND_WORDS } from '@/core/course';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
@@ -13,7 +14,6 @@ import {
   runTime,
   showToast,
   Text,
-  KIND_WORDS,
 } from '../parts';
 import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
@@ -21,6 +21,7 @@ import { triesWords } from '../explore/ExploreCard';
 import { SPACE, useColours, WIDE } from '../theme';
 import { Liked } from './Liked';
 import { RunBeside } from './RunBeside';
+import { ownTime, TimesSpread } from './TimesSpread';
 
 /** What a link opens: the course, its targets and best times, and one big button. */
 export function PlayScreen({ slug }: { slug: string }) {
@@ -113,6 +114,14 @@ function Published({ data }: { data: PublishedCourse }) {
             </View>
           )}
           <RunBeside data={data} />
+          {data.spread && (
+            <TimesSpread
+              spread={data.spread}
+              players={data.players}
+              own={ownTime(data)}
+              swift={course.targets?.swift}
+            />
+          )}
         </View>
       </View>
     </Page>

@@ -3,6 +3,7 @@ import type { PublishedCourse } from '@/core/protocol';
 import { besideKeys, toggleBesideRun, useBesideRuns } from './besideRuns';
 
 const row = (run: string | undefined, own = false): PublishedCourse['best'][number] => ({
+  place: 1,
   player: own ? 'Tam' : 'Orla',
   time: 30,
   own,

@@ -17,11 +17,11 @@ const DATA: PublishedCourse = {
   makerTime: 21.5,
   published: 0,
   ...{ edition: 1, tries: 3, finishes: 3, likes: 0, liked: false, own: false },
-  length: 30,
+  ...{ length: 30, players: 3, spread: null },
   best: [
-    { player: 'Orla', time: 20, own: false, run: '1' },
-    { player: 'Fenn', time: 22, own: false },
-    { player: 'Tam', time: 24, own: true, run: '3' },
+    { place: 1, player: 'Orla', time: 20, own: false, run: '1' },
+    { place: 2, player: 'Fenn', time: 22, own: false },
+    { place: 3, player: 'Tam', time: 24, own: true, run: '3' },
   ],
 };
 const show = (data = DATA) =>

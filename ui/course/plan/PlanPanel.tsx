@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
+  KIND_WORDS,
   MAX_NAME,
   nameProblem,
   type Course,
@@ -10,7 +11,7 @@ import {
 } from '@/core/course';
 import { setKind } from '@/core/edit';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
-import { Button, Choices, Field, KIND_WORDS, NumberField, Text } from '../../parts';
+import { Button, Choices, Field, NumberField, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { Expected } from '../screen/Expected';

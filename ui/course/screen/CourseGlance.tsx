@@ -1,6 +1,7 @@
+import { KIND_WORDS } from '@/core/course';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { KIND_WORDS, ListItem, Text } from '../../parts';
+import { ListItem, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE } from '../../theme';

@@ -57,8 +57,8 @@ test('the board tells strokes only where they count', () => {
   render(
     <BestTimes
       best={[
-        { player: 'Morven', time: 50, strokes: 1, own: false },
-        { player: 'Tam', time: 40, strokes: 2, own: true },
+        { place: 1, player: 'Morven', time: 50, strokes: 1, own: false },
+        { place: 2, player: 'Tam', time: 40, strokes: 2, own: true },
       ]}
     />,
   );
@@ -66,7 +66,7 @@ test('the board tells strokes only where they count', () => {
   expect(screen.getByText('1 stroke')).toBeTruthy();
   expect(screen.getByText('2 strokes')).toBeTruthy();
   screen.unmount();
-  render(<BestTimes best={[{ player: 'Tam', time: 40, own: true }]} />);
+  render(<BestTimes best={[{ place: 1, player: 'Tam', time: 40, own: true }]} />);
   expect(screen.getByText('Best times')).toBeTruthy();
   expect(screen.queryByText(/stroke/)).toBeNull();
 });

@@ -1,4 +1,4 @@
-import type { CourseKind } from '@/core/course';
+import type { CourseKind } from './schema';
 
 /** What ends a run, in words. */
 export const KIND_WORDS: Readonly<Record<CourseKind, string>> = {

@@ -1,0 +1,60 @@
+import { readFileSync } from 'node:fs';
+import { strFromU8, unzipSync } from 'fflate';
+import { layPieces } from '@/core/edit';
+import { emptyCourse } from '@/core/course';
+import { publish } from './support/publish';
+import { expect, test } from './support/test';
+
+const short = layPieces(emptyCourse('Short Quay'), [
+  { family: 'slab', at: [0, -0.5, 0], size: [8, 0.5, 2] },
+  { family: 'start', at: [-3, 0, 0] },
+  { family: 'lantern', at: [3, 0, 0] },
+]);
+const PASSPHRASE = 'ten stones and a lantern';
+
+test('a device elsewhere is signed out, everything is taken along, and who leaves is gone', async ({
+  open,
+  person,
+  server,
+}) => {
+  const page = await open('/', 'phone');
+  const { slug } = await publish(page.request, server.url, short);
+  await page.reload();
+  await page.getByTestId('account').tap();
+  await page.getByTestId('account-name').fill('Sorley');
+  await page.getByTestId('account-passphrase').fill(PASSPHRASE);
+  await page.getByText('Take this name', { exact: true }).tap();
+  await expect(
+    page.getByText('Computer, this one').or(page.getByText('Phone, this one')),
+  ).toBeVisible();
+
+  const other = await person('wide');
+  await other.request.post(`${server.url}/api/session`, {
+    data: { name: 'Sorley', passphrase: PASSPHRASE },
+  });
+  const theirs = await other.newPage();
+  await theirs.goto(server.url);
+  await expect(theirs.getByTestId('open-Short Quay')).toBeVisible();
+
+  await page.reload();
+  await page.getByTestId('account').tap();
+  await page.getByTestId('end-others').tap();
+  await expect(page.getByText('Signed out everywhere else.')).toBeVisible();
+  await theirs.reload();
+  await expect(theirs.getByText('Start an empty course')).toBeVisible();
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByTestId('all-data').tap(),
+  ]);
+  const files = unzipSync(new Uint8Array(readFileSync(await download.path())));
+  const [name] = Object.keys(files).filter((file) => file.startsWith('courses/short-quay'));
+  expect((JSON.parse(strFromU8(files[name])) as { name: string }).name).toBe('Short Quay');
+
+  await page.getByTestId('leave').tap();
+  await page.getByTestId('leave-passphrase').fill(PASSPHRASE);
+  await page.getByTestId('leave-sure').tap();
+  await expect(page.getByText('You and all that was yours are deleted.')).toBeVisible();
+  await page.goto(`${server.url}/play/${slug}`);
+  await expect(page.getByText('There is no such course')).toBeVisible();
+});
