@@ -16,5 +16,6 @@ export * from './read';
 export * from './canonical';
 export * from './courseName';
 export * from './kindWords';
+export * from './origin';
 export * from './create';
 export * from './unused';

@@ -6,6 +6,7 @@ import { MOST_LINKS } from './limits';
 import { LinkSchema } from './links';
 import { ModelsSchema } from './model';
 import { MotionSchema, ThrowerSchema, WakeSchema } from './motion';
+import { OriginsSchema } from './origin';
 import { RunnerSchema } from './runner';
 import { TempoSchema } from './tempo';
 import {
@@ -274,6 +275,8 @@ export const CourseSchema = v.looseObject({
   welcome: v.optional(text(200)),
   /** What is said of it where it is found. */
   description: v.optional(text(1000)),
+  /** The courses it was copied from, one from the other. */
+  origins: v.optional(OriginsSchema),
   targets: v.optional(TargetsSchema),
   /** Height below which a run returns to its last checkpoint, metres; left out to follow the pieces. */
   tide: v.optional(coordinate),

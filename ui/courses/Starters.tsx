@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { KIND_WORDS, type Course } from '@/core/course';
+import { copyOf, KIND_WORDS, type Course } from '@/core/course';
 import { Button, Card, DrawnPicture, Fault, metres, showToast, Text } from '../parts';
 import { api, pictureOf } from '../state/api';
 import { useDemos } from '../state/queries';
@@ -24,7 +24,7 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
     setTaking(slug);
     api
       .published(slug)
-      .then(({ course }) => onCopy(course))
+      .then(({ course, maker }) => onCopy(copyOf(course, { name: course.name, maker, slug })))
       .catch((error: Error) => showToast(error.message))
       .finally(() => setTaking(null));
   };

@@ -24,6 +24,7 @@ export * from './Picture';
 export * from './icons';
 export * from './Stones';
 export * from './Page';
+export * from './Origins';
 export * from './format';
 export * from './Stepper';
 export * from './stir';

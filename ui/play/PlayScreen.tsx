@@ -1,4 +1,4 @@
-import { KIND_WORDS } from '@/core/course';
+import { copyOf, KIND_WORDS } from '@/core/course';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { PublishedCourse } from '@/core/protocol';
@@ -9,6 +9,7 @@ import {
   CoursePicture,
   Fault,
   Loading,
+  Origins,
   metres,
   Page,
   runTime,
@@ -55,6 +56,8 @@ export function PlayScreen({ slug }: { slug: string }) {
   return <Published data={data} />;
 }
 
+const openPlay = (slug: string) => router.push(`/play/${slug}` as never);
+
 function Published({ data }: { data: PublishedCourse }) {
   const colours = useColours();
   const { width } = useWindowDimensions();
@@ -62,7 +65,7 @@ function Published({ data }: { data: PublishedCourse }) {
   const create = useCreateCourse();
   const { course, maker, slug } = data;
   const copy = () =>
-    create.mutate(course, {
+    create.mutate(copyOf(course, { name: course.name, maker, slug }), {
       onSuccess: ({ id }) => router.push(`/course/${id}` as never),
       onError: (problem) => showToast(problem.message),
     });
@@ -86,6 +89,7 @@ function Published({ data }: { data: PublishedCourse }) {
           </Text>
           {course.description && <Text>{course.description}</Text>}
           {course.welcome && <Text>{course.welcome}</Text>}
+          {course.origins && <Origins origins={course.origins} onOpen={openPlay} />}
           {!data.own && (
             <View style={{ flexDirection: 'row' }}>
               <Liked data={data} />

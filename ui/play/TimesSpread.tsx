@@ -36,7 +36,9 @@ export function TimesSpread({ spread, players, own, swift }: TimesSpreadProps) {
       <Svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT + TOP}`}
         width="100%"
-        accessibilityLabel={`Best times of ${players} players, from ${runTime(from)} to ${runTime(to)}`}
+        accessibilityLabel={`Best times of ${players} players, from ${runTime(from)} to ${runTime(to)}${
+          target === undefined ? '' : `, swift at ${runTime(target)}`
+        }`}
       >
         {counts.map((count, i) => {
           const height = count === 0 ? 0 : Math.max(3, (count / most) * HEIGHT);

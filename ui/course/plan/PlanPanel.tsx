@@ -11,7 +11,7 @@ import {
 } from '@/core/course';
 import { setKind } from '@/core/edit';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
-import { Button, Choices, Field, NumberField, Text } from '../../parts';
+import { Button, Choices, Field, NumberField, Origins, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { Expected } from '../screen/Expected';
@@ -100,6 +100,12 @@ export function PlanPanel() {
         placeholder="For you alone"
         onChangeText={(notes) => set({ notes: notes || undefined }, 'notes')}
       />
+      {course.origins && (
+        <Origins
+          origins={course.origins}
+          onOpen={(slug) => router.push(`/play/${slug}` as never)}
+        />
+      )}
       <Button
         title="Times of my runs"
         icon="bar-chart-2"
