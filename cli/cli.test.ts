@@ -1,6 +1,6 @@
 import { courseHash } from '@/core/run';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { toCourseFile } from '@/core/formats';
@@ -68,4 +68,42 @@ test('what is wrong is said with its place, and the exit code is 1', () => {
       file('run2.json', JSON.stringify(run)),
     ).stderr,
   ).toContain('another version of the course');
+});
+
+describe('export', () => {
+  const courseFile = () => file('exported.json', toCourseFile(course));
+
+  test.each([
+    ['glb', /^glTF/],
+    ['svg', /^<svg .*1 : \d+/s],
+    ['csv', /^id,family,/],
+    ['code', /^\S{40,}\n$/],
+  ])('as %s to the standard output', (to, form) => {
+    const { status, stdout } = stonehop('export', courseFile(), '--to', to);
+    expect(status).toBe(0);
+    expect(stdout).toMatch(form);
+  });
+
+  test('as a picture into a file', () => {
+    const out = path.join(folder, 'picture.png');
+    expect(stonehop('export', courseFile(), '--to', 'png', '--out', out).status).toBe(0);
+    const png = readFileSync(out);
+    expect(png.subarray(1, 4).toString()).toBe('PNG');
+    expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([1600, 900]);
+  });
+
+  test('what cannot be is said in a line', () => {
+    const away = path.join(folder, 'no', 'such', 'folder.svg');
+    expect(stonehop('export', courseFile(), '--to', 'svg', '--out', away)).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('cannot be written (ENOENT)'),
+    });
+    expect(stonehop('export', courseFile(), '--to', 'pdf')).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('--to is one of'),
+    });
+    for (const args of [['--to'], [], ['--out', 'x']]) {
+      expect(stonehop('export', courseFile(), ...args).stderr).toContain('stonehop export FILE');
+    }
+  });
 });

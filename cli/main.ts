@@ -12,11 +12,13 @@ import {
   RunSchema,
   type Run,
 } from '@/core/run';
-import { bench, BENCH_PARTS } from './bench/bench';
+import { EXPORTS, exportCourse } from './export';
 
 const USAGE = `stonehop check FILE              what is wrong with a course, each with its place
 stonehop hash FILE               the hash over what affects a run
 stonehop replay COURSE RUN       time, splits and events of a run; --json for programs
+stonehop export FILE --to glb|svg|csv|png|code [--out FILE]
+                                 the course as a scene, a drawing to scale, a table, a picture or a code
 stonehop bench [PART]            measures the simulation; --json for programs`;
 
 /** Something the one who called can put right; the message is all that is printed. */
@@ -105,9 +107,37 @@ async function replayFiles(courseFile: string, runFile: string, json: boolean): 
   return finished ? 0 : 1;
 }
 
+/** What is asked for by name, and the rest. */
+function optionsOf(args: readonly string[]) {
+  const rest: string[] = [];
+  const options: { to?: string; out?: string } = {};
+  let json = false;
+  for (let i = 0; i < args.length; i++) {
+    const name = args[i];
+    if (name === '--json') json = true;
+    else if (name === '--to' || name === '--out') {
+      const value = args[++i];
+      if (value === undefined) throw new Refusal(USAGE);
+      options[name === '--to' ? 'to' : 'out'] = value;
+    } else rest.push(name);
+  }
+  return { json, options, rest };
+}
+
+/** @throws Refusal where the file cannot be written */
+async function exportTo(course: Course, to: string, out: string | null): Promise<void> {
+  try {
+    await exportCourse(course, to, out);
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === undefined) throw error;
+    throw new Refusal(`${out ?? 'The output'}: cannot be written (${code}).`);
+  }
+}
+
 async function run(args: readonly string[]): Promise<number> {
-  const json = args.includes('--json');
-  const [command, first, second, ...more] = args.filter((arg) => arg !== '--json');
+  const { json, options, rest } = optionsOf(args);
+  const [command, first, second, ...more] = rest;
   if (more.length > 0) throw new Refusal(USAGE);
   if (command === 'check' && first && !second) return check(first);
   if (command === 'hash' && first && !second) {
@@ -115,8 +145,17 @@ async function run(args: readonly string[]): Promise<number> {
     return 0;
   }
   if (command === 'replay' && first && second) return replayFiles(first, second, json);
-  if (command === 'bench' && !second && (!first || BENCH_PARTS.includes(first))) {
-    return bench(json, first);
+  if (command === 'export' && first && !second && options.to) {
+    if (!EXPORTS.includes(options.to)) {
+      throw new Refusal(`--to is one of ${EXPORTS.join(', ')}.`);
+    }
+    await exportTo(openCourse(first), options.to, options.out ?? null);
+    return 0;
+  }
+  if (command === 'bench' && !second) {
+    // It brings the demo courses, which take longer to make than all else here.
+    const { bench, BENCH_PARTS } = await import('./bench/bench');
+    if (!first || BENCH_PARTS.includes(first)) return bench(json, first);
   }
   throw new Refusal(USAGE);
 }

@@ -17,5 +17,6 @@ export * from './canonical';
 export * from './courseName';
 export * from './kindWords';
 export * from './origin';
+export * from './csv';
 export * from './create';
 export * from './unused';

@@ -1,3 +1,4 @@
+import { csvOf, csvWords } from '../course';
 import type { RunPart } from './parts';
 
 /** A run as a table tells it. */
@@ -14,18 +15,11 @@ export interface CsvRun {
 
 const HEADS = ['run', 'ended', 'finished', 'time_s', 'falls', 'part', 'clock_s', 'part_s'];
 
-/** A value as a table takes it: with quotes about it where it has a comma, a quote or a break (RFC 4180). */
-const cell = (value: string): string =>
-  /[",\r\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value;
-
-/** Words that a table would take for a formula are told as words. */
-const words = (value: string): string => (/^[=+\-@\t]/.test(value) ? `'${value}` : value);
-
 /** Runs as comma-separated values, a row for each part; a run without parts has one row. */
 export function timesCsv(runs: readonly CsvRun[]): string {
   const rows = runs.flatMap(({ name, at, finished, time, falls, parts }) => {
     const run = [
-      words(name),
+      csvWords(name),
       at === null ? '' : new Date(at).toISOString(),
       finished ? 'yes' : 'no',
       time.toFixed(3),
@@ -34,10 +28,10 @@ export function timesCsv(runs: readonly CsvRun[]): string {
     if (parts.length === 0) return [[...run, '', '', '']];
     return parts.map((part) => [
       ...run,
-      words(part.name),
+      csvWords(part.name),
       part.at.toFixed(3),
       part.time.toFixed(3),
     ]);
   });
-  return [HEADS, ...rows].map((row) => `${row.map(cell).join(',')}\r\n`).join('');
+  return csvOf([HEADS, ...rows]);
 }

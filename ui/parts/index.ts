@@ -28,4 +28,4 @@ export * from './Origins';
 export * from './format';
 export * from './Stepper';
 export * from './stir';
-export * from './saveText';
+export * from './saveFile';

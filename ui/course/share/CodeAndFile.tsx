@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { hasPrivate } from '@/core/course';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
-import { Button, saveText, Text } from '../../parts';
+import { Button, saveFile, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 import { copyText } from './copyText';
@@ -24,7 +24,7 @@ export function CodeAndFile() {
       <Button
         title="Save the file"
         icon="download"
-        onPress={() => saveText(fileNameOf(course), toCourseFile(course))}
+        onPress={() => saveFile(fileNameOf(course), toCourseFile(course))}
         testID="save-file"
       />
       {hasPrivate(course) && (
@@ -36,7 +36,7 @@ export function CodeAndFile() {
           <Button
             title="Save a file with my notes"
             icon="lock"
-            onPress={() => saveText(fileNameOf(course), toCourseFile(course, true))}
+            onPress={() => saveFile(fileNameOf(course), toCourseFile(course, true))}
             testID="save-whole-file"
           />
         </>

@@ -8,6 +8,7 @@ import { SPACE, useColours } from '../../theme';
 import { useCheckOf, useFindings } from '../screen/useFindings';
 import { CodeAndFile } from './CodeAndFile';
 import { copyText } from './copyText';
+import { OtherFiles } from './OtherFiles';
 import { Proof } from './Proof';
 import { QrCode } from './QrCode';
 import { TakeDown } from './TakeDown';
@@ -49,6 +50,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
       {!down && link && <PlayLink link={link} name={course.name} />}
       {published && <TakeDown id={id} shown={published.shown} />}
       <CodeAndFile />
+      <OtherFiles />
     </View>
   );
 }

@@ -5,7 +5,7 @@ import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { timesCsv } from '@/core/timing';
-import { Button, Fault, Loading, Page, saveText, Text } from '../../parts';
+import { Button, Fault, Loading, Page, saveFile, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS, SPACE, WIDE } from '../../theme';
@@ -98,7 +98,7 @@ function Times({ id, course, runs, known }: TimesProps) {
       <Button
         title="Save as a table"
         icon="download"
-        onPress={() => saveText(csvName(course), timesCsv(runs), 'text/csv')}
+        onPress={() => saveFile(csvName(course), timesCsv(runs), 'text/csv')}
         testID="times-csv"
       />
     </>

@@ -2,7 +2,7 @@ import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { KitListed } from '@/core/protocol';
-import { Button, DrawnPicture, FormField, saveText, Sheet, showToast, Text } from '../../../parts';
+import { Button, DrawnPicture, FormField, saveFile, Sheet, showToast, Text } from '../../../parts';
 import { api, pictureOf } from '../../../state/api';
 import { useKitChange } from '../../../state/queries';
 import { KitForm } from './kitForm';
@@ -41,7 +41,7 @@ export function KitSheet({ listed, onClose }: { listed: KitListed; onClose: () =
         onPress={() =>
           void api
             .kit(id)
-            .then(({ kit }) => saveText(`${kit.name}.kit.json`, JSON.stringify(kit)))
+            .then(({ kit }) => saveFile(`${kit.name}.kit.json`, JSON.stringify(kit)))
             .catch(fail)
         }
       />

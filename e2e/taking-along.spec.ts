@@ -12,6 +12,23 @@ const short = layPieces(emptyCourse('Short Quay'), [
 ]);
 const PASSPHRASE = 'ten stones and a lantern';
 
+test('a course is saved as a scene, a drawing to scale and a table', async ({ openMade }) => {
+  const page = await openMade(short, 'phone');
+  await page.getByTestId('phase-share').tap();
+  const saved = async (ending: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByTestId(`save-${ending}`).tap(),
+    ]);
+    expect(download.suggestedFilename()).toBe(`short-quay.${ending}`);
+    return readFileSync(await download.path());
+  };
+  const scene = await saved('glb');
+  expect([scene.toString('latin1', 0, 4), scene.readUInt32LE(8)]).toEqual(['glTF', scene.length]);
+  expect((await saved('svg')).toString()).toContain('8.00 m');
+  expect((await saved('csv')).toString().split('\r\n')).toHaveLength(5);
+});
+
 test('a device elsewhere is signed out, everything is taken along, and who leaves is gone', async ({
   open,
   person,
