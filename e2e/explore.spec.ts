@@ -45,6 +45,10 @@ test('a course is found by a word of its description, liked, run, and told as fi
   await expect(page.getByText('Three leaps over the weir.')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Like' }).tap();
   await expect(page.getByRole('checkbox', { name: 'Liked · 1' })).toBeChecked();
+  await page.getByTestId('report').tap();
+  await page.getByTestId('report-words').fill('Its name is somebody else’s.');
+  await page.getByTestId('report-send').tap();
+  await expect(page.getByText('Reported. Whoever runs this place looks at it.')).toBeVisible();
   await page.getByTestId('play-run').tap();
   await expect(page.getByTestId('run-clock')).toBeVisible();
   await page.keyboard.down('d');

@@ -10,7 +10,9 @@ import { brotliCompress } from 'node:zlib';
 import { writeServiceWorker } from './serviceWorker.mjs';
 
 const root = path.join(path.dirname(new URL(import.meta.url).pathname), '..');
-const { buildCli, buildServer, buildWorker } = createRequire(import.meta.url)('./bundles.cjs');
+const { buildCli, buildServer, buildTend, buildWorker } = createRequire(import.meta.url)(
+  './bundles.cjs',
+);
 
 const SOURCES = [
   'app',
@@ -101,6 +103,6 @@ if (exported.status !== 0) {
 const web = path.join(root, 'dist', 'web');
 // It tells of the files as they are, and is packed with them.
 await writeServiceWorker(web);
-await Promise.all([buildServer(), buildWorker(), buildCli(), packAll(web)]);
+await Promise.all([buildServer(), buildWorker(), buildTend(), buildCli(), packAll(web)]);
 writeFileSync(stampFile, now);
 statSync(path.join(root, 'dist', 'web', 'index.html'));

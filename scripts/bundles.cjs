@@ -21,5 +21,6 @@ const bundle = (entry, name) =>
 module.exports = {
   buildServer: () => bundle('server/main.ts', 'server'),
   buildWorker: () => bundle('server/threads/worker.ts', 'worker'),
+  buildTend: () => bundle('server/tend.ts', 'tend'),
   buildCli: () => bundle('cli/main.ts', 'cli'),
 };

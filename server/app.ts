@@ -18,6 +18,7 @@ import { recordings } from './api/recordings';
 import { runs } from './api/runs';
 import { versions } from './api/versions';
 import { HttpError } from './http';
+import { reports } from './api/reports';
 import { requestLimits } from './limits';
 import { pages } from './pages';
 import { busy } from './threads/pool';
@@ -77,6 +78,7 @@ function api(context: Context) {
         previews,
         explore,
         runs,
+        reports,
       ].map((resource) => resource(context)),
     )
     .use(() => {

@@ -239,6 +239,16 @@ export const ExploreAnswer = v.object({
   next: v.nullable(v.string()),
 });
 
+/** What somebody finds wrong with a published course. */
+export const ReportBody = v.object({
+  words: v.pipe(
+    v.string(),
+    v.trim(),
+    v.minLength(10, 'Say in ten letters or more what is wrong.'),
+    v.maxLength(500, 'A report has at most 500 letters.'),
+  ),
+});
+
 export const LikeBody = v.object({ liked: v.boolean() });
 export const LikeAnswer = v.object({ likes: v.number() });
 /** Whether a published course is up: its maker may take it down and put it back. */

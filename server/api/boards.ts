@@ -17,7 +17,7 @@ export async function bestTimes(db: Knex, edition: OfEdition, viewer: string | u
   const { slug, hash } = edition;
   const ranked = (from: number, count: number) =>
     db<RunRow>('runs')
-      .where({ slug, hash })
+      .where({ slug, hash, stale: 0 })
       .orderBy([...RANK])
       .offset(from)
       .limit(count)
@@ -29,7 +29,7 @@ export async function bestTimes(db: Knex, edition: OfEdition, viewer: string | u
     viewer === undefined
       ? undefined
       : await db<RunRow>('runs')
-          .where({ slug, hash, maker: viewer })
+          .where({ slug, hash, stale: 0, maker: viewer })
           .first(...COLUMNS);
   const before = own ? await countBefore(db, edition, own) : 0;
   if (before < SHOWN) return first;
@@ -53,7 +53,7 @@ const rowOf = (
 /** How many runs stand before one on the list. */
 async function countBefore(db: Knex, { slug, hash }: OfEdition, run: Shown): Promise<number> {
   const [{ before }] = await db<RunRow>('runs')
-    .where({ slug, hash })
+    .where({ slug, hash, stale: 0 })
     .whereRaw(
       '(strokes, time, made, id) < (?, ?, ?, ?)',
       RANK.map((key) => run[key]),
@@ -73,7 +73,7 @@ export async function spreadOf(
   db: Knex,
   { slug, hash }: OfEdition,
 ): Promise<{ players: number; spread: TimesSpread | null }> {
-  const runs = () => db<RunRow>('runs').where({ slug, hash });
+  const runs = () => db<RunRow>('runs').where({ slug, hash, stale: 0 });
   const [{ players, from, most }] = (await runs()
     .count({ players: '*' })
     .min({ from: 'time' })
@@ -102,7 +102,7 @@ export async function placeOf(
   { maker, strokes, time }: Pick<RunRow, 'maker' | 'strokes' | 'time'>,
 ): Promise<number> {
   const [{ before }] = await db<RunRow>('runs')
-    .where({ slug, hash })
+    .where({ slug, hash, stale: 0 })
     .whereNot({ maker })
     .andWhere((better) =>
       better

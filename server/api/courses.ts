@@ -182,18 +182,30 @@ function changedColumns(course: TakenCourse): Partial<SummaryColumns> {
 
 /** What of courses is published, and whether it is as they are now. */
 async function publishedOf(db: Knex, rows: readonly Pick<CourseRow, 'id' | 'shown'>[]) {
-  const out: (Pick<PublishedRow, 'slug' | 'course' | 'shown'> & Pick<ListingRow, 'taken'>)[] =
-    await db('published')
-      .join('listings', 'listings.slug', 'published.slug')
-      .whereIn(
-        'published.course',
-        rows.map(({ id }) => id),
-      )
-      .select('published.slug', 'published.course', 'published.shown', 'listings.taken');
+  const out: (Pick<PublishedRow, 'slug' | 'course' | 'shown'> &
+    Pick<ListingRow, 'taken' | 'held'>)[] = await db('published')
+    .join('listings', 'listings.slug', 'published.slug')
+    .whereIn(
+      'published.course',
+      rows.map(({ id }) => id),
+    )
+    .select(
+      'published.slug',
+      'published.course',
+      'published.shown',
+      'listings.taken',
+      'listings.held',
+    );
   const byCourse = new Map(out.map((row) => [row.course, row]));
   return rows.map(({ id, shown }) => {
     const row = byCourse.get(id);
-    return row ? { slug: row.slug, current: row.shown === shown, shown: row.taken === null } : null;
+    return row
+      ? {
+          slug: row.slug,
+          current: row.shown === shown,
+          shown: row.taken === null && row.held === null,
+        }
+      : null;
   });
 }
 

@@ -87,11 +87,11 @@ async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
   const [column, direction] = ORDERS[asked.order];
   const { kind, runner, length, unfinished, week } = asked;
   const finished = db('runs as r')
-    .whereRaw('r.slug = l.slug and r.hash = l.hash and r.maker = ?', [viewer])
+    .whereRaw('r.slug = l.slug and r.hash = l.hash and r.maker = ? and r.stale = 0', [viewer])
     .select(db.raw('1'));
   const query = db('listings as l')
     .join('courses as c', 'c.id', 'l.course')
-    .where({ 'l.taken': null, 'c.deleted': null })
+    .where({ 'l.taken': null, 'l.held': null, 'c.deleted': null })
     .orderBy([
       { column: `l.${column}`, order: direction },
       { column: 'l.id', order: direction },

@@ -1,10 +1,10 @@
 import type { Knex } from 'knex';
-import type { PublishedRow } from '../db/rows';
+import type { ListingRow, PublishedRow } from '../db/rows';
 import { HttpError, notFound } from '../http';
 
 /**
  * What is published under a name, as far as it is asked for.
- * @throws HttpError 404 when there is nothing, or its course is in the bin; 410 while its maker has it down
+ * @throws HttpError 404 when there is nothing, or its course is in the bin; 410 while it is taken down
  */
 export async function findPublished<More extends keyof PublishedRow = 'slug'>(
   db: Knex,
@@ -18,9 +18,11 @@ export async function findPublished<More extends keyof PublishedRow = 'slug'>(
     .first([
       ...['slug', 'course', 'hash', ...more].map((column) => `published.${column}`),
       'listings.taken',
+      'listings.held',
     ]);
   if (!row) throw notFound('The course');
-  const { taken, ...found } = row as { taken: number | null } & PublishedRow;
+  const { taken, held, ...found } = row as Pick<ListingRow, 'taken' | 'held'> & PublishedRow;
+  if (held !== null) throw new HttpError(410, 'held', 'The course was taken down after a report.');
   if (taken !== null)
     throw new HttpError(410, 'taken-down', 'Its maker has taken the course down.');
   return found;

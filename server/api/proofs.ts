@@ -80,10 +80,15 @@ export function proofs(context: Context): Router {
       readJson,
       handler({ body: ShownBody, answer: DoneAnswer }, async ({ shown }, req) => {
         const { id } = await ownCourse(context, req);
-        const done = await db<ListingRow>('listings')
+        const listing = await db<ListingRow>('listings').where('course', id).first('held');
+        if (!listing) throw notFound('What is published of it');
+        if (shown && listing.held !== null) {
+          const words = 'It was taken down after a report: whoever runs the server puts it back.';
+          throw new HttpError(409, 'held', words);
+        }
+        await db<ListingRow>('listings')
           .where('course', id)
           .update({ taken: shown ? null : Date.now() });
-        if (done === 0) throw notFound('What is published of it');
         return { done: true };
       }),
     );

@@ -125,6 +125,7 @@ export function runs(context: Context): Router {
             open: open ? 1 : 0,
             run: JSON.stringify({ ...run, claim: time }),
             made: Date.now(),
+            stale: 0,
           });
           // Whatever was finished was begun, even where that was not heard.
           await noteBegun(trx, attempt);
@@ -260,7 +261,11 @@ async function noteFinish(
 /** Keeps a run if it is its maker's best on the course. */
 async function keepBest(db: Knex, kind: CourseKind, run: Omit<RunRow, 'id'>): Promise<void> {
   const { slug, hash, maker } = run;
-  const best = await db<RunRow>('runs').where({ slug, hash, maker }).first('id', 'time', 'strokes');
+  const best = await db<RunRow>('runs')
+    .where({ slug, hash, maker })
+    .first('id', 'time', 'strokes', 'stale');
   if (!best) await db<RunRow>('runs').insert(run);
-  else if (ranksBefore(kind, run, best)) await db<RunRow>('runs').where('id', best.id).update(run);
+  // One that no longer holds gives way to any that does.
+  else if (best.stale === 1 || ranksBefore(kind, run, best))
+    await db<RunRow>('runs').where('id', best.id).update(run);
 }

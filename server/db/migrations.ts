@@ -329,6 +329,34 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.alterTable('runs', (t) => t.dropIndex([], 'runs_ranked'));
     },
   },
+  '014_care': {
+    async up(knex) {
+      await knex.schema.alterTable('listings', (t) => {
+        /** Since when whoever runs the server holds it down. */
+        t.integer('held');
+      });
+      await knex.schema.alterTable('runs', (t) => {
+        /** Whether it no longer holds: it was run by an earlier simulation. */
+        t.integer('stale').notNullable().defaultTo(0);
+      });
+      await knex.schema.createTable('reports', (t) => {
+        t.increments('id');
+        t.text('slug').notNullable().references('published.slug').onDelete('CASCADE');
+        t.text('maker').notNullable().references('makers.id').onDelete('CASCADE');
+        t.text('words').notNullable();
+        t.integer('made').notNullable();
+        /** When it was dealt with. */
+        t.integer('settled');
+        t.unique(['slug', 'maker']);
+        t.index(['settled']);
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTable('reports');
+      await knex.schema.alterTable('runs', (t) => t.dropColumn('stale'));
+      await knex.schema.alterTable('listings', (t) => t.dropColumn('held'));
+    },
+  },
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

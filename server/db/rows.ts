@@ -107,6 +107,7 @@ export interface ListingRow {
   closeness: number | null;
   published: number;
   taken: number | null;
+  held: number | null;
 }
 
 /** That somebody likes a published course. */
@@ -134,6 +135,18 @@ export interface RunRow {
   /** The attempt it was made in; null for the demo's. */
   attempt: string | null;
   made: number;
+  /** 1 where it was run by an earlier simulation and no longer holds, else 0. */
+  stale: number;
+}
+
+/** What somebody finds wrong with a published course. */
+export interface ReportRow {
+  id: number;
+  slug: string;
+  maker: string;
+  words: string;
+  made: number;
+  settled: number | null;
 }
 
 export interface AttemptRow {

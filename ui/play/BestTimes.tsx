@@ -65,17 +65,38 @@ const besideColumn = ({ keys, toggle }: Beside) =>
       ),
   }) as ColumnDef<Row, unknown>;
 
+const removeColumn = (onRemove: (row: Row) => void) =>
+  column.display({
+    id: 'remove',
+    header: 'Remove',
+    meta: { width: 52, figures: true },
+    cell: ({ row: { original } }) =>
+      original.run !== undefined && (
+        <IconButton
+          icon="trash-2"
+          label={`Take the run of ${original.player} off the list`}
+          onPress={() => onRemove(original)}
+        />
+      ),
+  }) as ColumnDef<Row, unknown>;
+
 interface BestTimesProps {
   readonly best: PublishedCourse['best'];
   /** Given where they can be run beside. */
   readonly beside?: Beside;
+  /** Given to the course's own maker. */
+  readonly onRemove?: (row: Row) => void;
 }
 
 /** The best runs of a course, the first in rank first. */
-export function BestTimes({ best, beside }: BestTimesProps) {
+export function BestTimes({ best, beside, onRemove }: BestTimesProps) {
   const counted = best[0]?.strokes !== undefined;
   const title = counted ? 'Fewest strokes' : 'Best times';
-  const columns = [...(counted ? COUNTED : TIMED), ...(beside ? [besideColumn(beside)] : [])];
+  const columns = [
+    ...(counted ? COUNTED : TIMED),
+    ...(beside ? [besideColumn(beside)] : []),
+    ...(onRemove ? [removeColumn(onRemove)] : []),
+  ];
   return (
     <View testID="best-times">
       <Text as="heading">{title}</Text>

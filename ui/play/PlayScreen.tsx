@@ -21,6 +21,7 @@ import { useCreateCourse, usePublished } from '../state/queries';
 import { triesWords } from '../explore/ExploreCard';
 import { SPACE, useColours, WIDE } from '../theme';
 import { Liked } from './Liked';
+import { Report } from './Report';
 import { RunBeside } from './RunBeside';
 import { ownTime, TimesSpread } from './TimesSpread';
 
@@ -91,8 +92,9 @@ function Published({ data }: { data: PublishedCourse }) {
           {course.welcome && <Text>{course.welcome}</Text>}
           {course.origins && <Origins origins={course.origins} onOpen={openPlay} />}
           {!data.own && (
-            <View style={{ flexDirection: 'row' }}>
+            <View style={{ flexDirection: 'row', gap: SPACE.s }}>
               <Liked data={data} />
+              <Report slug={slug} name={course.name} />
             </View>
           )}
           <Button

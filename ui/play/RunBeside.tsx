@@ -14,10 +14,23 @@ export function RunBeside({ data }: { readonly data: PublishedCourse }) {
   const keys = besideKeys(data, of);
   const toggle = (key: string) => toggleBesideRun(data, key);
   const own = data.best.some((one) => one.own);
+  const client = useQueryClient();
+  const remove = useMutation({
+    mutationFn: (run: string) => api.removeRun(data.slug, run),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['published', data.slug] });
+      showToast('The run is off the list.');
+    },
+    onError: (problem) => showToast(problem.message),
+  });
   if (data.best.length === 0 && data.makerTime === null) return <BestTimes best={data.best} />;
   return (
     <View style={{ gap: SPACE.m }}>
-      <BestTimes best={data.best} beside={{ keys, toggle }} />
+      <BestTimes
+        best={data.best}
+        beside={{ keys, toggle }}
+        onRemove={data.own ? ({ run }) => remove.mutate(run!) : undefined}
+      />
       {data.makerTime !== null && (
         <View
           style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: SPACE.s }}

@@ -138,6 +138,12 @@ export const api = {
   },
   like: (slug: string, liked: boolean) =>
     request(LikeAnswer, 'PUT', `/published/${slug}/like`, { liked }),
+  /** Tells whoever runs the server what is wrong with a course. */
+  report: (slug: string, words: string) =>
+    request(DoneAnswer, 'POST', `/published/${slug}/reports`, { words }),
+  /** Takes a run off the list of one's own course. */
+  removeRun: (slug: string, run: string) =>
+    request(DoneAnswer, 'DELETE', `/published/${slug}/runs/${run}`),
   /** Takes what is published of a course down, or puts it back. */
   show: (id: string, shown: boolean) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/published`, { shown }),

@@ -9,7 +9,7 @@ const MARGIN = 22;
 /** Between plan and elevation. */
 const GAP = 26;
 /** What drawings are usually scaled by: one to so many. */
-const SCALES = [20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000];
+const SCALES = [20, 25, 50, 100, 200, 250, 300, 400, 500, 750, 1000, 2000, 5000];
 const TITLE = 14;
 
 const INK = '#1F2A2E';
