@@ -17,6 +17,7 @@ export * from './canonical';
 export * from './courseName';
 export * from './kindWords';
 export * from './origin';
+export * from './copyOf';
 export * from './csv';
 export * from './create';
 export * from './unused';

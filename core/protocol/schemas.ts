@@ -43,7 +43,7 @@ export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
 
 /** A device that is signed in. */
-const Device = v.object({
+const DeviceSchema = v.object({
   id: v.string(),
   kind: v.picklist(DEVICE_KINDS),
   /** Since when, and when it was last used, to the day, ms. */
@@ -52,8 +52,8 @@ const Device = v.object({
   /** Whether it is the one that asks. */
   here: v.boolean(),
 });
-export type Device = v.InferOutput<typeof Device>;
-export const DevicesAnswer = v.object({ devices: v.array(Device) });
+export type Device = v.InferOutput<typeof DeviceSchema>;
+export const DevicesAnswer = v.object({ devices: v.array(DeviceSchema) });
 
 /** Deletes a maker: the passphrase, where there is one. */
 export const LeaveBody = v.object({

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { fromShareCode, openText, toCourseFile, toShareCode } from '../formats';
 import { courseHash } from '../run';
 import { emptyCourse } from './create';
-import { copyOf, MOST_ORIGINS, type Origin } from './origin';
+import { copyOf } from './copyOf';
+import { MOST_ORIGINS, type Origin } from './origin';
 import { toCourse } from './read';
 
 const from = (name: string): Origin => ({ name, maker: 'Maura', slug: `${name}-slug` });
