@@ -4,7 +4,7 @@ import * as v from 'valibot';
 export const MAX_NAME = 60;
 
 /** No characters that are not seen, nor such as turn the text after them round. */
- 
+
 export const SEEN = /^[^\u0000-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069]*$/;
 
 /** What a course may be called; what stands about it is cut off. */
