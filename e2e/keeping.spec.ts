@@ -50,6 +50,10 @@ test('a version is named, gone back to as a new one, and come forward from', asy
   await page.getByTestId('version-name').fill('As it was found');
   await page.getByTestId('version-name-it').click();
   await expect(page.getByText('As it was found', { exact: true })).toBeVisible();
+  // Nothing but the name differs from it.
+  await page.getByLabel('Compare with version 1').click();
+  await expect(page.getByText('The course’s own figures or words differ too.')).toBeVisible();
+  await page.getByText('All versions', { exact: true }).click();
   await page.getByTestId('version-1').click();
   await expect(name).toHaveValue('Low Tide Steps');
   await expect(page.getByTestId('save-state')).toContainText('Saved');
@@ -57,6 +61,38 @@ test('a version is named, gone back to as a new one, and come forward from', asy
   await expect(page.getByTestId('version-3')).toBeVisible();
   await page.getByTestId('version-2').click();
   await expect(name).toHaveValue('Second thoughts');
+});
+
+test('what differs from a version is told piece by piece, and some of it brought back', async ({
+  openMade,
+}) => {
+  const page = await openMade(short, 'phone');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  const course = {
+    ...short,
+    pieces: [
+      { ...short.pieces[0], at: [1, -0.5, 0] },
+      short.pieces[1],
+      { id: 'p9', family: 'crate', at: [0, 0, 0] },
+    ],
+  };
+  const [id] = page.url().split('/').slice(-1);
+  await page.request.put(`${new URL(page.url()).origin}/api/courses/${id}`, {
+    data: { revision: 1, course },
+  });
+  await page.reload();
+  await page.getByTestId('phase-plan').tap();
+  await page.getByText('Earlier versions', { exact: true }).tap();
+  await page.getByLabel('Compare with version 1').tap();
+  await expect(
+    page.getByText('Of the pieces since then 1 came, 1 is gone, 1 was moved.'),
+  ).toBeVisible();
+  await expect(page.getByText('moved since by 1.00 m')).toBeVisible();
+  await page.getByTestId(`differs-${short.pieces[2].id}`).tap();
+  await page.getByTestId('bring-chosen').tap();
+  await expect(page.getByTestId('save-state')).toContainText('4 pieces');
+  await page.getByText('Undo', { exact: true }).tap();
+  await expect(page.getByTestId('save-state')).toContainText('3 pieces');
 });
 
 test('the sheet of two versions put off changes nothing; asked for again it is there', async ({

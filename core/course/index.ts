@@ -18,6 +18,7 @@ export * from './courseName';
 export * from './kindWords';
 export * from './origin';
 export * from './copyOf';
+export * from './compare';
 export * from './csv';
 export * from './create';
 export * from './unused';

@@ -1,5 +1,5 @@
 import { emptyCourse } from '@/core/course';
-import { dropDraft, keepDraft, leaveDraft, readDraft } from './drafts';
+import { dropDraft, dropResting, keepDraft, leaveDraft, readDraft, restingDrafts } from './drafts';
 
 const mockKept = new Map<string, { tab: string; at: number }>();
 const mockOpen = new Set<string>();
@@ -7,6 +7,7 @@ jest.mock('idb-keyval', () => ({
   createStore: () => null,
   entries: jest.fn(async () => [...mockKept]),
   set: jest.fn(async (key: string, draft: never) => void mockKept.set(key, draft)),
+  get: jest.fn(async (key: string) => mockKept.get(key)),
   delMany: jest.fn(async (keys: string[]) => keys.forEach((key) => mockKept.delete(key))),
 }));
 jest.mock('./tabId', () => ({ TAB: 'here', otherTabs: async () => mockOpen }));
@@ -16,13 +17,16 @@ beforeEach(() => {
   mockKept.clear();
   mockOpen.clear();
   left.clear();
-  Object.assign(globalThis, {
-    localStorage: {
-      getItem: (key: string) => left.get(key) ?? null,
-      setItem: (key: string, value: string) => void left.set(key, value),
-      removeItem: (key: string) => void left.delete(key),
+  const localStorage = {
+    get length() {
+      return left.size;
     },
-  });
+    key: (i: number) => [...left.keys()][i] ?? null,
+    getItem: (key: string) => left.get(key) ?? null,
+    setItem: (key: string, value: string) => void left.set(key, value),
+    removeItem: (key: string) => void left.delete(key),
+  };
+  Object.assign(globalThis, { localStorage });
 });
 const draft = (name: string) => ({ revision: 4, course: emptyCourse(name) });
 const nameOf = async (id: string) => (await readDraft(id))?.course.name;
@@ -105,4 +109,37 @@ test('an edit reads nothing of what was left', async () => {
   const read = jest.spyOn(localStorage, 'getItem');
   await keepDraft('a', draft('Newer'));
   expect(read).not.toHaveBeenCalled();
+});
+
+describe('drafts at rest', () => {
+  const told = async () =>
+    (await restingDrafts()).map(({ id, course }) => `${id}: ${course.name}`).sort();
+
+  test('are the newest of each course, but what another tab has open', async () => {
+    await fromTab('gone', 'a', 'Older', 2000);
+    await fromTab('gone too', 'a', 'Newer', 1000);
+    await fromTab('busy', 'b', 'In hand', 10);
+    mockOpen.add('busy');
+    await keepDraft('c', draft('Here'));
+    expect(await told()).toEqual(['a: Newer', 'c: Here']);
+  });
+
+  test('what was left on the way out is newer than what was kept before', async () => {
+    await keepDraft('a', draft('Kept'));
+    leaveDraft('a', draft('Left'));
+    leaveDraft('b c', draft('Left as well'));
+    expect(await told()).toEqual(['a: Left', 'b c: Left as well']);
+    expect(left.size).toBe(0);
+  });
+
+  test('one that is written anew while it is sent stays', async () => {
+    await keepDraft('a', draft('Sent'));
+    const [sent] = await restingDrafts();
+    mockKept.set('a here', { ...sent, at: sent.at + 1 });
+    await dropResting(sent);
+    expect(await told()).toEqual(['a: Sent']);
+    const [now] = await restingDrafts();
+    await dropResting(now);
+    expect(await told()).toEqual([]);
+  });
 });

@@ -23,7 +23,8 @@ const quietly = async <T>(work: Promise<T>): Promise<T | undefined> => work.catc
 
 const keyOf = (id: string, tab: string): string => `${id} ${tab}`;
 /** Where the draft goes that is still being written when the page is left: it has no time for more. */
-const leavingKey = (id: string): string => `stonehop-leaving ${id} ${TAB}`;
+const [LEAVING, HERE] = ['stonehop-leaving ', ` ${TAB}`];
+const leavingKey = (id: string): string => `${LEAVING}${id}${HERE}`;
 
 /**
  * The newest draft of a course on this device, if there is one that no other tab has in its hands. From then
@@ -56,6 +57,10 @@ export async function readDraft(id: string): Promise<Draft | undefined> {
 
 /** The newest draft of each course on this device that no other tab has in its hands. */
 export async function restingDrafts(): Promise<KeptDraft[]> {
+  for (const id of idsLeft()) {
+    const left = readLeft(id);
+    if (left) await keepDraft(id, left);
+  }
   const open = (await quietly(otherTabs())) ?? new Set();
   const all = (await quietly(entries<string, KeptDraft>(drafts()))) ?? [];
   const newest = new Map<string, KeptDraft>();
@@ -91,6 +96,17 @@ export function leaveDraft(id: string, draft: Draft): void {
     localStorage.setItem(leavingKey(id), JSON.stringify(draft));
   } catch {
     // No room, or storage is forbidden: what was kept before has to do.
+  }
+}
+
+/** The courses of which this tab left a draft on its way out. */
+function idsLeft(): string[] {
+  try {
+    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '')
+      .filter((key) => key.startsWith(LEAVING) && key.endsWith(HERE))
+      .map((key) => key.slice(LEAVING.length, -HERE.length));
+  } catch {
+    return [];
   }
 }
 

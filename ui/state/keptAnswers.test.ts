@@ -36,6 +36,15 @@ test('nothing of one question is told for another, nor after it is forgotten', a
   await expect(orKept('one', away)).rejects.toThrow();
 });
 
+test('an answer to who has left meanwhile is not kept for who comes after', async () => {
+  let come: (told: string) => void = () => {};
+  const told = orKept('me', () => new Promise<string>((resolve) => (come = resolve)));
+  await forgetAnswers();
+  come('Fenn');
+  expect(await told).toBe('Fenn');
+  await expect(orKept('me', away)).rejects.toThrow();
+});
+
 describe('an answer that does not come', () => {
   beforeEach(() => jest.useFakeTimers());
   afterEach(() => jest.useRealTimers());

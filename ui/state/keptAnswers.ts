@@ -23,8 +23,12 @@ const quietly = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
   }
 };
 
+/** Goes up whenever somebody else begins to work here: answers asked for before are not kept any more. */
+let who = 0;
+
 /** Forgets all of it: somebody else works here from now on. */
 export async function forgetAnswers(): Promise<void> {
+  who++;
   await quietly(() => clear(answers()));
   if ('caches' in globalThis) await quietly(() => caches.delete('pictures'));
 }
@@ -36,10 +40,11 @@ export async function forgetAnswers(): Promise<void> {
  * @throws ApiError of the server, and where it is not reached and nothing is kept
  */
 export async function orKept<T>(key: string, ask: () => Promise<T>): Promise<T> {
+  const asker = who;
   const answer = ask();
   // Whenever it comes it is the newest there is; whether it failed is looked at below.
   answer.then(
-    (told) => void keepAnswer(key, told),
+    (told) => void (asker === who && keepAnswer(key, told)),
     () => {},
   );
   const kept = () => quietly(() => get<T>(key, answers()));

@@ -4,4 +4,5 @@ export * from './rules';
 export * from './purpose';
 export * from './legs';
 export * from './links';
+export { bringBack } from './bringBack';
 export { pairOf, pairWith, partnersOf } from './ties';

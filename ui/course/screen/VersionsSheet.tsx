@@ -5,6 +5,7 @@ import { ago, Fault, IconButton, Loading, ListItem, Sheet, showToast, Text } fro
 import { api } from '../../state/api';
 import { useCourse } from '../../state/courseStore';
 import { whenSaved } from '../../state/useOpenCourse';
+import { VersionCompare } from './VersionCompare';
 import { VersionName, type Version } from './VersionName';
 
 /** Earlier versions of the open course; going back to one makes a new version of it. */
@@ -12,6 +13,7 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
   const id = useCourse((s) => s.id);
   const revision = useCourse((s) => s.revision);
   const [naming, setNaming] = useState<number | null>(null);
+  const [comparing, setComparing] = useState<number | null>(null);
   const { replace, undo } = useCourse.getState();
   const list = useQuery({
     queryKey: ['versions', id, revision],
@@ -37,6 +39,18 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
     },
     onError: (error) => showToast(error.message),
   });
+  if (comparing !== null) {
+    const back = () => setComparing(null);
+    const close = () => {
+      back();
+      onClose();
+    };
+    return (
+      <Sheet title={`Since version ${comparing}`} open={open} onClose={close}>
+        <VersionCompare id={id} revision={comparing} onBack={back} onDone={close} />
+      </Sheet>
+    );
+  }
   return (
     <Sheet title="Earlier versions" open={open} onClose={onClose}>
       <Text as="small" tint="slate">
@@ -66,6 +80,7 @@ export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () =>
             busy={goBack.isPending}
             onGoBack={() => goBack.mutate(version.revision)}
             onName={() => setNaming(version.revision)}
+            onCompare={() => setComparing(version.revision)}
           />
         ),
       )}
@@ -80,9 +95,10 @@ interface RowProps {
   readonly busy: boolean;
   readonly onGoBack: () => void;
   readonly onName: () => void;
+  readonly onCompare: () => void;
 }
 
-function VersionRow({ version, now, busy, onGoBack, onName }: RowProps) {
+function VersionRow({ version, now, busy, onGoBack, onName, onCompare }: RowProps) {
   const { revision, label, saved, pieces } = version;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -106,6 +122,9 @@ function VersionRow({ version, now, busy, onGoBack, onName }: RowProps) {
           </Text>
         </ListItem>
       </View>
+      {!now && (
+        <IconButton icon="columns" label={`Compare with version ${revision}`} onPress={onCompare} />
+      )}
       <IconButton icon="edit-2" label={`Name version ${revision}`} onPress={onName} />
     </View>
   );
