@@ -94,7 +94,6 @@ function Published({ data }: { data: PublishedCourse }) {
           {!data.own && (
             <View style={{ flexDirection: 'row', gap: SPACE.s }}>
               <Liked data={data} />
-              <Report slug={slug} name={course.name} />
             </View>
           )}
           <Button
@@ -128,6 +127,7 @@ function Published({ data }: { data: PublishedCourse }) {
               swift={course.targets?.swift}
             />
           )}
+          {!data.own && <Report slug={slug} name={course.name} />}
         </View>
       </View>
     </Page>

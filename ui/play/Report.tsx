@@ -11,7 +11,13 @@ export function Report({ slug, name }: { readonly slug: string; readonly name: s
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button title="Report" icon="flag" onPress={() => setOpen(true)} testID="report" />
+      <Button
+        title="Report"
+        icon="flag"
+        onPress={() => setOpen(true)}
+        style={{ alignSelf: 'flex-start' }}
+        testID="report"
+      />
       <Sheet title={`Report ${name}`} open={open} onClose={() => setOpen(false)}>
         {open && <ReportForm slug={slug} onDone={() => setOpen(false)} />}
       </Sheet>

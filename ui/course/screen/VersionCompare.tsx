@@ -93,14 +93,14 @@ function Compared({ version, revision, onDone }: ComparedProps) {
       {rows.length > 0 && (
         <View style={{ flexDirection: 'row', gap: SPACE.s }}>
           <Button
-            title={`Bring back ${chosen.size || 'some'}`}
+            title={chosen.size > 0 ? `Bring back ${chosen.size}` : 'Bring back chosen'}
             disabled={chosen.size === 0}
             onPress={() => bring(chosen)}
             style={{ flex: 1 }}
             testID="bring-chosen"
           />
           <Button
-            title="Bring back all of them"
+            title="Bring back all"
             onPress={() => bring(new Set(rows.map(({ piece }) => piece.id)))}
             style={{ flex: 1 }}
             testID="bring-all"
