@@ -4,7 +4,7 @@ import { Router, type Request } from 'express';
 import staticGzip from 'express-static-gzip';
 import type { Knex } from 'knex';
 import { previewOf, type Preview } from './api/previews';
-import { escaped } from './escaped';
+import { escaped } from '@/core/formats';
 import { HttpError, param } from './http';
 import { PREVIEW_HEIGHT, PREVIEW_WIDTH } from './threads/previewSize';
 

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { escaped } from './escaped';
+import { escaped } from '@/core/formats';
 import { Somebody, testServer } from './testing/client';
 import { runRight, walk } from './testing/courses';
 

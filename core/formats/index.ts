@@ -1,3 +1,4 @@
 export * from './courseFile';
 export * from './shareCode';
 export * from './drawing';
+export * from './escaped';

@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { initWasm, Resvg } from '@resvg/resvg-wasm';
 import { toCourse } from '@/core/course';
-import { escaped } from '../escaped';
 import { PREVIEW_HEIGHT, PREVIEW_WIDTH } from './previewSize';
-import { drawCourse, toSvg } from '@/core/formats';
+import { drawCourse, escaped, toSvg } from '@/core/formats';
 
 /** The band below the course in which it is named. */
 const BAND = 170;

@@ -1,6 +1,7 @@
 import type { Course, Piece } from '../../course';
 import type { Vec2, Vec3 } from '../../geometry';
 import { convexHull } from '../../geometry';
+import { escaped } from '../escaped';
 import { pieceBounds, registerModels, worldParts } from '../../pieces';
 
 /** A sheet of A3, lying, and what is left free about the drawing, mm. */
@@ -137,5 +138,3 @@ function bar(scale: number): string {
 
 const number = (v: number): string => String(Math.round(v * 1000) / 1000);
 const metres = (m: number): string => `${(Math.round(m * 100) / 100).toFixed(2)} m`;
-const escaped = (text: string): string =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
