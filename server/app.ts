@@ -10,12 +10,15 @@ import { bin } from './api/bin';
 import { courses } from './api/courses';
 import { explore } from './api/explore';
 import { kits } from './api/kits';
+import { makerPages } from './api/makerPages';
 import { makers } from './api/makers';
+import { notes } from './api/notes';
 import { previews } from './api/previews';
 import { proofs } from './api/proofs';
 import { published } from './api/published';
 import { recordings } from './api/recordings';
 import { runs } from './api/runs';
+import { series } from './api/series';
 import { versions } from './api/versions';
 import { HttpError } from './http';
 import { reports } from './api/reports';
@@ -79,6 +82,9 @@ function api(context: Context) {
         explore,
         runs,
         reports,
+        series,
+        makerPages,
+        notes,
       ].map((resource) => resource(context)),
     )
     .use(() => {

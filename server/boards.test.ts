@@ -1,6 +1,7 @@
 import { Somebody, testServer } from './testing/client';
 import { openDatabase } from './db/open';
 import { runOf, runRight, walk } from './testing/courses';
+import { publish } from './testing/publish';
 import type { Course } from '@/core/course';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -11,12 +12,7 @@ afterAll(() => server.remove());
 const somebody = () => new Somebody(server.running.port);
 
 /** A course, published. */
-async function out(course: Course): Promise<string> {
-  const maker = somebody();
-  const { id } = (await maker.ask('POST', '/courses', { course })).body;
-  await maker.ask('POST', `/courses/${id}/proof`, { run: runRight(course) });
-  return (await maker.ask('POST', `/courses/${id}/publish`)).body.slug as string;
-}
+const out = async (course: Course) => (await publish(course, somebody())).slug;
 const best = async (slug: string) =>
   (await somebody().ask('GET', `/published/${slug}`)).body.best as {
     player: string;

@@ -6,6 +6,7 @@ import { verifyAll } from './care/verifyAll';
 import { openDatabase } from './db/open';
 import { Somebody, testServer } from './testing/client';
 import { runRight, walk } from './testing/courses';
+import { publish } from './testing/publish';
 
 const course = walk();
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -20,14 +21,7 @@ afterEach(async () => {
 });
 const somebody = () => new Somebody(server.running.port);
 
-async function out(name = 'Quay Walk') {
-  const maker = somebody();
-  const made = { ...course, name };
-  const { id } = (await maker.ask('POST', '/courses', { course: made })).body;
-  await maker.ask('POST', `/courses/${id}/proof`, { run: runRight(made) });
-  const { slug } = (await maker.ask('POST', `/courses/${id}/publish`)).body as { slug: string };
-  return { maker, id: id as string, slug };
-}
+const out = (name = 'Quay Walk') => publish({ ...course, name }, somebody());
 const report = (who: Somebody, slug: string, words: string) =>
   who.ask('POST', `/published/${slug}/reports`, { words });
 const explored = async () =>

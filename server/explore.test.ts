@@ -6,6 +6,7 @@ import { matchOf } from './api/explore';
 import { openDatabase } from './db/open';
 import { Somebody, testServer } from './testing/client';
 import { hopRight, runRight, walk } from './testing/courses';
+import { publish, publishAgain } from './testing/publish';
 
 let server: Awaited<ReturnType<typeof testServer>>;
 let db: Knex;
@@ -19,26 +20,7 @@ afterEach(async () => {
 });
 const somebody = () => new Somebody(server.running.port);
 
-interface Out {
-  readonly maker: Somebody;
-  readonly id: string;
-  readonly slug: string;
-}
-
-/** A course, published. */
-async function out(course: Course, maker = somebody()): Promise<Out> {
-  const { id } = (await maker.ask('POST', '/courses', { course })).body;
-  await maker.ask('POST', `/courses/${id}/proof`, { run: runRight(course) });
-  const { slug } = (await maker.ask('POST', `/courses/${id}/publish`)).body;
-  return { maker, id, slug };
-}
-
-/** Publishes what a course has become. */
-async function outAgain({ maker, id }: Out, course: Course, revision: number): Promise<void> {
-  await maker.ask('PUT', `/courses/${id}`, { revision, course });
-  await maker.ask('POST', `/courses/${id}/proof`, { run: runRight(course) });
-  expect((await maker.ask('POST', `/courses/${id}/publish`)).status).toBe(200);
-}
+const out = (course: Course, maker = somebody()) => publish(course, maker);
 
 const asking = (query: Record<string, string>) => `/explore?${new URLSearchParams(query)}`;
 async function explored(query: Record<string, string> = {}, who = somebody()) {
@@ -263,13 +245,13 @@ test('a change that a run feels is another edition with tries of its own, one of
   await somebody().ask('PUT', `/published/${slug}/like`, { liked: true });
   const told = async () => (await somebody().ask('GET', `/published/${slug}`)).body;
   const described = { ...course, description: 'Slippery when the tide is out.' };
-  await outAgain(made, described, 1);
+  await publishAgain(made, described, 1);
   expect(await told()).toMatchObject({ edition: 1, tries: 1, finishes: 1, likes: 1 });
   expect(await names({ words: 'slippery' })).toEqual(['Eel Run']);
   const other = named('Eel Run', {
     pieces: walk({ family: 'slab', at: [3, 3, 4] }).pieces,
   });
-  await outAgain(made, other, 2);
+  await publishAgain(made, other, 2);
   expect(await told()).toMatchObject({ edition: 2, tries: 0, finishes: 0, likes: 1, best: [] });
   expect(await names({ words: 'slippery' })).toEqual([]);
 });

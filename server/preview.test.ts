@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { escaped } from '@/core/formats';
 import { Somebody, testServer } from './testing/client';
-import { runRight, walk } from './testing/courses';
+import { walk } from './testing/courses';
+import { publish } from './testing/publish';
 
 const webDir = mkdtempSync(path.join(tmpdir(), 'stonehop-web-'));
 const PAGE =
@@ -23,12 +24,8 @@ const get = (at: string) => fetch(`http://127.0.0.1:${server.running.port}${at}`
 const page = async (at: string) => (await get(at)).text();
 
 async function out(name: string) {
-  const maker = new Somebody(server.running.port);
   const course = { ...walk(), name };
-  const { id } = (await maker.ask('POST', '/courses', { course })).body;
-  await maker.ask('POST', `/courses/${id}/proof`, { run: runRight(course) });
-  const { slug } = (await maker.ask('POST', `/courses/${id}/publish`)).body as { slug: string };
-  return { maker, id, slug, course };
+  return { ...(await publish(course, new Somebody(server.running.port))), course };
 }
 
 /** Width and height of a PNG: the first numbers of its header (PNG, second edition, 11.2.2). */

@@ -1,1 +1,4 @@
 export * from './schemas';
+export * from './series';
+export * from './makerPage';
+export * from './notes';

@@ -128,6 +128,7 @@ export const BinAnswer = v.object({
   courses: v.array(v.object({ id: v.string(), name: v.string(), pieces: v.number(), ...binned })),
   kits: v.array(v.object({ id: v.string(), name: v.string(), pieces: v.number(), ...binned })),
   recordings: v.array(v.object({ file: v.string(), bytes: v.number(), ...binned })),
+  series: v.array(v.object({ id: v.string(), name: v.string(), courses: v.number(), ...binned })),
 });
 
 export const BestTime = v.object({
@@ -147,6 +148,23 @@ export type TimesSpread = v.InferOutput<typeof Spread>;
 
 /** The run of the maker of a course, among those of its players. */
 export const MAKERS_RUN = 'maker';
+
+/** What became of a course from one edition to the next: pieces by what happened to them. */
+const EditionChanges = v.object({
+  added: v.number(),
+  removed: v.number(),
+  moved: v.number(),
+  changed: v.number(),
+});
+export type EditionChange = v.InferOutput<typeof EditionChanges>;
+
+/** An edition of a published course. */
+const EditionSchema = v.object({
+  edition: v.number(),
+  published: v.number(),
+  /** Since the one before it; null of the first. */
+  changes: v.nullable(EditionChanges),
+});
 
 /** A run on the list, to be seen run. */
 export const ShownRunAnswer = v.object({ run: RunSchema });
@@ -169,6 +187,9 @@ export const PublishedAnswer = v.object({
   /** Seconds of the maker's own run of the course as it is published, where there is one. */
   makerTime: v.nullable(v.number()),
   edition: v.number(),
+  /** The editions there are, the newest first; whether the one told of is it. */
+  editions: v.array(EditionSchema),
+  newest: v.boolean(),
   tries: v.number(),
   finishes: v.number(),
   likes: v.number(),
@@ -206,6 +227,10 @@ export const ExploreQuery = v.object({
   unfinished: v.optional(v.picklist(['yes'], 'is yes or left out')),
   /** Whether only those of the last seven days are shown. */
   week: v.optional(v.picklist(['yes'], 'is yes or left out')),
+  /** Somebody whose courses alone are looked for. */
+  maker: v.optional(v.pipe(v.string(), v.maxLength(60, 'is no name'))),
+  /** Whether only those of makers the viewer follows are shown. */
+  followed: v.optional(v.picklist(['yes'], 'is yes or left out')),
   order: v.optional(v.picklist(EXPLORE_ORDERS, 'is no order'), 'new'),
   /** Where the answer before ended. */
   after: v.optional(v.pipe(v.string(), v.maxLength(100))),

@@ -11,13 +11,15 @@ import type {
   LikeRow,
   ListingRow,
   MakerRow,
+  NoteRow,
   RecordingRow,
   RunRow,
+  SeriesRow,
 } from '../db/rows';
 
 /**
  * Sends all that is kept of a maker as one archive (APPNOTE 6.3): courses and assemblies as files that open here,
- * proofs, runs, likes and recordings. One thing after the other is read, so that it may be as much as it likes.
+ * proofs, runs, likes, series, notes and recordings. One thing after the other is read, so that it may be as much as it likes.
  */
 export async function sendAll(db: Knex, maker: MakerRow, res: Response): Promise<void> {
   res.type('application/zip').attachment('stone-hop.zip');
@@ -60,6 +62,14 @@ export async function sendAll(db: Knex, maker: MakerRow, res: Response): Promise
     'likes.json',
     await db<LikeRow>('likes').where({ maker: id }).select('slug', 'made'),
   );
+  for (const { id: series, name, words } of await db<SeriesRow>('series').where({ maker: id })) {
+    const courses = await db('series_courses').where({ series }).orderBy('place').pluck('slug');
+    await putJson(`series/${series}.json`, { name, words, courses });
+  }
+  const follows = db('follows').join('makers', 'makers.id', 'follows.maker');
+  await putJson('follows.json', await follows.where('follower', id).pluck('makers.name'));
+  const notes = db<NoteRow>('notes').where({ maker: id });
+  await putJson('notes.json', await notes.select('slug', 'words', 'made'));
   for (const run of await db<RunRow>('runs').where({ maker: id })) {
     if (res.destroyed) return;
     const { slug, player, time, strokes, made } = run;

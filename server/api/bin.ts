@@ -1,8 +1,8 @@
 import { Router } from 'express';
 import { BinAnswer, DoneAnswer } from '@/core/protocol';
-import type { CourseRow, KeepRow, KitRow } from '../db/rows';
+import type { CourseRow, KeepRow, KitRow, SeriesRow } from '../db/rows';
 import { handler, NoBody, notFound, param } from '../http';
-import { clearRecordings } from '../db/sweep';
+import { BINNED, clearRecordings } from '../db/sweep';
 import type { Context } from './context';
 import { makerOf, requireMaker } from './session';
 
@@ -37,11 +37,19 @@ export function bin(context: Context): Router {
       '/bin',
       handler({ body: NoBody, answer: BinAnswer }, async (_, req) => {
         const maker = (await makerOf(context, req))?.id;
-        if (maker === undefined) return { courses: [], kits: [], recordings: [] };
+        if (maker === undefined) return { courses: [], kits: [], recordings: [], series: [] };
         return {
           courses: await binned<CourseRow>('courses', maker, 'id', 'name', 'pieces'),
           kits: await binned<KitRow>('kits', maker, 'id', 'name', 'pieces'),
           recordings: await binned<KeepRow>('keeps', maker, 'file', 'bytes'),
+          series: await Promise.all(
+            (await binned<SeriesRow>('series', maker, 'id', 'name')).map(async (row) => {
+              const [{ courses }] = await db('series_courses')
+                .where('series', row.id)
+                .count({ courses: '*' });
+              return { ...row, courses: Number(courses) };
+            }),
+          ),
         };
       }),
     )
@@ -50,7 +58,7 @@ export function bin(context: Context): Router {
       handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
         const { id: maker } = await requireMaker(context, req);
         await db.transaction(async (trx) => {
-          for (const table of ['courses', 'kits', 'keeps']) {
+          for (const table of BINNED) {
             await trx(table).where({ maker }).whereNotNull('deleted').delete();
           }
         });
@@ -60,5 +68,6 @@ export function bin(context: Context): Router {
     )
     .use(back('/courses/:id/restore', 'courses', 'id', 'The course'))
     .use(back('/kits/:id/restore', 'kits', 'id', 'The assembly'))
-    .use(back('/recordings/:id/restore', 'keeps', 'file', 'The recording'));
+    .use(back('/recordings/:id/restore', 'keeps', 'file', 'The recording'))
+    .use(back('/series/:id/restore', 'series', 'id', 'The series'));
 }

@@ -12,6 +12,7 @@ import {
 } from '@/core/protocol';
 import type { LikeRow, ListingRow } from '../db/rows';
 import { handler, HttpError, NoBody, param, readJson } from '../http';
+import { nameKey } from '../names';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { makerOf, makerOrNew } from './session';
@@ -85,7 +86,7 @@ type Found = ListingRow & { finished: number };
 /** One more than a page of what is asked for. */
 async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
   const [column, direction] = ORDERS[asked.order];
-  const { kind, runner, length, unfinished, week } = asked;
+  const { kind, runner, length, unfinished, week, maker, followed } = asked;
   const finished = db('runs as r')
     .whereRaw('r.slug = l.slug and r.hash = l.hash and r.maker = ? and r.stale = 0', [viewer])
     .select(db.raw('1'));
@@ -104,6 +105,12 @@ async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
       'l.id in (select rowid from listing_words where listing_words match ?)',
       match,
     );
+  }
+  if (maker !== undefined) {
+    void query.whereIn('l.maker_id', db('makers').where('name_key', nameKey(maker)).select('id'));
+  }
+  if (followed) {
+    void query.whereIn('l.maker_id', db('follows').where('follower', viewer).select('maker'));
   }
   if (kind) void query.where('l.kind', kind);
   if (runner) void query.where('l.runner', runner);

@@ -1,7 +1,7 @@
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { ClaimBody, DoneAnswer, MakerAnswer, SignInBody, UNNAMED } from '@/core/protocol';
-import type { CourseRow, KeepRow, KitRow, MakerRow, RunRow } from '../db/rows';
+import type { CourseRow, KeepRow, KitRow, MakerRow, NoteRow, RunRow, SeriesRow } from '../db/rows';
 import { handler, HttpError, NoBody, readJson } from '../http';
 import { nameKey, refuseReserved } from '../names';
 import type { Context } from './context';
@@ -101,6 +101,8 @@ async function bringAlong(context: Context, req: Request, to: string): Promise<v
   await context.db.transaction(async (trx) => {
     await trx<CourseRow>('courses').where(from).update({ maker: to });
     await trx<KitRow>('kits').where(from).update({ maker: to });
+    await trx<SeriesRow>('series').where(from).update({ maker: to });
+    await trx<NoteRow>('notes').where(from).update({ maker: to });
     // Where both have one, of a recording or a course's best run, the one that is there stays.
     const others = (table: string, column: string) =>
       trx(table).where('maker', to).select(column) as Knex.QueryBuilder;

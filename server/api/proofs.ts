@@ -12,6 +12,7 @@ import {
 } from '@/core/protocol';
 import { ranksBefore } from '@/core/run';
 import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
+import { noteEdition } from './editions';
 import { handler, HttpError, NoBody, notFound, readJson } from '../http';
 import type { Context } from './context';
 import { type Listed, ownCourse } from './owned';
@@ -60,7 +61,13 @@ export function proofs(context: Context): Router {
           );
         }
         const { document, svg, length, description } = await pool.run('showDocument', row.document);
-        const known = await db<PublishedRow>('published').where('course', row.id).first('slug');
+        const known = await db<PublishedRow>('published')
+          .where('course', row.id)
+          .first('slug', 'hash', 'document');
+        const closed =
+          known && known.hash !== row.hash
+            ? await pool.run('closeEdition', { before: known.document, document })
+            : null;
         const slug =
           known?.slug ?? `${slugOf(row.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
         const { id: course, hash, shown } = row;
@@ -71,6 +78,7 @@ export function proofs(context: Context): Router {
             .onConflict('slug')
             .merge();
           await list(trx, row, { slug, length, description, published: now });
+          await noteEdition(trx, { slug, hash, length, published: now }, closed);
         });
         return { slug };
       }),

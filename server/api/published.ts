@@ -6,6 +6,7 @@ import { DemosAnswer, UNNAMED, type CourseListed } from '@/core/protocol';
 import { handler, NoBody, param, sendJson, sendPicture } from '../http';
 import { bestTimes, spreadOf } from './boards';
 import type { Context } from './context';
+import { earlierEdition, editionsOf, type EditionRead } from './editions';
 import { findPublished } from './found';
 import { makerOf } from './session';
 
@@ -17,6 +18,22 @@ async function listingOf(db: Knex, slug: string, viewer: string) {
   const { maker_id: owner, ...told } = row;
   const liked = await db<LikeRow>('likes').where({ slug, maker: viewer }).first('slug');
   return { ...told, liked: liked !== undefined, own: owner === viewer };
+}
+
+/** The edition that an address asks for; the one that is published now where it names none. */
+async function editionAsked(
+  db: Knex,
+  slug: string,
+  asked: unknown,
+): Promise<EditionRead & { readonly newest: boolean }> {
+  const { edition } = (await db<ListingRow>('listings').where({ slug }).first('edition'))!;
+  if (asked !== undefined && Number(asked) !== edition) {
+    return { ...(await earlierEdition(db, slug, Number(asked) || 0)), newest: false };
+  }
+  const row = (await db<PublishedRow>('published')
+    .where({ slug })
+    .first('hash', 'length', 'published', 'document'))!;
+  return { ...row, edition, newest: true };
 }
 
 /** Published courses, for everyone. */
@@ -44,19 +61,24 @@ export function published(context: Context): Router {
       }),
     )
     .get('/published/:slug', async (req, res) => {
-      const row = await findPublished(db, param(req, 'slug'), ['document', 'published', 'length']);
+      const { slug, course } = await findPublished(db, param(req, 'slug'));
+      const asked = await editionAsked(db, slug, req.query.edition);
+      const { document, ...edition } = asked;
       const maker = await db<MakerRow>('makers')
         .join('courses', 'courses.maker', 'makers.id')
-        .where('courses.id', row.course)
+        .where('courses.id', course)
         .first('makers.name', 'courses.proof_hash', 'courses.proof_time');
       const player = await makerOf(context, req);
-      const best = await bestTimes(db, row, player?.id);
-      const { slug, hash, length, published: since } = row;
-      const makerTime = maker?.proof_hash === hash ? maker.proof_time : null;
-      const made = { maker: maker?.name ?? UNNAMED, makerTime, published: since };
-      const told = await listingOf(db, slug, player?.id ?? '');
-      const fields = { slug, hash, ...made, ...told, length, best, ...(await spreadOf(db, row)) };
-      sendJson(res, fields, { course: row.document });
+      const makerTime = maker?.proof_hash === edition.hash ? maker.proof_time : null;
+      const fields = {
+        ...{ slug, maker: maker?.name ?? UNNAMED, makerTime },
+        ...(await listingOf(db, slug, player?.id ?? '')),
+        ...edition,
+        editions: await editionsOf(db, slug),
+        best: await bestTimes(db, { slug, hash: edition.hash }, player?.id),
+        ...(await spreadOf(db, { slug, hash: edition.hash })),
+      };
+      sendJson(res, fields, { course: document });
     })
     .get('/published/:slug/picture', async (req, res) => {
       const row = await findPublished(db, param(req, 'slug'), ['document', 'picture', 'shown']);

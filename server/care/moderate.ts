@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { ListingRow, ReportRow, RunRow } from '../db/rows';
+import type { ListingRow, NoteRow, ReportRow, RunRow } from '../db/rows';
 
 /** What a word of `moderate` does, with what it is told. */
 type Act = (db: Knex, subject: string) => Promise<string[]>;
@@ -9,7 +9,9 @@ export const MODERATE_USAGE = `stonehop moderate                  reports that a
 stonehop moderate down SLUG        takes a published course down; its maker cannot put it back
 stonehop moderate up SLUG          puts it back
 stonehop moderate settle ID        has a report be dealt with
-stonehop moderate remove-run ID    takes a run off its list`;
+stonehop moderate remove-run ID    takes a run off its list
+stonehop moderate remove-note ID   removes a note that a maker reported
+stonehop moderate keep-note ID     leaves it where it is`;
 
 const ACTS: Readonly<Record<string, Act>> = {
   down: (db, slug) => hold(db, slug, Date.now()),
@@ -22,6 +24,14 @@ const ACTS: Readonly<Record<string, Act>> = {
   'remove-run': async (db, id) => {
     const done = await db<RunRow>('runs').where('id', id).delete();
     return [done ? `The run ${id} is off its list.` : `There is no run ${id}.`];
+  },
+  'remove-note': async (db, id) => {
+    const done = await db<NoteRow>('notes').where('id', id).delete();
+    return [done ? `The note ${id} is gone.` : `There is no note ${id}.`];
+  },
+  'keep-note': async (db, id) => {
+    const done = await db<NoteRow>('notes').where('id', id).update({ reported: null });
+    return [done ? `The note ${id} stays.` : `There is no note ${id}.`];
   },
 };
 
@@ -41,12 +51,24 @@ async function waiting(db: Knex): Promise<string[]> {
     .orderBy('reports.made', 'desc')
     .limit(200)
     .select('reports.*', 'listings.name', { by: 'listings.maker' });
-  if (rows.length === 0) return ['No report waits.'];
-  return rows.map(
-    ({ id, slug, name, by, words, made }) =>
-      `${id}  ${new Date(made).toISOString()}  ${slug} (${name} by ${by}): ${words.replace(/\s+/g, ' ')}`,
-  );
+  const notes = await db<NoteRow>('notes')
+    .whereNotNull('reported')
+    .orderBy('reported', 'desc')
+    .limit(200);
+  if (rows.length + notes.length === 0) return ['No report waits.'];
+  return [
+    ...rows.map(
+      ({ id, slug, name, by, words, made }) =>
+        `${id}  ${new Date(made).toISOString()}  ${slug} (${name} by ${by}): ${inLine(words)}`,
+    ),
+    ...notes.map(
+      ({ id, slug, words, reported }) =>
+        `note ${id}  ${new Date(reported!).toISOString()}  on ${slug}: ${inLine(words)}`,
+    ),
+  ];
 }
+
+const inLine = (words: string): string => words.replace(/\s+/g, ' ');
 
 /**
  * Lists reports, or acts on what was reported.

@@ -4,6 +4,7 @@ import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { pack, summaryOf } from '../threads/intake';
 import { explore } from './explore';
+import { together } from './together';
 
 const migrations: Record<string, Knex.Migration> = {
   '001_makers': {
@@ -357,6 +358,7 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.alterTable('listings', (t) => t.dropColumn('held'));
     },
   },
+  '015_together': together,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

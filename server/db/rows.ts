@@ -190,3 +190,48 @@ export interface KeepRow {
   made: number;
   deleted: number | null;
 }
+
+/** Published courses in an order. */
+export interface SeriesRow {
+  id: string;
+  maker: string;
+  name: string;
+  words: string;
+  /** Whether it is run in one sitting. */
+  sitting: number;
+  changed: number;
+  deleted: number | null;
+}
+
+export interface SeriesCourseRow {
+  series: string;
+  place: number;
+  slug: string;
+}
+
+export interface FollowRow {
+  maker: string;
+  follower: string;
+  made: number;
+}
+
+/** A word to the maker of a published course. */
+export interface NoteRow {
+  id: number;
+  slug: string;
+  maker: string;
+  words: string;
+  made: number;
+  reported: number | null;
+}
+
+/** An edition of a published course, with its document once another has taken its place. */
+export interface EditionRow {
+  slug: string;
+  edition: number;
+  hash: string;
+  length: number;
+  published: number;
+  changes: string | null;
+  document: Buffer | null;
+}

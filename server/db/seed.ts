@@ -7,7 +7,17 @@ import { DEMO_RUNS } from '@/demo/runs';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { inTenths, shownOf, summaryOf } from '../threads/intake';
-import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow, RunRow } from './rows';
+import type {
+  BodyRow,
+  CourseRow,
+  EditionRow,
+  ListingRow,
+  MakerRow,
+  PublishedRow,
+  RunRow,
+  SeriesCourseRow,
+  SeriesRow,
+} from './rows';
 
 /** How the ids of the demo's makers begin. */
 export const DEMO_MAKER = 'demo-';
@@ -62,6 +72,9 @@ export async function seedDemo(db: Knex): Promise<void> {
         // Each of the demo's runs was one try that arrived.
         ...{ tries: runs.length, finishes: runs.length },
       });
+      await trx<EditionRow>('editions').insert({
+        ...{ slug, edition: 1, hash, length, published: now, changes: null, document: null },
+      });
       for (const { player, run } of runs) {
         await trx<RunRow>('runs').insert({
           ...{ slug, hash, player, player_key: nameKey(player), attempt: null },
@@ -75,5 +88,14 @@ export async function seedDemo(db: Knex): Promise<void> {
         });
       }
     }
+    await trx<SeriesRow>('series').insert({
+      ...{ id: 'lantern-week', name: 'Lantern Week', maker: await maker(DEMO_COURSES[0].maker) },
+      words:
+        'All the courses of the week on Hollin Skerry, from the steps at low tide to the net loft.',
+      ...{ sitting: 0, changed: now, deleted: null },
+    });
+    await trx<SeriesCourseRow>('series_courses').insert(
+      DEMO_COURSES.map(({ slug }, place) => ({ series: 'lantern-week', place, slug })),
+    );
   });
 }

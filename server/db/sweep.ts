@@ -6,6 +6,8 @@ const A_DAY = 86_400_000;
 /** Time for which an attempt may be sent in, and after which a maker of nothing goes, ms. */
 const ATTEMPT_TIME = 7 * A_DAY;
 const EMPTY_TIME = A_DAY;
+/** Tables of what is deleted by going to the bin first. */
+export const BINNED = ['courses', 'kits', 'keeps', 'series'] as const;
 /** Most makers let go at a time, so that nobody waits for it. */
 const MOST_AT_ONCE = 500;
 
@@ -20,7 +22,7 @@ export async function sweep(db: Knex, now = Date.now()): Promise<void> {
   await db('attempts')
     .where('given', '<', now - ATTEMPT_TIME)
     .delete();
-  for (const table of ['courses', 'kits', 'keeps']) {
+  for (const table of BINNED) {
     await db(table)
       .where('deleted', '<', now - BIN_DAYS * A_DAY)
       .delete();
@@ -46,6 +48,7 @@ async function clearMakers(db: Knex, now: number): Promise<void> {
     .whereNotExists(owning('courses'))
     .whereNotExists(owning('kits'))
     .whereNotExists(owning('keeps'))
+    .whereNotExists(owning('series'))
     .whereNotExists(owning('runs'));
   const lost = makers()
     .whereNotExists(owning('sessions'))

@@ -1,8 +1,9 @@
 import { readKit } from '@/core/edit';
-import { toCourse, type Course } from '@/core/course';
+import { compareCourses, toCourse, type Course } from '@/core/course';
 import { drawCourse, drawPieces, toSvg, type Drawing } from '@/core/formats';
+import type { EditionChange } from '@/core/protocol';
 import { courseLength } from '@/core/route';
-import { inTenths, shownOf } from './intake';
+import { inTenths, pack, shownOf } from './intake';
 
 /** Pixels of a picture as cards show it. */
 const [WIDTH, HEIGHT] = [360, 132];
@@ -31,6 +32,25 @@ export function showDocument(
 ): Drawn & { readonly document: string; readonly description: string } {
   const course = toCourse(JSON.parse(document));
   return { document: shownOf(course), description: course.description ?? '', ...drawn(course) };
+}
+
+/** What became of a course from one edition to the next, and the one before, packed. */
+export function closeEdition({
+  before,
+  document,
+}: {
+  readonly before: string;
+  readonly document: string;
+}): { readonly changes: EditionChange; readonly packed: Uint8Array } {
+  const [was, is] = [before, document].map((text) => toCourse(JSON.parse(text)));
+  const { added, removed, moved, changed } = compareCourses(was, is);
+  const changes = {
+    added: added.length,
+    removed: removed.length,
+    moved: moved.length,
+    changed: changed.length,
+  };
+  return { changes, packed: pack(before) };
 }
 
 /** An assembly's picture, as SVG text. */

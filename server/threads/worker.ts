@@ -18,6 +18,7 @@ export const takeCourse = afresh(intake.takeCourse);
 export const takeKit = afresh(intake.takeKit);
 export const drawDocument = afresh(pictures.drawDocument);
 export const showDocument = afresh(pictures.showDocument);
+export const closeEdition = afresh(pictures.closeEdition);
 export const drawPreview = afresh(previews.drawPreview);
 export const drawKit = afresh(pictures.drawKit);
 export const kindOfRecording = afresh(recordings.kindOfRecording);

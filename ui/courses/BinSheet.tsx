@@ -18,12 +18,12 @@ interface Binned {
   readonly deleted: number;
 }
 
-const ICONS = { courses: 'map', kits: 'archive', recordings: 'music' } as const;
+const ICONS = { courses: 'map', kits: 'archive', recordings: 'music', series: 'list' } as const;
 
 const count = (pieces: number): string => `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
 
 /** All that is in the bin, the last deleted first. */
-function binned({ courses, kits, recordings }: Bin): Binned[] {
+function binned({ courses, kits, recordings, series }: Bin): Binned[] {
   const all = [
     ...courses.map(({ id, name, pieces, deleted }): Binned => ({
       ...{ kind: 'courses', id, deleted, about: count(pieces) },
@@ -31,6 +31,10 @@ function binned({ courses, kits, recordings }: Bin): Binned[] {
     })),
     ...kits.map(({ id, name, pieces, deleted }): Binned => ({
       ...{ kind: 'kits', id, name, deleted, about: `assembly of ${count(pieces)}` },
+    })),
+    ...series.map(({ id, name, courses: many, deleted }): Binned => ({
+      ...{ kind: 'series', id, name, deleted },
+      about: `series of ${many} ${many === 1 ? 'course' : 'courses'}`,
     })),
     ...recordings.map(({ file, bytes, deleted }): Binned => ({
       ...{ kind: 'recordings', id: file, deleted },

@@ -27,13 +27,20 @@ export function CoursesScreen() {
   const begin = () => setSheet('new');
   return (
     <Page title="My courses" actions={<CoursesBar onOpen={setSheet} />}>
-      <Button
-        title="Explore what others made"
-        icon="compass"
-        onPress={() => router.push('/explore')}
-        style={{ alignSelf: 'flex-start' }}
-        testID="open-explore"
-      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+        <Button
+          title="Explore what others made"
+          icon="compass"
+          onPress={() => router.push('/explore')}
+          testID="open-explore"
+        />
+        <Button
+          title="Series"
+          icon="list"
+          onPress={() => router.push('/series')}
+          testID="open-series"
+        />
+      </View>
       {courses.isPending && <Loading what="Looking for your courses" />}
       {courses.isError && (
         <Fault

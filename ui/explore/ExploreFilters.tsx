@@ -51,6 +51,11 @@ export function ExploreFilters({ filters, onChange }: ExploreFiltersProps) {
         value={filters.unfinished}
         onChange={(unfinished) => onChange({ ...filters, unfinished })}
       />
+      <Toggle
+        label="Only of makers I follow"
+        value={filters.followed}
+        onChange={(followed) => onChange({ ...filters, followed })}
+      />
       {narrowing(filters) > 0 && (
         <Button
           title="Show all"

@@ -1,13 +1,13 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
-import type { CourseFound } from '@/core/protocol';
-import { Button, Fault, Loading, Page, SearchField, Sheet, Text } from '../parts';
+import { Button, Page, SearchField, Sheet, Text } from '../parts';
 import { SPACE, WIDE } from '../theme';
 import { ExploreCard } from './ExploreCard';
 import { ExploreFilters } from './ExploreFilters';
-import { filtersOf, narrowing, ORDER_WORDS, paramsOf, type Filters } from './filters';
-import { useExplore, useNewThisWeek } from './useExplore';
+import { askedOf, filtersOf, narrowing, ORDER_WORDS, paramsOf, type Filters } from './filters';
+import { FoundCourses } from './FoundCourses';
+import { useNewThisWeek } from './useExplore';
 
 /** Rest of the hand after which words are looked for, ms. */
 const REST = 250;
@@ -46,7 +46,11 @@ export function ExploreScreen() {
         <View style={{ flex: 1, minWidth: 0, gap: SPACE.l }}>
           <Words words={filters.words} onChange={(words) => set({ ...filters, words })} />
           <NewThisWeek wanted={!filters.words && count === 0 && filters.order !== 'new'} />
-          <Found filters={filters} columns={wide ? 2 : width >= 640 ? 2 : 1} />
+          <FoundCourses
+            asked={askedOf(filters)}
+            columns={wide ? 2 : width >= 640 ? 2 : 1}
+            none={noneWords(filters)}
+          />
         </View>
       </View>
       <Sheet title="What to show" open={sheet && !wide} onClose={() => setSheet(false)}>
@@ -94,53 +98,13 @@ function NewThisWeek({ wanted }: { wanted: boolean }) {
   );
 }
 
-function Found({ filters, columns }: { filters: Filters; columns: number }) {
-  const found = useExplore(filters);
-  if (found.isError && !found.data) {
-    return (
-      <Fault
-        title="The courses cannot be listed"
-        words={found.error.message}
-        action={{ label: 'Try again', act: () => void found.refetch() }}
-      />
-    );
-  }
-  if (!found.data) return <Loading what="Looking for courses" />;
-  const courses: readonly CourseFound[] = found.data.pages.flatMap((page) => page.courses);
-  return (
-    <>
-      {courses.length === 0 && <Text tint="slate">{noneWords(filters)}</Text>}
-      <View
-        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}
-        aria-busy={found.isPlaceholderData}
-        testID="explore-found"
-      >
-        {courses.map((course) => (
-          <ExploreCard
-            key={course.slug}
-            course={course}
-            width={`${(100 - (columns - 1) * 2.4) / columns}%`}
-          />
-        ))}
-      </View>
-      {found.isError && <Text tint="rust">{found.error.message}</Text>}
-      {found.hasNextPage && (
-        <Button
-          title="Show more"
-          busy={found.isFetchingNextPage}
-          onPress={() => void found.fetchNextPage()}
-          testID="explore-more"
-        />
-      )}
-    </>
-  );
-}
-
 /** Why nothing is found, and what to do. */
 function noneWords(filters: Filters): string {
   if (filters.order === 'close') {
     return 'No course here has been finished by three players yet. Choose another order.';
   }
+  if (filters.followed)
+    return 'Nothing of makers you follow is like that. Their pages have “Follow”.';
   return narrowing(filters) > 0
     ? 'Nothing is like that. Show more kinds, or look for other words.'
     : 'No course or maker by that name.';

@@ -23,6 +23,7 @@ const filters: fc.Arbitrary<Filters> = fc.record({
   kind: some(COURSE_KINDS),
   length: some(['short', 'middling', 'long'] as const),
   unfinished: fc.boolean(),
+  followed: fc.boolean(),
 });
 
 test('what an address says is what it was made from, and what the server understands', () => {
@@ -63,6 +64,7 @@ test('the filters that leave something out are counted', () => {
   expect(narrowing(ALL)).toBe(0);
   expect(narrowing({ ...ALL, words: 'gull', order: 'new' })).toBe(0);
   expect(narrowing({ ...ALL, runner: 'cart', length: 'long', unfinished: true })).toBe(3);
+  expect(narrowing({ ...ALL, followed: true })).toBe(1);
 });
 
 test('each answer that the server knows may be chosen', () => {

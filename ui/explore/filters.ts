@@ -13,10 +13,12 @@ export interface Filters {
   readonly kind?: CourseKind;
   readonly length?: 'short' | 'middling' | 'long';
   readonly unfinished: boolean;
+  /** Whether only those of makers one follows are shown. */
+  readonly followed: boolean;
 }
 
 /** All that is run most: what one comes upon first. */
-export const ALL: Filters = { words: '', order: 'run', unfinished: false };
+export const ALL: Filters = { words: '', order: 'run', unfinished: false, followed: false };
 
 /** What an address asks for; of what it says wrongly nothing. */
 export function filtersOf(
@@ -33,17 +35,17 @@ export function filtersOf(
     kind: field('kind') as CourseKind | undefined,
     length: field('length') as Filters['length'],
     unfinished: field('unfinished') === 'yes',
+    followed: field('followed') === 'yes',
   };
 }
 
 /** The same as an address says it: nothing of what is as usual, which takes away what it said before. */
-export const paramsOf = ({ words, order, runner, kind, length, unfinished }: Filters) => ({
-  runner,
-  kind,
-  length,
+export const paramsOf = ({ words, order, unfinished, followed, ...rest }: Filters) => ({
+  ...{ runner: rest.runner, kind: rest.kind, length: rest.length },
   words: words.trim() || undefined,
   order: order === ALL.order ? undefined : order,
   unfinished: unfinished ? ('yes' as const) : undefined,
+  followed: followed ? ('yes' as const) : undefined,
 });
 
 /** What the server is asked. */
@@ -53,8 +55,10 @@ export const askedOf = (filters: Filters): ExploreAsked => ({
 });
 
 /** How many of the filters beside words and order leave something out. */
-export const narrowing = ({ runner, kind, length, unfinished }: Filters): number =>
-  [runner, kind, length, unfinished || undefined].filter((one) => one !== undefined).length;
+export const narrowing = ({ runner, kind, length, unfinished, followed }: Filters): number =>
+  [runner, kind, length, unfinished || undefined, followed || undefined].filter(
+    (one) => one !== undefined,
+  ).length;
 
 const ANY = { value: 'any', label: 'Any' } as const;
 

@@ -1,12 +1,12 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import type { ExploreAsked } from '@/core/protocol';
 import { api } from '../state/api';
-import { askedOf, type Filters } from './filters';
 
 /** The published courses that are looked for, page after page. */
-export const useExplore = (filters: Filters) =>
+export const useExplore = (asked: ExploreAsked) =>
   useInfiniteQuery({
-    queryKey: ['explore', filters],
-    queryFn: ({ pageParam }) => api.explore({ ...askedOf(filters), after: pageParam }),
+    queryKey: ['explore', asked],
+    queryFn: ({ pageParam }) => api.explore({ ...asked, after: pageParam }),
     initialPageParam: undefined as string | undefined,
     getNextPageParam: ({ next }) => next ?? undefined,
     // Those before stay until the next are there: a list that goes and comes is no list to look through.

@@ -17,6 +17,7 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { View } from 'react-native';
 import { SPACE, TARGET, useColours } from '../theme';
+import { IconButton } from './IconButton';
 import { Feather } from './icons';
 import { Text } from './Text';
 
@@ -25,10 +26,12 @@ interface SortableListProps {
   /** What each row is called, in the order they stand. */
   readonly items: readonly string[];
   readonly onMove: (from: number, to: number) => void;
+  /** Takes a row out; left out where all stay. */
+  readonly onRemove?: (at: number) => void;
 }
 
 /** Rows that are put in order by dragging their handles: by finger, mouse, or the space bar and arrow keys. */
-export function SortableList({ label, items, onMove }: SortableListProps) {
+export function SortableList({ label, items, onMove, onRemove }: SortableListProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -48,7 +51,12 @@ export function SortableList({ label, items, onMove }: SortableListProps) {
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           {items.map((words, i) => (
-            <SortableRow key={ids[i]} id={ids[i]} words={words} />
+            <SortableRow
+              key={ids[i]}
+              id={ids[i]}
+              words={words}
+              onRemove={onRemove && (() => onRemove(i))}
+            />
           ))}
         </SortableContext>
       </DndContext>
@@ -69,7 +77,13 @@ const ANNOUNCEMENTS: Announcements = {
   onDragCancel: ({ active }) => `Row ${active.id} is back.`,
 };
 
-function SortableRow({ id, words }: { id: string; words: string }) {
+interface SortableRowProps {
+  readonly id: string;
+  readonly words: string;
+  readonly onRemove?: () => void;
+}
+
+function SortableRow({ id, words, onRemove }: SortableRowProps) {
   const colours = useColours();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id,
@@ -109,7 +123,8 @@ function SortableRow({ id, words }: { id: string; words: string }) {
       >
         <Feather name="menu" size={20} color={colours.slate} />
       </button>
-      <Text>{`${id}. ${words}`}</Text>
+      <Text style={{ flex: 1 }}>{`${id}. ${words}`}</Text>
+      {onRemove && <IconButton icon="x" label={`Take ${words} out`} onPress={onRemove} />}
     </div>
   );
 }

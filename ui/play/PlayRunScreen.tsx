@@ -6,7 +6,9 @@ import { effortOf } from '../run/finish/effort';
 import { FinishPanel } from '../run/finish/FinishPanel';
 import { usePales } from '../run/pale/usePales';
 import { RunView } from '../run/RunView';
-import { usePublished } from '../state/queries';
+import { NextInSeries } from '../series/NextInSeries';
+import { useSittings } from '../series/sitting';
+import { usePublished, useSeries } from '../state/queries';
 import { useAttempts } from './attempts';
 import { useBesideWishes } from './besideRuns';
 import { SendRun } from './SendRun';
@@ -15,8 +17,11 @@ import { SendRun } from './SendRun';
 const EMPTY = emptyCourse('');
 
 /** A player's run of a published course. */
-export function PlayRunScreen({ slug }: { slug: string }) {
+export function PlayRunScreen({ slug, series }: { slug: string; series?: string }) {
   const { data, error, refetch } = usePublished(slug);
+  const { data: whole } = useSeries(series);
+  const sitting = useSittings(({ now }) => (now?.series === series ? now : null));
+  const spend = useSittings((state) => state.spend);
   const { attempts, seedOf, ready } = useAttempts(slug);
   const pales = usePales(data?.course ?? EMPTY, useBesideWishes(data));
   const leave = () =>
@@ -38,6 +43,10 @@ export function PlayRunScreen({ slug }: { slug: string }) {
       pales={pales}
       leaveLabel="Leave the course"
       onLeave={leave}
+      before={sitting?.spent}
+      onEnd={
+        sitting ? ({ result }) => spend(result.time, result.finished ? slug : null) : undefined
+      }
       finished={(finished, again) => (
         <FinishPanel
           result={finished.result}
@@ -51,6 +60,7 @@ export function PlayRunScreen({ slug }: { slug: string }) {
             finished={finished}
             attempt={attempts.of(finished.run.seed)?.attempt}
           />
+          {whole && <NextInSeries series={whole} slug={slug} />}
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />
         </FinishPanel>
       )}

@@ -9,6 +9,7 @@ import {
   CoursePicture,
   Fault,
   Loading,
+  MakerLink,
   Origins,
   metres,
   Page,
@@ -20,14 +21,16 @@ import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
 import { triesWords } from '../explore/ExploreCard';
 import { SPACE, useColours, WIDE } from '../theme';
+import { Editions } from './Editions';
 import { Liked } from './Liked';
+import { NoteToMaker } from './NoteToMaker';
 import { Report } from './Report';
 import { RunBeside } from './RunBeside';
 import { ownTime, TimesSpread } from './TimesSpread';
 
 /** What a link opens: the course, its targets and best times, and one big button. */
-export function PlayScreen({ slug }: { slug: string }) {
-  const { data, error, refetch } = usePublished(slug);
+export function PlayScreen({ slug, edition }: { slug: string; edition?: number }) {
+  const { data, error, refetch } = usePublished(slug, edition);
   if (error) {
     const { status } = error as ApiError;
     if (status === 410) {
@@ -82,7 +85,7 @@ function Published({ data }: { data: PublishedCourse }) {
             <CoursePicture course={course} width={560} height={wide ? 300 : 190} />
           </Card>
           <Text as="small" tint="slate">
-            by {maker} · {KIND_WORDS[course.kind]} · {metres(data.length)}
+            by <MakerLink name={maker} /> · {KIND_WORDS[course.kind]} · {metres(data.length)}
           </Text>
           <Text as="small" tint="slate" testID="play-edition">
             {data.edition > 1 ? `Edition ${data.edition}, published` : 'Published'}{' '}
@@ -96,13 +99,20 @@ function Published({ data }: { data: PublishedCourse }) {
               <Liked data={data} />
             </View>
           )}
-          <Button
-            kind="main"
-            title="Run"
-            icon="play"
-            onPress={() => router.push(`/play/${slug}/run` as never)}
-            testID="play-run"
-          />
+          {data.newest ? (
+            <Button
+              kind="main"
+              title="Run"
+              icon="play"
+              onPress={() => router.push(`/play/${slug}/run` as never)}
+              testID="play-run"
+            />
+          ) : (
+            <Text tint="slate" testID="play-earlier">
+              An edition that another has taken the place of: it can be read and taken apart, and
+              its list stays as it is.
+            </Text>
+          )}
           <Button title="Take it apart as my own" busy={create.isPending} onPress={copy} />
         </View>
         <View style={{ flex: wide ? 1 : undefined, gap: SPACE.l }}>
@@ -127,7 +137,13 @@ function Published({ data }: { data: PublishedCourse }) {
               swift={course.targets?.swift}
             />
           )}
-          {!data.own && <Report slug={slug} name={course.name} />}
+          <Editions data={data} />
+          {!data.own && (
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+              <NoteToMaker slug={slug} maker={maker} />
+              <Report slug={slug} name={course.name} />
+            </View>
+          )}
         </View>
       </View>
     </Page>

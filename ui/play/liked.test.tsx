@@ -10,7 +10,17 @@ jest.mock('@expo/vector-icons/Feather', () => () => null);
 
 const DATA: PublishedCourse = {
   ...{ slug: 'quay', course: emptyCourse('Quay'), hash: 'h', maker: 'Maura', makerTime: 21.5 },
-  ...{ published: 0, edition: 1, tries: 3, finishes: 3, likes: 2, liked: false, own: false },
+  ...{
+    published: 0,
+    edition: 1,
+    editions: [],
+    newest: true,
+    tries: 3,
+    finishes: 3,
+    likes: 2,
+    liked: false,
+    own: false,
+  },
   ...{ length: 30, best: [], players: 3, spread: null },
 };
 function Shown() {

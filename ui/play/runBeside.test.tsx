@@ -16,7 +16,16 @@ const DATA: PublishedCourse = {
   maker: 'Isla',
   makerTime: 21.5,
   published: 0,
-  ...{ edition: 1, tries: 3, finishes: 3, likes: 0, liked: false, own: false },
+  ...{
+    edition: 1,
+    editions: [],
+    newest: true,
+    tries: 3,
+    finishes: 3,
+    likes: 0,
+    liked: false,
+    own: false,
+  },
   ...{ length: 30, players: 3, spread: null },
   best: [
     { place: 1, player: 'Orla', time: 20, own: false, run: '1' },

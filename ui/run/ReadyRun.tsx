@@ -100,6 +100,7 @@ export function ReadyRun(props: RunProps) {
           live={live}
           course={course}
           best={best}
+          before={props.before}
           // Going tick by tick, clock and counts go along.
           held={held && !attempt.stepping}
           onPause={() => send({ do: 'pause' })}

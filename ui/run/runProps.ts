@@ -43,6 +43,8 @@ export interface RunProps {
   readonly pales?: readonly PaleRun[];
   /** What can be tried; left out for players. */
   readonly trying?: Trying;
+  /** What is on the clock when an attempt begins, s: of a sitting over several courses. */
+  readonly before?: number;
   /** What leaving is called. */
   readonly leaveLabel: string;
   readonly onLeave: (live: LiveRun) => void;

@@ -25,7 +25,14 @@ import {
   SavedAnswer,
   VersionAnswer,
   VersionsAnswer,
+  FollowAnswer,
+  MakerPageAnswer,
+  NotesAnswer,
+  SeriesAnswer,
+  SeriesListAnswer,
+  type Bin,
   type ExploreAsked,
+  type SeriesWritten,
 } from '@/core/protocol';
 import type { Run } from '@/core/run';
 
@@ -117,8 +124,7 @@ export const api = {
     request(DoneAnswer, 'PUT', `/courses/${id}/versions/${revision}`, { label }),
   bin: () => request(BinAnswer, 'GET', '/bin'),
   /** Takes something out of the bin. */
-  restore: (kind: 'courses' | 'kits' | 'recordings', id: string) =>
-    request(DoneAnswer, 'POST', `/${kind}/${id}/restore`),
+  restore: (kind: keyof Bin, id: string) => request(DoneAnswer, 'POST', `/${kind}/${id}/restore`),
   emptyBin: () => request(DoneAnswer, 'DELETE', '/bin'),
   prove: (id: string, run: Run) => request(ProofAnswer, 'POST', `/courses/${id}/proof`, { run }),
   publish: (id: string) => request(PublishAnswer, 'POST', `/courses/${id}/publish`),
@@ -147,7 +153,28 @@ export const api = {
   /** Takes what is published of a course down, or puts it back. */
   show: (id: string, shown: boolean) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/published`, { shown }),
-  published: (slug: string) => request(PublishedAnswer, 'GET', `/published/${slug}`),
+  /** A published course as it is now, or an edition it had. */
+  published: (slug: string, edition?: number) =>
+    request(PublishedAnswer, 'GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`),
+  /** One's own series; a series as anyone sees it. */
+  allSeries: () => request(SeriesListAnswer, 'GET', '/series'),
+  series: (id: string) => request(SeriesAnswer, 'GET', `/series/${id}`),
+  createSeries: (series: SeriesWritten) => request(SeriesAnswer, 'POST', '/series', series),
+  changeSeries: (id: string, series: SeriesWritten) =>
+    request(SeriesAnswer, 'PUT', `/series/${id}`, series),
+  removeSeries: (id: string) => request(DoneAnswer, 'DELETE', `/series/${id}`),
+  makerPage: (name: string) =>
+    request(MakerPageAnswer, 'GET', `/makers/${encodeURIComponent(name)}`),
+  follow: (name: string, followed: boolean) =>
+    request(FollowAnswer, 'PUT', `/makers/${encodeURIComponent(name)}/follow`, { followed }),
+  /** A word to the maker of a published course; those on one's own. */
+  sendNote: (slug: string, words: string) =>
+    request(DoneAnswer, 'POST', `/published/${slug}/notes`, { words }),
+  notes: (id: string) => request(NotesAnswer, 'GET', `/courses/${id}/notes`),
+  reportNote: (id: string, note: number) =>
+    request(DoneAnswer, 'PUT', `/courses/${id}/notes/${note}/reported`),
+  removeNote: (id: string, note: number) =>
+    request(DoneAnswer, 'DELETE', `/courses/${id}/notes/${note}`),
   /** Leave to run for the list, with the seed the run's chance comes from. */
   attempt: (slug: string) => request(AttemptAnswer, 'POST', `/published/${slug}/attempts`),
   /** Says that an attempt is begun. */

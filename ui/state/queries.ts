@@ -32,11 +32,28 @@ export const documentOf = async ({ id, here }: CourseInList): Promise<Course> =>
   here ?? (await orKept(courseKey(id), () => api.course(id))).course;
 
 /** A published course as anyone sees it. */
-export const usePublished = (slug: string) =>
+export const usePublished = (slug: string, edition?: number) =>
   useQuery({
-    queryKey: ['published', slug],
-    queryFn: () => orKept(`published ${slug}`, () => api.published(slug)),
+    queryKey: edition === undefined ? ['published', slug] : ['published', slug, edition],
+    queryFn: () =>
+      orKept(`published ${slug} ${edition ?? ''}`.trim(), () => api.published(slug, edition)),
     retry: 1,
+  });
+
+/** A series as anyone sees it. */
+export const useSeries = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['series', id],
+    queryFn: () => orKept(`series ${id}`, () => api.series(id!)),
+    enabled: id !== undefined,
+    retry: 1,
+  });
+
+/** One's own series. */
+export const useAllSeries = () =>
+  useQuery({
+    queryKey: ['series'],
+    queryFn: async () => (await orKept('series', api.allSeries)).series,
   });
 
 /** The demo courses. */

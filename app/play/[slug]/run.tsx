@@ -2,6 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { PlayRunScreen } from '@/ui/play/PlayRunScreen';
 
 export default function PlayRunRoute() {
-  const { slug } = useLocalSearchParams<{ slug: string }>();
-  return <PlayRunScreen slug={slug} />;
+  const { slug, series } = useLocalSearchParams<{ slug: string; series?: string }>();
+  // The next course of a series is another run.
+  return <PlayRunScreen key={slug} slug={slug} series={series} />;
 }

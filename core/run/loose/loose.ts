@@ -12,8 +12,12 @@ import {
 import { type LooseSimulation, type RunState, tideOf } from '../state';
 import { signedDistance, isDisabled } from '../contact';
 import { physicsNow } from './physics';
+import { laidOut } from './laidOut';
+import { Rest } from './rest';
 import { rotationOf } from './solid';
-import { createPhysicsWorld, configureStep, type Handles } from './space';
+import { configureStep, type Handles } from './space';
+import { type Still, staysStill, stillOf } from './still';
+import { isClear } from './surroundings';
 
 // What comes of each step goes into the state's numbers: the runner meets loose pieces as it meets movers,
 // and pushes them by what an impact between two masses gives.
@@ -39,20 +43,34 @@ export class LooseBodies implements LooseSimulation {
     private readonly handles: Handles,
     private pushes: readonly Push[],
     private size: number,
+    private still: Still | null,
+    /** Whether the space is as it was some ticks ago. */
+    private isBehind: boolean,
+    private readonly rest: Rest,
   ) {
     if (space) forgotten.register(this, space, this);
   }
 
   /** The bodies of a course as it stands at the state's tick. */
   static of(world: World, s: RunState): LooseBodies {
-    const { space, handles } = createPhysicsWorld(world, s);
-    return new LooseBodies(space, null, handles, [], s.size);
+    const { snapshot, handles } = laidOut(world, s);
+    return new LooseBodies(
+      null,
+      snapshot,
+      handles,
+      [],
+      s.size,
+      null,
+      false,
+      Rest.of(handles.loose.length),
+    );
   }
 
   /** Bodies that go on from here by themselves, bit for bit as these would. */
   copy(): LooseBodies {
     this.snapshot ??= this.space!.takeSnapshot();
-    return new LooseBodies(null, this.snapshot, this.handles, this.pushes, this.size);
+    const { snapshot, handles, pushes, size, still, isBehind, rest } = this;
+    return new LooseBodies(null, snapshot, handles, pushes, size, still, isBehind, rest.copy());
   }
 
   /** Lets go of the space; what goes on from here makes it anew. For states that are many. */
@@ -72,16 +90,14 @@ export class LooseBodies implements LooseSimulation {
 
   /** Moves everything loose on by a tick. */
   step(world: World, s: RunState): void {
+    if (this.still && this.pushes.length === 0 && staysStill(this.still, world, s, SUNK)) {
+      for (const { drive } of world.loose) s.dynamicPoses.copyWithin(drive + 7, drive, drive + 7);
+      this.isBehind = true;
+      return;
+    }
     const space = this.ready();
     const { handles } = this;
-    for (const { mover, handle } of handles.carried) {
-      const { pose, before } = poseMover(world.movers, s, mover);
-      if (pose === before) continue;
-      const [x, y, z] = pose.shift;
-      const body = space.getRigidBody(handle);
-      body.setNextKinematicTranslation({ x, y, z });
-      body.setNextKinematicRotation(rotationOf(pose.turn));
-    }
+    this.moveCarried(space, world, s);
     for (const { collider, handle } of handles.fleeting) {
       const shape = space.getCollider(handle);
       if (shape.isEnabled() === isDisabled(world, s, collider)) {
@@ -101,6 +117,25 @@ export class LooseBodies implements LooseSimulation {
     this.feelRegions(space, world, s);
     space.step();
     this.read(space, world, s);
+    this.rest.watch(space, handles, s.tick, isClear(world, s));
+    this.still = stillOf(space, handles, world, s);
+  }
+
+  private moveCarried(space: Space, world: World, s: RunState): void {
+    for (const { mover, handle } of this.handles.carried) {
+      const { pose, before } = poseMover(world.movers, s, mover);
+      const body = space.getRigidBody(handle);
+      if (this.isBehind) {
+        const [x, y, z] = before.shift;
+        body.setTranslation({ x, y, z }, true);
+        body.setRotation(rotationOf(before.turn), true);
+      }
+      if (pose === before) continue;
+      const [x, y, z] = pose.shift;
+      body.setNextKinematicTranslation({ x, y, z });
+      body.setNextKinematicRotation(rotationOf(pose.turn));
+    }
+    this.isBehind = false;
   }
 
   private ready(): Space {

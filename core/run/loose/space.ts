@@ -37,9 +37,10 @@ export function createPhysicsWorld(world: World, s: RunState): { space: Space; h
   const space = new NewSpace({ x: 0, y: -world.gravity, z: 0 });
   configureStep(space);
   const flat = world.lane !== null;
-  const loose = world.loose.map(({ at }) => {
+  const loose = world.loose.map(({ at, piece }) => {
     const desc = RigidBodyDesc.dynamic()
       .setTranslation(...at)
+      .setEnabled(s.away[piece] === 0)
       .setCcdEnabled(true)
       .setLinearDamping(DRAG)
       .setAngularDamping(ROLLING_DRAG);

@@ -1,6 +1,6 @@
-import { centreHeight, type Collider, DT, LOOSE_SIZE, type Mover, type World } from '../world';
+import { LOOSE_SIZE, type World } from '../world';
 import { cloneState, type LooseSimulation, type RunState } from '../state';
-import { isDisabled } from '../contact';
+import { areAlike, isClear, surroundingsOf } from './surroundings';
 import { LooseBodies } from './loose';
 
 // To step what is loose takes ten times as long as the rest of a tick, and to copy it longer than a hundred ticks.
@@ -9,9 +9,6 @@ import { LooseBodies } from './loose';
 
 /** A run came near what is loose, or changed what that goes by: it has to be run with bodies of its own. */
 export class OffTape extends Error {}
-
-/** How far a runner stays off what is loose, besides the way it comes in two ticks, m. */
-const CLEAR = 0.25;
 
 /** What the loose pieces did in a tick, and what they went by. */
 interface Frame {
@@ -106,75 +103,3 @@ class TapedBodies implements LooseSimulation {
 
 /** Numbers of where a loose piece is now; as many tell where it was. */
 const HALF = LOOSE_SIZE / 2;
-
-/** Whether the runner is near nothing loose, m. */
-function isClear(world: World, s: RunState): boolean {
-  const body = world.bodies[s.size];
-  const [x, y, z] = [s.x, s.y + centreHeight(body), s.z];
-  const way = 2 * DT * Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
-  const own = body.radius + body.half + way + CLEAR;
-  return world.loose.every(({ at, drive, reach, piece }) => {
-    if (s.away[piece]) return true;
-    const dx = at[0] + s.dynamicPoses[drive] - x;
-    const dy = at[1] + s.dynamicPoses[drive + 1] - y;
-    const dz = at[2] + s.dynamicPoses[drive + 2] - z;
-    return dx * dx + dy * dy + dz * dz > (own + reach) * (own + reach);
-  });
-}
-
-/** All that what is loose goes by besides the runner and the tick: gravity, what is away, and how movers go. */
-function surroundingsOf(world: World, s: RunState): Float64Array {
-  const { movers, pieces, gated, numbers } = partsOf(world);
-  numbers[0] = s.tick < s.gravityUntil ? s.gravityBy : 1;
-  let at = 1;
-  for (const piece of pieces) numbers[at++] = s.away[piece];
-  for (const collider of gated) numbers[at++] = isDisabled(world, s, collider) ? 1 : 0;
-  // At one tick a mover's pose follows from these.
-  for (const { index, drive } of movers) {
-    numbers[at++] = s.moverFrom[index];
-    numbers[at++] = s.moverAt[index];
-    for (let i = 0; drive >= 0 && i < DRIVEN; i++) numbers[at++] = s.dynamicPoses[drive + i];
-  }
-  return numbers;
-}
-
-function areAlike(a: Float64Array, b: Float64Array): boolean {
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
-  return true;
-}
-
-/** Numbers of a mover that a run itself decides on. */
-const DRIVEN = 6;
-
-/** What of a course acts on loose pieces. */
-interface Parts {
-  readonly movers: readonly Mover[];
-  readonly pieces: readonly number[];
-  /** One collider of each that a gate may take away. */
-  readonly gated: readonly Collider[];
-  /** Room for the surroundings of a tick, written anew at each. */
-  readonly numbers: Float64Array;
-}
-
-const partsByWorld = new WeakMap<World, Parts>();
-function partsOf(world: World): Parts {
-  let parts = partsByWorld.get(world);
-  if (!parts) {
-    const acting = world.colliders.filter(
-      ({ role, field }) => role === 'solid' || field?.kind === 'push',
-    );
-    const movers = new Set<Mover>();
-    for (const { mover } of acting) {
-      for (let at = mover; at >= 0 && !world.movers[at].loose; at = world.movers[at].parent) {
-        movers.add(world.movers[at]);
-      }
-    }
-    const pieces = [...new Set(acting.map(({ piece }) => piece))];
-    const gated = acting.filter(({ gate }) => gate >= 0);
-    const driven = [...movers].filter(({ drive }) => drive >= 0).length;
-    const count = 1 + pieces.length + gated.length + 2 * movers.size + DRIVEN * driven;
-    parts = { movers: [...movers], pieces, gated, numbers: new Float64Array(count) };
-    partsByWorld.set(world, parts);
-  }
-  return parts;
-}

@@ -1,4 +1,4 @@
-import type { World } from '../world';
+import { DRIVE_SIZE, type World } from '../world';
 import { cloneState, FIELD_SIZE, LINK_SIZE, type RunState } from '../state';
 import { overlapOf, standClear } from '../contact';
 import { resetField } from '../rules';
@@ -61,9 +61,6 @@ export function stateKeys(world: World): StateKeys {
     loose: world.loose.length > 0,
   };
 }
-
-/** Numbers kept of what chases or drifts. */
-const DRIVE_SIZE = 6;
 
 /**
  * A state on a course that was changed since: who stood there goes on there, with all it passed, gathered and

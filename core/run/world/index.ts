@@ -16,7 +16,7 @@ export {
 export { formBounds, centreHeight, type Capsule, fitsRestFrame, InflatedShapes } from './capsule';
 export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
 export { newQueryBox, type QueryBox } from './broadPhase';
-export { type Clocks, layLoose, LOOSE_SIZE, type Mover, moverTick } from './mover';
+export { type Clocks, DRIVE_SIZE, layLoose, LOOSE_SIZE, type Mover, moverTick } from './mover';
 export { compileMovers } from './compileMovers';
 export { poseMover } from './poseMover';
 export { CHASE_REACH } from './moverReach';

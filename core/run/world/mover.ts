@@ -57,6 +57,9 @@ export interface Clocks {
   readonly dynamicPoses: Float64Array;
 }
 
+/** Numbers kept of a mover that the run itself decides on: its shift now and at the tick before. */
+export const DRIVE_SIZE = 6;
+
 /** Numbers kept of a loose mover: its shift and its turn as a quaternion, now and at the tick before. */
 export const LOOSE_SIZE = 14;
 

@@ -1,10 +1,9 @@
 import { View } from 'react-native';
 import { hasPrivate } from '@/core/course';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
-import { Button, saveFile, Text } from '../../parts';
+import { Button, saveFile, Text, copyText } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
-import { copyText } from './copyText';
 
 /** The whole course as text or as a file, without or with what is the maker's alone. */
 export function CodeAndFile() {

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Card, CoursePicture, Text } from '../../parts';
+import { Button, Card, CoursePicture, Text, copyText } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
 import { SPACE, useColours } from '../../theme';
 import { useCheckOf, useFindings } from '../screen/useFindings';
 import { CodeAndFile } from './CodeAndFile';
-import { copyText } from './copyText';
+import { Notes } from './Notes';
 import { OtherFiles } from './OtherFiles';
 import { Proof } from './Proof';
 import { QrCode } from './QrCode';
@@ -49,6 +49,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
       )}
       {!down && link && <PlayLink link={link} name={course.name} />}
       {published && <TakeDown id={id} shown={published.shown} />}
+      {published && <Notes id={id} />}
       <CodeAndFile />
       <OtherFiles />
     </View>

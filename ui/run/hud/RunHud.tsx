@@ -15,6 +15,8 @@ interface RunHudProps {
   readonly live: LiveRun;
   readonly course: Course;
   readonly best?: Best;
+  /** What was on the clock when the attempt began, s. */
+  readonly before?: number;
   readonly held: boolean;
   readonly onPause: () => void;
   /** Goes back at once to where the course is built; none for players, who are asked first. */
@@ -26,7 +28,16 @@ interface RunHudProps {
 const SHELL = { family: 'shell' };
 
 /** Pause, clock, split and what is gathered, over the scene. */
-export function RunHud({ live, course, best, held, onPause, onLeave, children }: RunHudProps) {
+export function RunHud({
+  live,
+  course,
+  best,
+  before,
+  held,
+  onPause,
+  onLeave,
+  children,
+}: RunHudProps) {
   const { width } = useWindowDimensions();
   const { world } = live;
   const { word, fields, tally, gathered } = useHudFacts(live, course, best, held);
@@ -63,7 +74,7 @@ export function RunHud({ live, course, best, held, onPause, onLeave, children }:
             backgroundColor: OVER_SCENE,
           }}
         >
-          <RunClock live={live} held={held} />
+          <RunClock live={live} held={held} before={before} />
           {fields.map((words) => (
             <Text key={words} as="smallStrong" style={{ color: '#155A6B' }}>
               {words}

@@ -1,4 +1,4 @@
-import { showToast } from '../../parts';
+import { showToast } from './Toast';
 
 /** Copies text, and says so. */
 export async function copyText(text: string, what: string): Promise<void> {

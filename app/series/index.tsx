@@ -1,0 +1,1 @@
+export { SeriesListScreen as default } from '@/ui/series/SeriesListScreen';

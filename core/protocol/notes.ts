@@ -1,0 +1,29 @@
+import * as v from 'valibot';
+
+/** Most notes one person may have on a course. */
+export const MOST_NOTES = 5;
+
+/** A word to the maker of a course, which only they read. */
+export const NoteBody = v.object({
+  words: v.pipe(
+    v.string(),
+    v.trim(),
+    v.minLength(2, 'A note has at least two letters.'),
+    v.maxLength(500, 'A note has at most 500 letters.'),
+  ),
+});
+
+/** Notes on a course, for its maker, the newest first. */
+export const NotesAnswer = v.object({
+  notes: v.array(
+    v.object({
+      id: v.number(),
+      by: v.string(),
+      words: v.string(),
+      made: v.number(),
+      /** Whether its maker has reported it. */
+      reported: v.boolean(),
+    }),
+  ),
+});
+export type NoteToMaker = v.InferOutput<typeof NotesAnswer>['notes'][number];

@@ -1,0 +1,72 @@
+import type { Knex } from 'knex';
+import type { EditionChange } from '@/core/protocol';
+import type { EditionRow, ListingRow } from '../db/rows';
+import { notFound } from '../http';
+import { unpack } from '../threads/intake';
+
+/** Most editions of a course that stay; of more the oldest goes. */
+const MOST_EDITIONS = 20;
+
+/** What became of the edition before, and its document, packed. */
+interface Closed {
+  readonly changes: EditionChange;
+  readonly packed: Uint8Array;
+}
+
+/**
+ * Notes what is published now as an edition of its course.
+ * @param closed the one before; null where a run feels nothing of what changed, or there was none
+ */
+export async function noteEdition(
+  db: Knex,
+  { slug, hash, length, published }: Pick<EditionRow, 'slug' | 'hash' | 'length' | 'published'>,
+  closed: Closed | null,
+): Promise<void> {
+  const { edition } = (await db<ListingRow>('listings').where({ slug }).first('edition'))!;
+  if (closed) {
+    await db<EditionRow>('editions')
+      .where({ slug, edition: edition - 1 })
+      .update({ document: Buffer.from(closed.packed) });
+  }
+  const changes = closed && JSON.stringify(closed.changes);
+  await db<EditionRow>('editions')
+    .insert({ slug, edition, hash, length, published, changes, document: null })
+    .onConflict(['slug', 'edition'])
+    .ignore();
+  await db<EditionRow>('editions')
+    .where({ slug })
+    .where('edition', '<=', edition - MOST_EDITIONS)
+    .delete();
+}
+
+/** The editions a course has, the newest first. */
+export async function editionsOf(db: Knex, slug: string) {
+  const rows = await db<EditionRow>('editions')
+    .where({ slug })
+    .orderBy('edition', 'desc')
+    .select('edition', 'published', 'changes');
+  return rows.map(({ changes, ...row }) => ({
+    ...row,
+    changes: changes === null ? null : (JSON.parse(changes) as EditionChange),
+  }));
+}
+
+/** An edition that is asked for by its number, with its document as text. */
+export interface EditionRead extends Pick<EditionRow, 'edition' | 'hash' | 'length' | 'published'> {
+  readonly document: string;
+}
+
+/**
+ * An edition that another has taken the place of.
+ * @throws HttpError 404 when there is none
+ */
+export async function earlierEdition(
+  db: Knex,
+  slug: string,
+  edition: number,
+): Promise<EditionRead> {
+  const row = await db<EditionRow>('editions').where({ slug, edition }).first();
+  if (!row?.document) throw notFound('That edition');
+  const { hash, length, published, document } = row;
+  return { edition, hash, length, published, document: unpack(document) };
+}

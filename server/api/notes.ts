@@ -1,0 +1,87 @@
+import { Router, type Request } from 'express';
+import { DoneAnswer, MOST_NOTES, NoteBody, NotesAnswer, UNNAMED } from '@/core/protocol';
+import type { CourseRow, NoteRow, PublishedRow } from '../db/rows';
+import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
+import type { Context } from './context';
+import { findPublished } from './found';
+import { ownCourse } from './owned';
+import { makerOrNew } from './session';
+
+/** Most notes that are told of at once. */
+const SHOWN = 200;
+
+/** Short notes to the maker of a published course, which nobody else reads. */
+export function notes(context: Context): Router {
+  const { db, limits } = context;
+  /** A note on one of one's own courses. */
+  const noteOf = async (req: Request) => {
+    const { id } = await ownCourse(context, req);
+    const published = await db<PublishedRow>('published').where('course', id).first('slug');
+    return { slug: published?.slug ?? '', id: Number(param(req, 'note')) || 0 };
+  };
+  return Router()
+    .post(
+      '/published/:slug/notes',
+      readJson,
+      handler({ body: NoteBody, answer: DoneAnswer }, async ({ words }, req, res) => {
+        await limits.room();
+        const { slug, course } = await findPublished(db, param(req, 'slug'));
+        const { id: maker } = await makerOrNew(context, req, res);
+        if (await db<CourseRow>('courses').where({ id: course, maker }).first('id')) {
+          throw new HttpError(409, 'own', 'It is your own course: keep notes in its plan.');
+        }
+        await db.transaction(async (trx) => {
+          const had = trx<NoteRow>('notes').where({ slug, maker });
+          const [{ count }] = await had.count({ count: '*' });
+          if (Number(count) >= MOST_NOTES) {
+            const most = `You have ${MOST_NOTES} notes on this course; its maker has to read them first.`;
+            throw new HttpError(409, 'full', most);
+          }
+          await trx<NoteRow>('notes').insert({ slug, maker, words, made: Date.now() });
+        });
+        res.status(201);
+        return { done: true };
+      }),
+    )
+    .get(
+      '/courses/:id/notes',
+      handler({ body: NoBody, answer: NotesAnswer }, async (_, req) => {
+        const { id } = await ownCourse(context, req);
+        const rows: (NoteRow & { by: string | null })[] = await db('notes')
+          .join('published', 'published.slug', 'notes.slug')
+          .join('makers', 'makers.id', 'notes.maker')
+          .where('published.course', id)
+          .orderBy('notes.id', 'desc')
+          .limit(SHOWN)
+          .select('notes.*', { by: 'makers.name' });
+        return {
+          notes: rows.map(({ by, reported, ...note }) => ({
+            ...note,
+            by: by ?? UNNAMED,
+            reported: reported !== null,
+          })),
+        };
+      }),
+    )
+    .put(
+      '/courses/:id/notes/:note/reported',
+      handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
+        const reported = { reported: Date.now() };
+        const done = await db<NoteRow>('notes')
+          .where(await noteOf(req))
+          .update(reported);
+        if (done === 0) throw notFound('The note');
+        return { done: true };
+      }),
+    )
+    .delete(
+      '/courses/:id/notes/:note',
+      handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
+        const done = await db<NoteRow>('notes')
+          .where(await noteOf(req))
+          .delete();
+        if (done === 0) throw notFound('The note');
+        return { done: true };
+      }),
+    );
+}

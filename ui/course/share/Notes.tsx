@@ -1,0 +1,70 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { View } from 'react-native';
+import type { NoteToMaker } from '@/core/protocol';
+import { ago, Button, Card, showToast, Text } from '../../parts';
+import { api } from '../../state/api';
+import { SPACE } from '../../theme';
+
+/** What players wrote to the maker about this course: read, removed, reported. */
+export function Notes({ id }: { readonly id: string }) {
+  const { data, error } = useQuery({
+    queryKey: ['notes', id],
+    queryFn: async () => (await api.notes(id)).notes,
+  });
+  return (
+    <View style={{ gap: SPACE.s }} testID="notes">
+      <Text as="strong">Notes to you</Text>
+      {error && <Text tint="rust">{error.message}</Text>}
+      {data?.length === 0 && (
+        <Text as="small" tint="slate">
+          Nobody has written yet. Players can, on the course’s page.
+        </Text>
+      )}
+      {data?.map((note) => (
+        <Note key={note.id} course={id} note={note} />
+      ))}
+    </View>
+  );
+}
+
+function Note({ course, note }: { readonly course: string; readonly note: NoteToMaker }) {
+  const client = useQueryClient();
+  const key = ['notes', course];
+  const done = () => client.invalidateQueries({ queryKey: key });
+  const onError = (error: Error) => showToast(error.message);
+  const report = useMutation({
+    mutationFn: () => api.reportNote(course, note.id),
+    onSuccess: done,
+    onError,
+  });
+  const remove = useMutation({
+    mutationFn: () => api.removeNote(course, note.id),
+    onSuccess: done,
+    onError,
+  });
+  return (
+    <Card style={{ padding: SPACE.m, gap: SPACE.s }}>
+      <Text as="small" tint="slate">
+        {note.by} · {ago(note.made)}
+      </Text>
+      <Text>{note.words}</Text>
+      <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+        <Button
+          title="Remove"
+          label={`Remove the note of ${note.by}`}
+          busy={remove.isPending}
+          onPress={() => remove.mutate()}
+          style={{ flex: 1 }}
+        />
+        <Button
+          title={note.reported ? 'Reported' : 'Report'}
+          label={`Report the note of ${note.by}`}
+          disabled={note.reported}
+          busy={report.isPending}
+          onPress={() => report.mutate()}
+          style={{ flex: 1 }}
+        />
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,102 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns/format';
+import { router } from 'expo-router';
+import { useWindowDimensions, View } from 'react-native';
+import type { MakerPage } from '@/core/protocol';
+import { Chip, Fault, Loading, Page, showToast, Text } from '../parts';
+import { FoundCourses } from '../explore/FoundCourses';
+import { triesWords } from '../explore/ExploreCard';
+import { SeriesLines } from '../series/SeriesListScreen';
+import { api, type ApiError } from '../state/api';
+import { SPACE } from '../theme';
+
+/** Somebody who makes courses: what they published, their series, and who follows them. */
+export function MakerScreen({ name }: { readonly name: string }) {
+  const { width } = useWindowDimensions();
+  const { data, error, refetch } = useQuery({
+    queryKey: ['maker', name],
+    queryFn: () => api.makerPage(name),
+    retry: 1,
+  });
+  if (error && !data) {
+    return (error as ApiError).status === 404 ? (
+      <Fault
+        title="There is no such maker"
+        words="They may have left, or be called otherwise now."
+        action={{ label: 'Explore', act: () => router.replace('/explore') }}
+      />
+    ) : (
+      <Fault
+        title="The maker’s page cannot be opened"
+        words={error.message}
+        action={{ label: 'Try again', act: () => void refetch() }}
+      />
+    );
+  }
+  if (!data) return <Loading what="Looking for the maker" />;
+  return (
+    <Page
+      title={data.name}
+      onBack={() => (router.canGoBack() ? router.back() : router.replace('/explore'))}
+    >
+      <Text as="small" tint="slate" testID="maker-about">
+        {data.courses} {data.courses === 1 ? 'course' : 'courses'} published · here since{' '}
+        {format(data.since, 'MMMM yyyy')}
+        {data.courses > 0 && ` · ${triesWords(data)}`}
+      </Text>
+      <Followed data={data} />
+      {data.series.length > 0 && (
+        <View>
+          <Text as="heading">Series</Text>
+          <SeriesLines series={data.series} />
+        </View>
+      )}
+      <View style={{ gap: SPACE.m }}>
+        <Text as="heading">Courses</Text>
+        <FoundCourses
+          asked={{ maker: data.name, order: 'new' }}
+          columns={width >= 640 ? 2 : 1}
+          none="Nothing is published of theirs just now."
+        />
+      </View>
+    </Page>
+  );
+}
+
+/** How many follow a maker; whoever is not that maker may. */
+function Followed({ data }: { readonly data: MakerPage }) {
+  const { name, followers, followed, own } = data;
+  const client = useQueryClient();
+  const key = ['maker', name];
+  const shown = (now: Partial<MakerPage>) =>
+    client.setQueryData<MakerPage>(key, (before) => before && { ...before, ...now });
+  const follow = useMutation({
+    mutationFn: (now: boolean) => api.follow(name, now),
+    onMutate: (now) => shown({ followed: now, followers: followers + (now ? 1 : -1) }),
+    onSuccess: (answer) => {
+      shown(answer);
+      void client.invalidateQueries({ queryKey: ['explore'] });
+      void client.invalidateQueries({ queryKey: ['me'] });
+    },
+    onError: (error) => {
+      shown({ followed, followers });
+      showToast(error.message);
+    },
+  });
+  const words = `${followers} ${followers === 1 ? 'follows' : 'follow'} ${own ? 'you' : 'them'}`;
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
+      {!own && (
+        <Chip
+          role="checkbox"
+          label={followed ? 'Followed' : 'Follow'}
+          on={followed}
+          onPress={() => follow.mutate(!followed)}
+        />
+      )}
+      <Text as="small" tint="slate" testID="followers">
+        {words}
+      </Text>
+    </View>
+  );
+}

@@ -1,0 +1,19 @@
+import { router } from 'expo-router';
+import { UNNAMED } from '@/core/protocol';
+import { Text } from './Text';
+
+/** Who made something, leading to their page; who has no name has none. */
+export function MakerLink({ name }: { readonly name: string }) {
+  if (name === UNNAMED) return <>{name}</>;
+  return (
+    <Text
+      as="small"
+      accessibilityRole="link"
+      style={{ textDecorationLine: 'underline' }}
+      onPress={() => router.push(`/maker/${encodeURIComponent(name)}` as never)}
+      testID="maker-link"
+    >
+      {name}
+    </Text>
+  );
+}

@@ -1,0 +1,54 @@
+import { router } from 'expo-router';
+import { useEffect } from 'react';
+import { View } from 'react-native';
+import type { Series } from '@/core/protocol';
+import { Button, runTime, Text } from '../parts';
+import { SPACE } from '../theme';
+import { useSittings } from './sitting';
+import { courseAfter } from './totals';
+
+interface NextInSeriesProps {
+  readonly series: Series;
+  /** The course whose goal was reached. */
+  readonly slug: string;
+}
+
+/** What comes after a course of a series: the next one, or that it was the last. */
+export function NextInSeries({ series, slug }: NextInSeriesProps) {
+  const next = courseAfter(series.courses, slug);
+  const { now, best, end } = useSittings();
+  const sitting = now?.series === series.id ? now : null;
+  const isOver = !next && sitting !== null;
+  useEffect(() => {
+    if (isOver) end();
+  }, [isOver, end]);
+  const place = series.courses.findIndex((course) => course.slug === slug) + 1;
+  return (
+    <View style={{ gap: SPACE.s }} testID="next-in-series">
+      <Text as="small" tint="slate">
+        {series.name}, {place} of {series.courses.length}
+        {sitting && ` · ${runTime(sitting.spent)} on the clock`}
+        {!next && series.sitting && best[series.id] !== undefined
+          ? ` · best sitting ${runTime(best[series.id])}`
+          : ''}
+      </Text>
+      {next ? (
+        <Button
+          kind="main"
+          title={`Next: ${next.name}`}
+          icon="skip-forward"
+          onPress={() => router.replace(`/play/${next.slug}/run?series=${series.id}` as never)}
+          testID="series-next"
+        />
+      ) : (
+        <Button
+          kind="main"
+          title="That was the last: to the series"
+          icon="flag"
+          onPress={() => router.replace(`/series/${series.id}` as never)}
+          testID="series-done"
+        />
+      )}
+    </View>
+  );
+}
