@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { toCourseFile } from '@/core/formats';
+import { toCourseFile, toShareCode } from '@/core/formats';
 
 import { saltPanHop } from '@/demo/courses/saltPanHop';
 import { DEMO_RUNS } from '@/demo/runs';
@@ -68,6 +68,34 @@ test('what is wrong is said with its place, and the exit code is 1', () => {
       file('run2.json', JSON.stringify(run)),
     ).stderr,
   ).toContain('another version of the course');
+});
+
+describe('import', () => {
+  test('a code and a drawing become a course file that is read again', () => {
+    const code = file('code.txt', toShareCode(course));
+    const out = path.join(folder, 'imported.json');
+    expect(stonehop('import', code, '--out', out).status).toBe(0);
+    expect(stonehop('hash', out).stdout.trim()).toBe(courseHash(course));
+    const svg = '<svg><rect width="9" height="3"/><path d="M0 9L9 18L9 9L0 18z"/></svg>';
+    const drawn = stonehop('import', file('quay-plan.svg', svg));
+    expect(drawn).toMatchObject({ status: 0, stderr: expect.stringContaining('1 outlines') });
+    const made = JSON.parse(drawn.stdout);
+    expect(made.name).toBe('quay-plan');
+    expect(made.pieces.map(({ family }: { family: string }) => family)).toEqual(['platform']);
+  });
+
+  test('what is neither is refused in words', () => {
+    const refused = (text: string) => stonehop('import', file('odd.svg', text));
+    expect(refused('<svg></svg>')).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('no closed outline'),
+    });
+    expect(refused('<html></html>').status).toBe(1);
+    const away = path.join(folder, 'nowhere', 'a.json');
+    const code = file('code.txt', toShareCode(course));
+    expect(stonehop('import', code, '--out', away).stderr).toContain('cannot be written');
+    expect(stonehop('import', code, '--odd').stderr).toContain('stonehop import FILE');
+  });
 });
 
 describe('export', () => {

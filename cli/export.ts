@@ -28,7 +28,11 @@ export const EXPORTS = Object.keys(WRITERS);
  * @param file where to, or null for the standard output
  */
 export async function exportCourse(course: Course, to: string, file: string | null): Promise<void> {
-  const written = await WRITERS[to as keyof typeof WRITERS](course);
+  writeOut(await WRITERS[to as keyof typeof WRITERS](course), file);
+}
+
+/** Writes to a file, or to the standard output where none is told. */
+export function writeOut(written: string | Uint8Array, file: string | null): void {
   if (file !== null) writeFileSync(file, written);
   else process.stdout.write(written);
 }

@@ -1,8 +1,10 @@
 import { readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
 import * as v from 'valibot';
 import { checkCourse } from '@/core/check';
 import { CourseError, MAX_COURSE_BYTES, type Course } from '@/core/course';
-import { openText, ShareCodeError } from '@/core/formats';
+import { looksLikeSvg, openText, ShareCodeError, toCourseFile } from '@/core/formats';
 import {
   courseHash,
   loadPhysics,
@@ -12,13 +14,15 @@ import {
   RunSchema,
   type Run,
 } from '@/core/run';
-import { EXPORTS, exportCourse } from './export';
+import { EXPORTS, exportCourse, writeOut } from './export';
 
 const USAGE = `stonehop check FILE              what is wrong with a course, each with its place
 stonehop hash FILE               the hash over what affects a run
 stonehop replay COURSE RUN       time, splits and events of a run; --json for programs
 stonehop export FILE --to glb|svg|csv|png|code [--out FILE]
                                  the course as a scene, a drawing to scale, a table, a picture or a code
+stonehop import FILE [--out FILE]
+                                 a course file of a course file, a code, or a drawing's outlines (SVG)
 stonehop bench [PART]            measures the simulation; --json for programs`;
 
 /** Something the one who called can put right; the message is all that is printed. */
@@ -109,25 +113,46 @@ async function replayFiles(courseFile: string, runFile: string, json: boolean): 
 
 /** What is asked for by name, and the rest. */
 function optionsOf(args: readonly string[]) {
-  const rest: string[] = [];
-  const options: { to?: string; out?: string } = {};
-  let json = false;
-  for (let i = 0; i < args.length; i++) {
-    const name = args[i];
-    if (name === '--json') json = true;
-    else if (name === '--to' || name === '--out') {
-      const value = args[++i];
-      if (value === undefined) throw new Refusal(USAGE);
-      options[name === '--to' ? 'to' : 'out'] = value;
-    } else rest.push(name);
+  try {
+    const { values, positionals } = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean', default: false },
+        to: { type: 'string' },
+        out: { type: 'string' },
+      },
+    });
+    return { ...values, rest: positionals };
+  } catch {
+    throw new Refusal(USAGE);
   }
-  return { json, options, rest };
+}
+
+/** A course file of a course file, a code, or a drawing's outlines. */
+async function importFile(file: string, out: string | null): Promise<number> {
+  const { courseFromSvg, SvgError } = await import('@/core/formats/import');
+  const text = readText(file);
+  let course: Course;
+  if (looksLikeSvg(text)) {
+    try {
+      const name = path.basename(file).replace(/\.[^.]*$/, '');
+      const read = courseFromSvg(text, name.length < 3 ? 'From a drawing' : name);
+      if (read.left > 0) console.error(`${file}: ${read.left} outlines cannot be platforms.`);
+      course = read.course;
+    } catch (error) {
+      if (error instanceof SvgError) throw new Refusal(`${file}: ${error.message}`);
+      throw error;
+    }
+  } else course = openCourse(file);
+  await written(out, () => writeOut(toCourseFile(course), out));
+  return 0;
 }
 
 /** @throws Refusal where the file cannot be written */
-async function exportTo(course: Course, to: string, out: string | null): Promise<void> {
+async function written(out: string | null, write: () => void | Promise<void>): Promise<void> {
   try {
-    await exportCourse(course, to, out);
+    await write();
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === undefined) throw error;
@@ -136,7 +161,7 @@ async function exportTo(course: Course, to: string, out: string | null): Promise
 }
 
 async function run(args: readonly string[]): Promise<number> {
-  const { json, options, rest } = optionsOf(args);
+  const { json, to, out = null, rest } = optionsOf(args);
   const [command, first, second, ...more] = rest;
   if (more.length > 0) throw new Refusal(USAGE);
   if (command === 'check' && first && !second) return check(first);
@@ -145,13 +170,13 @@ async function run(args: readonly string[]): Promise<number> {
     return 0;
   }
   if (command === 'replay' && first && second) return replayFiles(first, second, json);
-  if (command === 'export' && first && !second && options.to) {
-    if (!EXPORTS.includes(options.to)) {
-      throw new Refusal(`--to is one of ${EXPORTS.join(', ')}.`);
-    }
-    await exportTo(openCourse(first), options.to, options.out ?? null);
+  if (command === 'export' && first && !second && to) {
+    if (!EXPORTS.includes(to)) throw new Refusal(`--to is one of ${EXPORTS.join(', ')}.`);
+    const course = openCourse(first);
+    await written(out, () => exportCourse(course, to, out));
     return 0;
   }
+  if (command === 'import' && first && !second) return importFile(first, out);
   if (command === 'bench' && !second) {
     // It brings the demo courses, which take longer to make than all else here.
     const { bench, BENCH_PARTS } = await import('./bench/bench');

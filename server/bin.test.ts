@@ -70,7 +70,12 @@ test('after thirty days it is gone, not before', async () => {
   const { courses, recordings } = (await isla.ask('GET', '/bin')).body;
   expect([courses.length, recordings.length]).toEqual([1, 1]);
   await sweepAfter(BIN_DAYS + 0.1);
-  expect((await isla.ask('GET', '/bin')).body).toEqual({ courses: [], kits: [], recordings: [], series: [] });
+  expect((await isla.ask('GET', '/bin')).body).toEqual({
+    courses: [],
+    kits: [],
+    recordings: [],
+    series: [],
+  });
   expect((await isla.ask('POST', `/courses/${id}/restore`)).status).toBe(404);
   expect((await isla.ask('GET', `/recordings/${file}`)).status).toBe(404);
 });

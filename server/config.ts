@@ -15,6 +15,8 @@ export interface Config {
   /** Seconds that replaying one run may take, and MB that a thread may. */
   readonly verifySeconds: number;
   readonly verifyMegabytes: number;
+  /** How often each part of a published course is tried to tell how hard it is; 0 has it not be told. */
+  readonly difficultyTries: number;
   /** Requests a minute from one address, for reading and for writing. */
   readonly readsPerMinute: number;
   readonly writesPerMinute: number;
@@ -56,6 +58,7 @@ export function configFromEnvironment(
     queue: number('STONEHOP_QUEUE', 32),
     verifySeconds: number('STONEHOP_VERIFY_SECONDS', 20),
     verifyMegabytes: number('STONEHOP_VERIFY_MB', 512),
+    difficultyTries: number('STONEHOP_DIFFICULTY_TRIES', 60),
     readsPerMinute: number('STONEHOP_READS', 1200),
     writesPerMinute: number('STONEHOP_WRITES', 240),
     signInsPerMinute: number('STONEHOP_SIGN_INS', 10),

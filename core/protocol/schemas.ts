@@ -186,6 +186,8 @@ export const PublishedAnswer = v.object({
   spread: v.nullable(Spread),
   /** Seconds of the maker's own run of the course as it is published, where there is one. */
   makerTime: v.nullable(v.number()),
+  /** From 1 to 10, as the server read it off its proof; null until then. */
+  difficulty: v.nullable(v.number()),
   edition: v.number(),
   /** The editions there are, the newest first; whether the one told of is it. */
   editions: v.array(EditionSchema),
@@ -214,6 +216,8 @@ export const DemosAnswer = v.object({
 
 /** Lengths that are looked for, from and to so many metres. */
 export const LENGTHS = { short: [0, 100], middling: [100, 300], long: [300, Infinity] } as const;
+/** How hard, from and to so much of 10. */
+export const DIFFICULTIES = { gentle: [1, 3], fair: [3, 6], hard: [6, 11] } as const;
 /** What published courses may be ordered by: when, how many like them, how often they are run, how near the best are. */
 export const EXPLORE_ORDERS = ['new', 'liked', 'run', 'close'] as const;
 
@@ -223,6 +227,7 @@ export const ExploreQuery = v.object({
   kind: v.optional(v.picklist(COURSE_KINDS, 'is no kind of course')),
   runner: v.optional(v.picklist(RUNNERS, 'is no runner')),
   length: v.optional(v.picklist(['short', 'middling', 'long'], 'is no length')),
+  difficulty: v.optional(v.picklist(['gentle', 'fair', 'hard'], 'is no difficulty')),
   /** Whether those the viewer has finished are left out. */
   unfinished: v.optional(v.picklist(['yes'], 'is yes or left out')),
   /** Whether only those of the last seven days are shown. */
@@ -249,6 +254,8 @@ export const Listing = v.object({
   /** Of its maker's own run, s; strokes where the fewest win. */
   time: v.number(),
   strokes: v.optional(v.number()),
+  /** From 1 to 10; null until it is read. */
+  difficulty: v.nullable(v.number()),
   edition: v.number(),
   published: v.number(),
   /** How often it was begun for the list, and finished, as it now is. */

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import * as v from 'valibot';
 import {
+  DIFFICULTIES,
   ExploreAnswer,
   ExploreQuery,
   LENGTHS,
@@ -86,7 +87,7 @@ type Found = ListingRow & { finished: number };
 /** One more than a page of what is asked for. */
 async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
   const [column, direction] = ORDERS[asked.order];
-  const { kind, runner, length, unfinished, week, maker, followed } = asked;
+  const { kind, runner, length, unfinished, week, maker, followed, difficulty } = asked;
   const finished = db('runs as r')
     .whereRaw('r.slug = l.slug and r.hash = l.hash and r.maker = ? and r.stale = 0', [viewer])
     .select(db.raw('1'));
@@ -118,6 +119,10 @@ async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
     const [from, to] = LENGTHS[length];
     void query.where('l.length', '>=', from);
     if (to < Infinity) void query.where('l.length', '<', to);
+  }
+  if (difficulty) {
+    const [from, to] = DIFFICULTIES[difficulty];
+    void query.where('l.difficulty', '>=', from).where('l.difficulty', '<', to);
   }
   if (unfinished) void query.whereNotExists(finished.clone());
   if (week) void query.where('l.published', '>', Date.now() - A_WEEK);

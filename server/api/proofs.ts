@@ -118,7 +118,8 @@ async function list(
   if (!before) await trx<ListingRow>('listings').insert(columns);
   else if (before.hash === hash) await trx<ListingRow>('listings').where({ slug }).update(columns);
   else {
-    const anew = { edition: before.edition + 1, tries: 0, finishes: 0, closeness: null };
+    const none = { tries: 0, finishes: 0, closeness: null, difficulty: null };
+    const anew = { edition: before.edition + 1, ...none };
     await trx<ListingRow>('listings')
       .where({ slug })
       .update({ ...columns, ...anew });

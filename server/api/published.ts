@@ -14,7 +14,7 @@ import { makerOf } from './session';
 async function listingOf(db: Knex, slug: string, viewer: string) {
   const row = (await db<ListingRow>('listings')
     .where({ slug })
-    .first('edition', 'tries', 'finishes', 'likes', 'maker_id'))!;
+    .first('edition', 'tries', 'finishes', 'likes', 'difficulty', 'maker_id'))!;
   const { maker_id: owner, ...told } = row;
   const liked = await db<LikeRow>('likes').where({ slug, maker: viewer }).first('slug');
   return { ...told, liked: liked !== undefined, own: owner === viewer };
@@ -74,6 +74,7 @@ export function published(context: Context): Router {
         ...{ slug, maker: maker?.name ?? UNNAMED, makerTime },
         ...(await listingOf(db, slug, player?.id ?? '')),
         ...edition,
+        ...(edition.newest ? {} : { difficulty: null }),
         editions: await editionsOf(db, slug),
         best: await bestTimes(db, { slug, hash: edition.hash }, player?.id),
         ...(await spreadOf(db, { slug, hash: edition.hash })),

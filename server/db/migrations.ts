@@ -3,6 +3,7 @@ import { toCourse } from '@/core/course';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { pack, summaryOf } from '../threads/intake';
+import { difficulty } from './difficulty';
 import { explore } from './explore';
 import { together } from './together';
 
@@ -359,6 +360,7 @@ const migrations: Record<string, Knex.Migration> = {
     },
   },
   '015_together': together,
+  '016_difficulty': difficulty,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

@@ -108,6 +108,9 @@ export interface ListingRow {
   published: number;
   taken: number | null;
   held: number | null;
+  /** From 1 to 10, and the hash of what it was read of. */
+  difficulty: number | null;
+  read_hash: string | null;
 }
 
 /** That somebody likes a published course. */

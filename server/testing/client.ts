@@ -23,6 +23,7 @@ export async function testServer(
     signInsPerMinute: 1000,
     attemptsPerMinute: 1000,
     makersPerHour: 10_000,
+    difficultyTries: 0,
     ...change,
   };
   const running = await serve(config);

@@ -1,6 +1,7 @@
 // The body of a worker thread: what it can be asked for by name, with one thing to work on. Threads outlive
 // their tasks, so each begins with nothing of the last one's.
 import { forgetModels } from '@/core/pieces';
+import * as difficulty from './difficulty';
 import * as intake from './intake';
 import * as pictures from './picture';
 import * as previews from './preview';
@@ -23,3 +24,4 @@ export const drawPreview = afresh(previews.drawPreview);
 export const drawKit = afresh(pictures.drawKit);
 export const kindOfRecording = afresh(recordings.kindOfRecording);
 export const verify = afresh(verifying.verify);
+export const readDifficulty = afresh(difficulty.readDifficulty);

@@ -12,7 +12,8 @@ import { CoursesBar } from './CoursesBar';
 import { CourseSheets, type CourseSheet } from './CourseSheets';
 import { Starters } from './Starters';
 import { useCourseActions } from './useCourseActions';
-import { useDroppedFile } from './useDroppedFile';
+import { useOpenedFile } from './useOpenedFile';
+import { useSharedText } from './useSharedText';
 
 const openCourse = (id: string) => router.push(`/course/${id}` as never);
 
@@ -22,7 +23,8 @@ export function CoursesScreen() {
   const [sheet, setSheet] = useState<CourseSheet | null>(null);
   const [menu, setMenu] = useState<CourseInList | null>(null);
   const { keep, keeping, duplicate, remove } = useCourseActions(() => setSheet(null));
-  useDroppedFile(keep);
+  useOpenedFile(keep);
+  useSharedText(keep);
   const none = courses.data?.length === 0;
   const begin = () => setSheet('new');
   return (

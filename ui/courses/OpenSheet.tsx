@@ -3,31 +3,15 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import * as v from 'valibot';
-import { MAX_COURSE_BYTES, type Course } from '@/core/course';
+import type { Course } from '@/core/course';
 import { openText } from '@/core/formats';
 import { Button, FormField, Sheet, Text, useFileChoice } from '../parts';
+import { courseFromFile, linkSlug, OPENED } from './opened';
 
 interface OpenSheetProps {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly onCourse: (course: Course) => void;
-}
-
-/** The name a play link ends in, or null when the text is no such link. */
-const linkSlug = (text: string): string | null =>
-  /^(?:https?:\/\/[^/\s]+)?\/play\/([a-z0-9-]+)\/?$/i.exec(text.trim())?.[1] ?? null;
-
-/**
- * A course from a file the maker chose or dropped.
- * @throws Error in words when it is too large or no course
- */
-export async function courseFromFile(file: File): Promise<Course> {
-  if (file.size > MAX_COURSE_BYTES) {
-    throw new Error(
-      `${file.name} has ${(file.size / 1024 / 1024).toFixed(0)} MB; a course has at most 8 MB.`,
-    );
-  }
-  return openText(await file.text());
 }
 
 const OpenForm = v.object({
@@ -60,7 +44,7 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
     router.push(`/play/${slug}` as never);
   });
   const file = useFileChoice({
-    accept: '.json,.txt,application/json,text/plain',
+    accept: OPENED,
     testID: 'open-file',
     onFile: (chosen) => take(() => courseFromFile(chosen)),
   });
@@ -83,7 +67,8 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
       <Button title="Choose a file" icon="file" onPress={file.choose} />
       {file.input}
       <Text as="small" tint="slate">
-        A file can also be dropped anywhere on this page.
+        A file can also be dropped anywhere on this page. Of a drawing in SVG each closed outline
+        becomes a platform.
       </Text>
     </Sheet>
   );

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, View, type DimensionValue } from 'react-native';
 import type { CourseFound } from '@/core/protocol';
-import { Card, DrawnPicture, Feather, metres, percent, runTime, Text } from '../parts';
+import { Card, Difficulty, DrawnPicture, Feather, metres, percent, runTime, Text } from '../parts';
 import { RUNNER_ROWS } from '../run/runners';
 import { pictureOf } from '../state/api';
 import { RADIUS, SPACE, useColours } from '../theme';
@@ -27,7 +27,7 @@ export const ExploreCard = memo(function ExploreCard({
   readonly width: DimensionValue;
 }) {
   const colours = useColours();
-  const { slug, name, maker, runner, length, likes, finished } = course;
+  const { slug, name, maker, runner, length, likes, finished, difficulty } = course;
   return (
     <Card style={{ width, overflow: 'hidden' }}>
       <Pressable
@@ -62,9 +62,12 @@ export const ExploreCard = memo(function ExploreCard({
           <Text as="small" tint="slate" numberOfLines={1}>
             by {maker} · {RUNNER_ROWS[runner].label} · {metres(length)}
           </Text>
-          <Text as="small" tint="slate">
-            {triesWords(course)}
-          </Text>
+          <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: 32 }}>
+            <Text as="small" tint="slate" numberOfLines={1} style={{ flex: 1 }}>
+              {triesWords(course)}
+            </Text>
+            {difficulty !== null && <Difficulty value={difficulty} />}
+          </View>
         </View>
       </Pressable>
     </Card>

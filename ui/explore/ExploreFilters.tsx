@@ -3,6 +3,7 @@ import { Button, Choices, Toggle } from '../parts';
 import { SPACE } from '../theme';
 import {
   ALL,
+  DIFFICULTY_CHOICES,
   KIND_CHOICES,
   LENGTH_CHOICES,
   narrowing,
@@ -45,6 +46,12 @@ export function ExploreFilters({ filters, onChange }: ExploreFiltersProps) {
         value={filters.length ?? 'any'}
         options={LENGTH_CHOICES}
         onChange={(length) => onChange({ ...filters, length: chosen(length) })}
+      />
+      <Choices
+        label="Difficulty"
+        value={filters.difficulty ?? 'any'}
+        options={DIFFICULTY_CHOICES}
+        onChange={(difficulty) => onChange({ ...filters, difficulty: chosen(difficulty) })}
       />
       <Toggle
         label="Only what I have not finished"

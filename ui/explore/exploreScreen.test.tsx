@@ -19,7 +19,14 @@ jest.mock('expo-router', () => ({
 
 const course = (name: string, more: Partial<CourseFound> = {}): CourseFound => ({
   ...{ slug: name.toLowerCase(), hash: 'h'.repeat(64), name, maker: 'Maura', kind: 'point' },
-  ...{ runner: 'hopper', length: 41.2, time: 12.3456, edition: 1, published: Date.now() },
+  ...{
+    runner: 'hopper',
+    length: 41.2,
+    time: 12.3456,
+    edition: 1,
+    difficulty: null,
+    published: Date.now(),
+  },
   ...{ tries: 8, finishes: 2, likes: 0, finished: false },
   ...more,
 });

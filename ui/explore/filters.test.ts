@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
-import { EXPLORE_ORDERS, ExploreQuery, LENGTHS } from '@/core/protocol';
+import { DIFFICULTIES, EXPLORE_ORDERS, ExploreQuery, LENGTHS } from '@/core/protocol';
 import { COURSE_KINDS, RUNNERS } from '@/core/course';
 import {
   ALL,
   askedOf,
+  DIFFICULTY_CHOICES,
   filtersOf,
   KIND_CHOICES,
   LENGTH_CHOICES,
@@ -22,6 +23,7 @@ const filters: fc.Arbitrary<Filters> = fc.record({
   runner: some(RUNNERS),
   kind: some(COURSE_KINDS),
   length: some(['short', 'middling', 'long'] as const),
+  difficulty: some(['gentle', 'fair', 'hard'] as const),
   unfinished: fc.boolean(),
   followed: fc.boolean(),
 });
@@ -74,4 +76,5 @@ test('each answer that the server knows may be chosen', () => {
   expect(values(RUNNER_CHOICES).sort()).toEqual([...RUNNERS].sort());
   expect(values(KIND_CHOICES).sort()).toEqual([...COURSE_KINDS].sort());
   expect(values(LENGTH_CHOICES)).toEqual(Object.keys(LENGTHS));
+  expect(values(DIFFICULTY_CHOICES)).toEqual(Object.keys(DIFFICULTIES));
 });

@@ -1,6 +1,12 @@
 import * as v from 'valibot';
 import { KIND_WORDS, type CourseKind, type RunnerKind } from '@/core/course';
-import { EXPLORE_ORDERS, ExploreQuery, LENGTHS, type ExploreAsked } from '@/core/protocol';
+import {
+  DIFFICULTIES,
+  EXPLORE_ORDERS,
+  ExploreQuery,
+  LENGTHS,
+  type ExploreAsked,
+} from '@/core/protocol';
 import { RUNNER_ROWS } from '../run/runners';
 
 type Order = (typeof EXPLORE_ORDERS)[number];
@@ -12,6 +18,7 @@ export interface Filters {
   readonly runner?: RunnerKind;
   readonly kind?: CourseKind;
   readonly length?: 'short' | 'middling' | 'long';
+  readonly difficulty?: keyof typeof DIFFICULTIES;
   readonly unfinished: boolean;
   /** Whether only those of makers one follows are shown. */
   readonly followed: boolean;
@@ -34,6 +41,7 @@ export function filtersOf(
     runner: field('runner') as RunnerKind | undefined,
     kind: field('kind') as CourseKind | undefined,
     length: field('length') as Filters['length'],
+    difficulty: field('difficulty') as Filters['difficulty'],
     unfinished: field('unfinished') === 'yes',
     followed: field('followed') === 'yes',
   };
@@ -42,6 +50,7 @@ export function filtersOf(
 /** The same as an address says it: nothing of what is as usual, which takes away what it said before. */
 export const paramsOf = ({ words, order, unfinished, followed, ...rest }: Filters) => ({
   ...{ runner: rest.runner, kind: rest.kind, length: rest.length },
+  difficulty: rest.difficulty,
   words: words.trim() || undefined,
   order: order === ALL.order ? undefined : order,
   unfinished: unfinished ? ('yes' as const) : undefined,
@@ -55,10 +64,8 @@ export const askedOf = (filters: Filters): ExploreAsked => ({
 });
 
 /** How many of the filters beside words and order leave something out. */
-export const narrowing = ({ runner, kind, length, unfinished, followed }: Filters): number =>
-  [runner, kind, length, unfinished || undefined, followed || undefined].filter(
-    (one) => one !== undefined,
-  ).length;
+export const narrowing = ({ words: _, order: __, ...rest }: Filters): number =>
+  Object.values(rest).filter((one) => one !== undefined && one !== false).length;
 
 const ANY = { value: 'any', label: 'Any' } as const;
 
@@ -91,4 +98,10 @@ export const LENGTH_CHOICES = [
   { value: 'short', label: `Under ${LENGTHS.short[1]} m` },
   { value: 'middling', label: `${LENGTHS.middling[0]} to ${LENGTHS.middling[1]} m` },
   { value: 'long', label: `Over ${LENGTHS.long[0]} m` },
+] as const;
+export const DIFFICULTY_CHOICES = [
+  ANY,
+  { value: 'gentle', label: `Gentle, under ${DIFFICULTIES.gentle[1]}` },
+  { value: 'fair', label: `${DIFFICULTIES.fair[0]} to ${DIFFICULTIES.fair[1]}` },
+  { value: 'hard', label: `Hard, over ${DIFFICULTIES.hard[0]}` },
 ] as const;

@@ -31,3 +31,4 @@ export * from './Stepper';
 export * from './stir';
 export * from './saveFile';
 export * from './copyText';
+export * from './handOver';

@@ -7,6 +7,7 @@ import {
   Button,
   Card,
   CoursePicture,
+  Difficulty,
   Fault,
   Loading,
   MakerLink,
@@ -126,6 +127,14 @@ function Published({ data }: { data: PublishedCourse }) {
                   <Text as="figures">{runTime(course.targets![key])}</Text>
                 </Card>
               ))}
+            </View>
+          )}
+          {data.difficulty !== null && (
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
+              <Difficulty value={data.difficulty} />
+              <Text as="small" tint="slate" style={{ flex: 1 }}>
+                {`Of 10: found by trying the maker’s run with an unsteady hand.`}
+              </Text>
             </View>
           )}
           <RunBeside data={data} />

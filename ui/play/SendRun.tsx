@@ -54,8 +54,9 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
     onSuccess: (_, name) => {
       if (name) set({ player: name });
       void client.invalidateQueries({ queryKey: ['published', slug] });
-      void client.invalidateQueries({ queryKey: ['explore'] });
-      void client.invalidateQueries({ queryKey: ['me'] });
+      for (const queryKey of [['explore'], ['series'], ['me']]) {
+        void client.invalidateQueries({ queryKey });
+      }
     },
   });
   const { mutate } = send;

@@ -13,6 +13,7 @@ const DATA: PublishedCourse = {
   ...{
     published: 0,
     edition: 1,
+    difficulty: null,
     editions: [],
     newest: true,
     tries: 3,

@@ -45,7 +45,7 @@ export function NextInSeries({ series, slug }: NextInSeriesProps) {
           kind="main"
           title="That was the last: to the series"
           icon="flag"
-          onPress={() => router.replace(`/series/${series.id}` as never)}
+          onPress={() => router.dismissTo(`/series/${series.id}` as never)}
           testID="series-done"
         />
       )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Card, CoursePicture, Text, copyText } from '../../parts';
+import { Button, Card, CoursePicture, Text, copyText, canHandOver, handOver } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
@@ -79,6 +79,14 @@ function PlayLink({ link, name }: { link: string; name: string }) {
           testID="show-qr"
         />
       </View>
+      {canHandOver() && (
+        <Button
+          title="Hand it to another app"
+          icon="share-2"
+          onPress={() => void handOver({ title: name, url: link })}
+          testID="hand-over"
+        />
+      )}
       <QrCode link={link} name={name} open={scanned} onClose={() => setScanned(false)} />
     </View>
   );

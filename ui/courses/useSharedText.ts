@@ -1,0 +1,28 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useEffect, useRef } from 'react';
+import type { Course } from '@/core/course';
+import { openText } from '@/core/formats';
+import { showToast } from '../parts';
+import { linkSlug } from './opened';
+
+/** Opens what another application handed over by the device's share sheet: a link to a course, or its code. */
+export function useSharedText(onCourse: (course: Course) => void): void {
+  const { text, url } = useLocalSearchParams<{ text?: string; url?: string }>();
+  const latest = useRef(onCourse);
+  useEffect(() => {
+    latest.current = onCourse;
+  });
+  useEffect(() => {
+    const shared = url || text;
+    if (!shared) return;
+    // Asked for once, also when one comes back to the page.
+    router.setParams({ text: undefined, url: undefined } as never);
+    const slug = linkSlug(shared);
+    if (slug) return router.push(`/play/${slug}` as never);
+    try {
+      latest.current(openText(shared));
+    } catch (error) {
+      showToast((error as Error).message);
+    }
+  }, [text, url]);
+}

@@ -1,0 +1,13 @@
+import { showToast } from './Toast';
+
+/** Whether the device has a share sheet that a page may open (Web Share, W3C). */
+export const canHandOver = (): boolean => typeof navigator.share === 'function';
+
+/** Opens the device's share sheet; who closes it again has not failed. */
+export async function handOver(what: { title: string; url: string }): Promise<void> {
+  try {
+    await navigator.share(what);
+  } catch (error) {
+    if ((error as Error).name !== 'AbortError') showToast('The share sheet did not open.');
+  }
+}
