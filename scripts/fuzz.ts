@@ -38,6 +38,22 @@ const STRANGE: Json[] = [
   ...[[], {}, [[]], [null], { __proto__: 1 } as Json, [1, 2, 3], [1e308, -1e308, 0]],
 ];
 
+/** What might be asked in an address. */
+const WORDS = [
+  'hop',
+  '"',
+  '*',
+  'a OR b',
+  'NEAR(',
+  '\u0000',
+  '\u202e',
+  '%',
+  '-1',
+  '1e309',
+  'x'.repeat(99),
+  '𝕏',
+];
+
 /** A copy with so many places changed, taken out, doubled or swapped. */
 function damaged(value: Json, times: number): Json {
   const copy = structuredClone(value);
@@ -210,6 +226,19 @@ async function tryBody({ maker }: Stock): Promise<string | null> {
     ['POST', '/recordings'],
     ['POST', '/published/salt-pan-hop/runs'],
     ['POST', '/published/salt-pan-hop/attempts'],
+    ['POST', '/published/salt-pan-hop/reports'],
+    ['POST', '/published/salt-pan-hop/notes'],
+    ['PUT', '/published/salt-pan-hop/like'],
+    ['PUT', '/makers/Isla/follow'],
+    ['POST', '/series'],
+    ['PUT', '/series/lantern-week'],
+    [
+      'GET',
+      `/explore?words=${encodeURIComponent(pick(WORDS))}&order=${pick(['new', 'close', 'x'])}`,
+    ],
+    ['GET', `/explore?after=${encodeURIComponent(pick(WORDS))}`],
+    ['GET', `/published/salt-pan-hop?edition=${encodeURIComponent(pick(WORDS))}`],
+    ['GET', '/makers/%E0%A4%A'],
     ['GET', '/recordings/%00'],
     ['GET', '/courses/%E0%A4%A'],
     ['DELETE', '/bin'],

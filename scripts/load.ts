@@ -1,5 +1,5 @@
-// npm run load: 200 readers and 20 writers for a minute, with 300 courses of 2,000 pieces. Readers look at
-// something about once a second, writers save about every two seconds, as people do.
+// npm run load: 200 readers, 20 writers and 20 players for a minute, with 300 courses of 2,000 pieces. Readers
+// look at something about once a second, the others do something about every two seconds, as people do.
 import { readFileSync } from 'node:fs';
 import { TestServer } from '@/e2e/support/server';
 import { HARD, rowOf } from './support/built';
@@ -69,6 +69,26 @@ async function write(one: Somebody, id: string, end: number, into: Measured) {
   one.close();
 }
 
+/** Begins attempts, likes and follows about every two seconds until the end. */
+async function play(one: Somebody, slug: string, end: number, into: Measured) {
+  await around(1000);
+  for (let i = 0; performance.now() < end; i++) {
+    const begun = await one.ask('POST', `/published/${slug}/attempts`);
+    note(into, into.saves, begun);
+    if (begun.status === 201) {
+      const { attempt } = JSON.parse(String(begun.data)) as { attempt: string };
+      const at = `/published/${slug}/attempts/${attempt}`;
+      note(into, into.saves, await one.ask('PUT', at));
+    }
+    const liked = { liked: i % 2 === 0 };
+    note(into, into.saves, await one.ask('PUT', `/published/${slug}/like`, liked));
+    const followed = { followed: i % 2 === 0 };
+    note(into, into.saves, await one.ask('PUT', '/makers/Isla/follow', followed));
+    await around(2000);
+  }
+  one.close();
+}
+
 function report({ reads, saves, list, sizes, wrong }: Measured): void {
   for (const times of [reads, saves]) times.sort((a, b) => a - b);
   const third = Math.floor(sizes.length / 3);
@@ -99,7 +119,11 @@ async function main(): Promise<void> {
   const slug = (await owner.json<{ demos: { slug: string }[] }>('GET', '/demos')).demos[0].slug;
   const path = () => {
     const course = `/courses/${anyOf(kept)}`;
-    return anyOf(['/courses', course, `${course}/versions`, '/demos', `/published/${slug}`, '/me']);
+    const found = [
+      ...['/explore', '/explore?words=hop', '/explore?order=liked', '/explore?order=close'],
+      ...['/series/lantern-week', '/makers/Isla', `/published/${slug}`],
+    ];
+    return anyOf(['/courses', course, `${course}/versions`, '/demos', '/me', anyOf(found)]);
   };
 
   const end = performance.now() + SECONDS * 1000;
@@ -107,6 +131,7 @@ async function main(): Promise<void> {
   console.log(`${READERS} readers and ${WRITERS} writers for ${SECONDS} s …`);
   await Promise.all([
     ...Array.from({ length: READERS }, () => read(owner.before(server.port), path, end, measured)),
+    ...Array.from({ length: WRITERS }, () => play(new Somebody(server.port), slug, end, measured)),
     ...kept.slice(0, WRITERS).map((id) => write(owner.before(server.port), id, end, measured)),
   ]);
   clearInterval(watch);

@@ -7,8 +7,10 @@ import path from 'node:path';
 /** The built server as a process of its own, on a database of its own. */
 export class TestServer {
   private child: ChildProcess | null = null;
-  private readonly dataDir = mkdtempSync(path.join(tmpdir(), 'stonehop-'));
   port = 0;
+
+  /** @param dataDir where its database is; a folder that goes with it where none is told */
+  constructor(private readonly dataDir = mkdtempSync(path.join(tmpdir(), 'stonehop-'))) {}
 
   /** The process that serves, while there is one. */
   get pid(): number | undefined {

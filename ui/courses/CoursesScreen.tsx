@@ -31,7 +31,7 @@ export function CoursesScreen() {
     <Page title="My courses" actions={<CoursesBar onOpen={setSheet} />}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
         <Button
-          title="Explore what others made"
+          title="Explore"
           icon="compass"
           onPress={() => router.push('/explore')}
           testID="open-explore"

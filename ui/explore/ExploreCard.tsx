@@ -66,7 +66,7 @@ export const ExploreCard = memo(function ExploreCard({
             <Text as="small" tint="slate" numberOfLines={1} style={{ flex: 1 }}>
               {triesWords(course)}
             </Text>
-            {difficulty !== null && <Difficulty value={difficulty} />}
+            {difficulty !== null && <Difficulty small value={difficulty} />}
           </View>
         </View>
       </Pressable>

@@ -6,25 +6,40 @@ import { Text } from './Text';
 /** Pixels between the stones of the easiest and of the hardest. */
 const [NARROW, WIDE_GAP] = [6, 40];
 
+/** The small one's part of the other's size. */
+const SMALL = 0.7;
+
 /** How hard something is, from 1 to 10: two stones, farther apart the harder it is. */
-export function Difficulty({ value }: { readonly value: number }) {
+export function Difficulty({
+  value,
+  small = false,
+}: {
+  readonly value: number;
+  /** Where there is little room. */
+  readonly small?: boolean;
+}) {
   const colours = useColours();
   const gap = NARROW + ((Math.min(10, Math.max(1, value)) - 1) / 9) * (WIDE_GAP - NARROW);
   const right = 20 + gap;
+  const wide = right + 22;
   const hop = `M14 12 Q${17 + gap / 2} ${-6 - gap / 8} ${right + 6} 12`;
   return (
     <View
       role="img"
       aria-label={`Difficulty ${value.toFixed(1)} of 10`}
       testID="difficulty"
-      style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}
+      style={{ flexDirection: 'row', alignItems: 'center', gap: small ? 6 : 8 }}
     >
-      <Svg width={84} height={32} viewBox="0 -6 84 32">
+      <Svg
+        width={wide * (small ? SMALL : 1)}
+        height={32 * (small ? SMALL : 1)}
+        viewBox={`0 -6 ${wide} 32`}
+      >
         <Path d={stone(0)} fill={colours.stoneShade} stroke={colours.ink} />
         <Path d={stone(right)} fill={colours.stoneShade} stroke={colours.ink} />
         <Path d={hop} fill="none" stroke={colours.moss} strokeWidth={2} strokeDasharray="4 3" />
       </Svg>
-      <Text as="figures">{value.toFixed(1)}</Text>
+      <Text as={small ? 'smallFigures' : 'figures'}>{value.toFixed(1)}</Text>
     </View>
   );
 }

@@ -1,6 +1,5 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { KIND_WORDS } from '@/core/course';
 import type { SeriesCourseTold } from '@/core/protocol';
 import { DrawnPicture, ListItem, metres, runTime, Text } from '../parts';
 import { pictureOf } from '../state/api';
@@ -25,7 +24,7 @@ const timeOr = (seconds: number | null): string => (seconds === null ? none : ru
 
 function CourseLine({ course, place }: { course: SeriesCourseTold; place: number }) {
   const colours = useColours();
-  const { slug, name, maker, kind, length, best, own, shown } = course;
+  const { slug, name, maker, length, best, own, shown } = course;
   return (
     <ListItem
       onPress={() => router.push(`/play/${slug}` as never)}
@@ -51,9 +50,7 @@ function CourseLine({ course, place }: { course: SeriesCourseTold; place: number
           {name}
         </Text>
         <Text as="small" tint={shown ? 'slate' : 'rust'} numberOfLines={1}>
-          {shown
-            ? `${KIND_WORDS[kind]} · ${metres(length)} · by ${maker}`
-            : 'Taken down: nobody sees it here'}
+          {shown ? `${metres(length)} · by ${maker}` : 'Taken down: nobody sees it here'}
         </Text>
       </View>
       <Times best={best} own={own} />
