@@ -77,6 +77,7 @@ test('a player has the maker’s run and another’s beside, and may close their
   await played(window.request, 'Orla');
   const second = await (await person('wide')).newPage();
   await second.goto(`${server.url}/play/${slug}`);
+  await expect(second.getByTestId('play-race')).toHaveText('Race Orla');
   await second.getByLabel('Run beside Orla').click();
   await second.getByText(/^Run beside .*, who made it/).click();
   await expect(second.getByTestId('beside-count')).toContainText('2 pale runners');
@@ -86,6 +87,7 @@ test('a player has the maker’s run and another’s beside, and may close their
   await second.keyboard.down('d');
   await expect(second.getByTestId('pale-gap')).toContainText(/ahead of|behind/);
   await expect(second.getByTestId('finish-time')).toBeVisible();
+  await expect(second.getByTestId('held-against')).toHaveText('Held against Orla.');
   await second.keyboard.up('d');
 
   const first = await window.newPage();

@@ -75,3 +75,26 @@ test('a device elsewhere is signed out, everything is taken along, and who leave
   await page.goto(`${server.url}/play/${slug}`);
   await expect(page.getByText('There is no such course')).toBeVisible();
 });
+
+test('a drawing opens as platforms, and what another app hands over as the course it is', async ({
+  open,
+}) => {
+  const page = await open('/', 'phone');
+  await page.getByTestId('open-course').tap();
+  const drawing = '<svg><rect width="30" height="8"/><circle cx="40" cy="4" r="4"/></svg>';
+  const file = { name: 'net-loft.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(drawing) };
+  await page.getByTestId('open-file').setInputFiles(file);
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await expect(page).toHaveURL(/course\//);
+  await page.goBack();
+  await expect(page.getByTestId('open-net loft')).toBeVisible();
+  const { origin } = new URL(page.url());
+  const hand = (text: string) => page.goto(`${origin}/?text=${encodeURIComponent(text)}`);
+  await hand(`Low Tide Steps: ${origin}/play/low-tide-steps`);
+  await expect(page.getByTestId('play-run')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByTestId('open-net loft')).toBeVisible();
+  await hand('no course at all');
+  await expect(page.getByTestId('open-net loft')).toBeVisible();
+  await expect(page).not.toHaveURL(/text=/);
+});

@@ -8,6 +8,7 @@ import { account } from './api/account';
 import type { Context } from './api/context';
 import { bin } from './api/bin';
 import { courses } from './api/courses';
+import { ends } from './api/ends';
 import { explore } from './api/explore';
 import { kits } from './api/kits';
 import { makerPages } from './api/makerPages';
@@ -85,6 +86,7 @@ function api(context: Context) {
         series,
         makerPages,
         notes,
+        ends,
       ].map((resource) => resource(context)),
     )
     .use(() => {

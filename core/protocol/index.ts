@@ -2,3 +2,4 @@ export * from './schemas';
 export * from './series';
 export * from './makerPage';
 export * from './notes';
+export * from './ends';

@@ -48,6 +48,7 @@ export function runs(context: Context): Router {
           seed,
           given: Date.now(),
           begun: 0,
+          told: 0,
           inputs: null,
         };
         await db.transaction(async (trx) => {

@@ -4,6 +4,7 @@ import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { pack, summaryOf } from '../threads/intake';
 import { difficulty } from './difficulty';
+import { ends } from './ends';
 import { explore } from './explore';
 import { together } from './together';
 
@@ -361,6 +362,7 @@ const migrations: Record<string, Knex.Migration> = {
   },
   '015_together': together,
   '016_difficulty': difficulty,
+  '017_ends': ends,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

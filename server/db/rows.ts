@@ -159,8 +159,9 @@ export interface AttemptRow {
   hash: string;
   seed: number;
   given: number;
-  /** 1 once it was begun to be run, else 0. */
+  /** 1 once it was begun to be run, and told where it ended, else 0. */
   begun: number;
+  told: number;
   /** Of the run sent in for it: a digest of what the player did, and what it is worth. */
   inputs: string | null;
   time: number | null;

@@ -16,8 +16,12 @@ export function useSharedText(onCourse: (course: Course) => void): void {
     const shared = url || text;
     if (!shared) return;
     // Asked for once, also when one comes back to the page.
-    router.setParams({ text: undefined, url: undefined } as never);
-    const slug = linkSlug(shared);
+    router.replace('/');
+    // Applications put words of their own about a link.
+    const slug = shared
+      .split(/\s+/)
+      .map(linkSlug)
+      .find((one) => one !== null);
     if (slug) return router.push(`/play/${slug}` as never);
     try {
       latest.current(openText(shared));

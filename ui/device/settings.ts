@@ -9,6 +9,8 @@ interface Settings {
   readonly player: string;
   /** Whether others may see one's runs. */
   readonly openRuns: boolean;
+  /** Whether makers are told where one's tries end. */
+  readonly tellEnds: boolean;
   /** Whether courses are silent on this device. */
   readonly muted: boolean;
   set: (change: Partial<Omit<Settings, 'set'>>) => void;
@@ -22,6 +24,7 @@ export const useSettings = create<Settings>()(
       drawing: 'measured',
       player: '',
       openRuns: true,
+      tellEnds: false,
       muted: false,
       set,
     }),

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { emptyCourse } from '@/core/course';
-import { Fault, Loading } from '../parts';
+import { Fault, Loading, Text } from '../parts';
 import { FinishActions } from '../run/finish/FinishActions';
 import { effortOf } from '../run/finish/effort';
 import { FinishPanel } from '../run/finish/FinishPanel';
@@ -9,9 +9,11 @@ import { RunView } from '../run/RunView';
 import { NextInSeries } from '../series/NextInSeries';
 import { useSittings } from '../series/sitting';
 import { usePublished, useSeries } from '../state/queries';
+import { useReplay } from '../state/useBest';
 import { useAttempts } from './attempts';
 import { useBesideWishes } from './besideRuns';
 import { SendRun } from './SendRun';
+import { useTellEnds } from './useTellEnds';
 
 /** Until the course is there nothing is asked of it. */
 const EMPTY = emptyCourse('');
@@ -23,7 +25,12 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
   const sitting = useSittings(({ now }) => (now?.series === series ? now : null));
   const spend = useSittings((state) => state.spend);
   const { attempts, seedOf, ready } = useAttempts(slug);
-  const pales = usePales(data?.course ?? EMPTY, useBesideWishes(data));
+  const wishes = useBesideWishes(data);
+  const pales = usePales(data?.course ?? EMPTY, wishes);
+  // Of several, splits are held against the one that was wanted first.
+  const [against] = wishes;
+  const best = useReplay(data?.course ?? EMPTY, against?.run) ?? undefined;
+  const tell = useTellEnds(slug);
   const leave = () =>
     router.canGoBack() ? router.back() : router.replace(`/play/${slug}` as never);
   if (error && !data) {
@@ -41,19 +48,27 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
       course={data.course}
       seedOf={seedOf}
       pales={pales}
+      best={best}
       leaveLabel="Leave the course"
       onLeave={leave}
       before={sitting?.spent}
-      onEnd={
-        sitting ? ({ result }) => spend(result.time, result.finished ? slug : null) : undefined
-      }
+      onEnd={({ run, result }) => {
+        if (sitting) spend(result.time, result.finished ? slug : null);
+        tell(attempts.of(run.seed)?.attempt, result);
+      }}
       finished={(finished, again) => (
         <FinishPanel
           result={finished.result}
+          best={best}
           targets={data.course.targets}
           effort={effortOf(data.course)}
           kind={data.course.kind}
         >
+          {best && (
+            <Text as="small" tint="slate" testID="held-against">
+              Held against {against.name}.
+            </Text>
+          )}
           <SendRun
             key={finished.run.seed}
             slug={slug}

@@ -22,12 +22,15 @@ import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
 import { triesWords } from '../explore/ExploreCard';
 import { SPACE, useColours, WIDE } from '../theme';
+import { raceRun } from './besideRuns';
 import { Editions } from './Editions';
 import { Liked } from './Liked';
 import { NoteToMaker } from './NoteToMaker';
 import { Report } from './Report';
+import { rivalOf } from './rival';
 import { RunBeside } from './RunBeside';
 import { ownTime, TimesSpread } from './TimesSpread';
+import { WhereTriesEnd } from './WhereTriesEnd';
 
 /** What a link opens: the course, its targets and best times, and one big button. */
 export function PlayScreen({ slug, edition }: { slug: string; edition?: number }) {
@@ -74,6 +77,8 @@ function Published({ data }: { data: PublishedCourse }) {
       onSuccess: ({ id }) => router.push(`/course/${id}` as never),
       onError: (problem) => showToast(problem.message),
     });
+  const rival = rivalOf(data.best);
+  const run = () => router.push(`/play/${slug}/run` as never);
   return (
     <Page
       title={course.name}
@@ -101,13 +106,27 @@ function Published({ data }: { data: PublishedCourse }) {
             </View>
           )}
           {data.newest ? (
-            <Button
-              kind="main"
-              title="Run"
-              icon="play"
-              onPress={() => router.push(`/play/${slug}/run` as never)}
-              testID="play-run"
-            />
+            <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+              <Button
+                kind="main"
+                title="Run"
+                icon="play"
+                onPress={run}
+                style={{ flex: 1.4 }}
+                testID="play-run"
+              />
+              {rival && (
+                <Button
+                  title={`Race ${rival.player}`}
+                  onPress={() => {
+                    raceRun(slug, rival.run!);
+                    run();
+                  }}
+                  style={{ flex: 1 }}
+                  testID="play-race"
+                />
+              )}
+            </View>
           ) : (
             <Text tint="slate" testID="play-earlier">
               An edition that another has taken the place of: it can be read and taken apart, and
@@ -146,6 +165,7 @@ function Published({ data }: { data: PublishedCourse }) {
               swift={course.targets?.swift}
             />
           )}
+          {data.newest && <WhereTriesEnd data={data} />}
           <Editions data={data} />
           {!data.own && (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>

@@ -15,6 +15,10 @@ export const useBesideRuns = create<BesideRuns>()(() => ({ of: {} }));
 
 type Published = Pick<PublishedCourse, 'slug' | 'best' | 'makerTime'>;
 
+/** Has one run alone go along on a course. */
+export const raceRun = (slug: string, key: string): void =>
+  useBesideRuns.setState(({ of }) => ({ of: { ...of, [slug]: [key] } }));
+
 /** The runs wanted beside one's own on a course, as far as they still can be seen. */
 export function besideKeys({ slug, best, makerTime }: Published, of: BesideRuns['of']): string[] {
   const own = best.find((one) => one.own)?.run;

@@ -50,7 +50,7 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
     onSuccess: () => {
       listAgain();
       void client.invalidateQueries({ queryKey: ['bin'] });
-      router.replace('/series' as never);
+      router.dismissTo('/series' as never);
       showToast(`${series.name} is in the bin.`, {
         label: 'Undo',
         act: () => void api.restore('series', series.id).then(listAgain, sayError),

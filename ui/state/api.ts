@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import type { Kit } from '@/core/edit';
 import type { Course } from '@/core/course';
+import type { Vec3 } from '@/core/geometry';
 import {
   AttemptAnswer,
   BinAnswer,
@@ -9,6 +10,7 @@ import {
   DemosAnswer,
   DevicesAnswer,
   DoneAnswer,
+  EndsAnswer,
   ErrorAnswer,
   ExploreAnswer,
   KitAnswer,
@@ -180,6 +182,10 @@ export const api = {
   /** Says that an attempt is begun. */
   beginAttempt: (slug: string, attempt: string) =>
     request(DoneAnswer, 'PUT', `/published/${slug}/attempts/${attempt}`),
+  /** Where an attempt came to an end; where all of them did. */
+  tellEnds: (slug: string, attempt: string, ends: readonly Vec3[]) =>
+    request(DoneAnswer, 'PUT', `/published/${slug}/attempts/${attempt}/ends`, { ends }),
+  ends: async (slug: string) => (await request(EndsAnswer, 'GET', `/published/${slug}/ends`)).ends,
   /** A run on the list of a published course, or its maker's, to be seen run. */
   shownRun: async (slug: string, run: string) =>
     (await request(ShownRunAnswer, 'GET', `/published/${slug}/runs/${run}`)).run,

@@ -35,18 +35,24 @@ interface Push {
   readonly impulse: { readonly x: number; readonly y: number; readonly z: number };
 }
 
+/** What of the bodies their space does not keep. */
+interface Now {
+  pushes: readonly Push[];
+  /** The runner's. */
+  size: number;
+  still: Still | null;
+  /** Whether the space is as it was some ticks ago. */
+  isBehind: boolean;
+  readonly rest: Rest;
+}
+
 /** The bodies of a run's loose pieces; part of its state, and copied with it. */
 export class LooseBodies implements LooseSimulation {
   private constructor(
     private space: Space | null,
     private snapshot: Uint8Array | null,
     private readonly handles: Handles,
-    private pushes: readonly Push[],
-    private size: number,
-    private still: Still | null,
-    /** Whether the space is as it was some ticks ago. */
-    private isBehind: boolean,
-    private readonly rest: Rest,
+    private readonly now: Now,
   ) {
     if (space) forgotten.register(this, space, this);
   }
@@ -54,23 +60,16 @@ export class LooseBodies implements LooseSimulation {
   /** The bodies of a course as it stands at the state's tick. */
   static of(world: World, s: RunState): LooseBodies {
     const { snapshot, handles } = laidOut(world, s);
-    return new LooseBodies(
-      null,
-      snapshot,
-      handles,
-      [],
-      s.size,
-      null,
-      false,
-      Rest.of(handles.loose.length),
-    );
+    const rest = Rest.of(handles.loose.length);
+    const now = { pushes: [], size: s.size, still: null, isBehind: false, rest };
+    return new LooseBodies(null, snapshot, handles, now);
   }
 
   /** Bodies that go on from here by themselves, bit for bit as these would. */
   copy(): LooseBodies {
     this.snapshot ??= this.space!.takeSnapshot();
-    const { snapshot, handles, pushes, size, still, isBehind, rest } = this;
-    return new LooseBodies(null, snapshot, handles, pushes, size, still, isBehind, rest.copy());
+    const now = { ...this.now, rest: this.now.rest.copy() };
+    return new LooseBodies(null, this.snapshot, this.handles, now);
   }
 
   /** Lets go of the space; what goes on from here makes it anew. For states that are many. */
@@ -90,9 +89,13 @@ export class LooseBodies implements LooseSimulation {
 
   /** Moves everything loose on by a tick. */
   step(world: World, s: RunState): void {
-    if (this.still && this.pushes.length === 0 && staysStill(this.still, world, s, SUNK)) {
+    if (
+      this.now.still &&
+      this.now.pushes.length === 0 &&
+      staysStill(this.now.still, world, s, SUNK)
+    ) {
       for (const { drive } of world.loose) s.dynamicPoses.copyWithin(drive + 7, drive, drive + 7);
-      this.isBehind = true;
+      this.now.isBehind = true;
       return;
     }
     const space = this.ready();
@@ -110,22 +113,22 @@ export class LooseBodies implements LooseSimulation {
       const body = space.getRigidBody(handles.loose[i]);
       if (body.isEnabled() === (s.away[piece] === 1)) body.setEnabled(!body.isEnabled());
     });
-    for (const { body, at, impulse } of this.pushes) {
+    for (const { body, at, impulse } of this.now.pushes) {
       space.getRigidBody(handles.loose[body]).applyImpulseAtPoint(impulse, at, true);
     }
-    this.pushes = [];
+    this.now.pushes = [];
     this.feelRegions(space, world, s);
     space.step();
     this.read(space, world, s);
-    this.rest.watch(space, handles, s.tick, isClear(world, s));
-    this.still = stillOf(space, handles, world, s);
+    this.now.rest.watch(space, handles, s.tick, isClear(world, s));
+    this.now.still = stillOf(space, handles, world, s);
   }
 
   private moveCarried(space: Space, world: World, s: RunState): void {
     for (const { mover, handle } of this.handles.carried) {
       const { pose, before } = poseMover(world.movers, s, mover);
       const body = space.getRigidBody(handle);
-      if (this.isBehind) {
+      if (this.now.isBehind) {
         const [x, y, z] = before.shift;
         body.setTranslation({ x, y, z }, true);
         body.setRotation(rotationOf(before.turn), true);
@@ -135,7 +138,7 @@ export class LooseBodies implements LooseSimulation {
       body.setNextKinematicTranslation({ x, y, z });
       body.setNextKinematicRotation(rotationOf(pose.turn));
     }
-    this.isBehind = false;
+    this.now.isBehind = false;
   }
 
   private ready(): Space {
@@ -151,8 +154,8 @@ export class LooseBodies implements LooseSimulation {
   private placeRunner(space: Space, world: World, s: RunState): void {
     const body = space.getRigidBody(this.handles.runner);
     const form = world.bodies[s.size];
-    if (this.size !== s.size) {
-      this.size = s.size;
+    if (this.now.size !== s.size) {
+      this.now.size = s.size;
       const shape = body.collider(0);
       shape.setRadius(form.radius);
       shape.setHalfHeight(form.half);
@@ -226,9 +229,9 @@ export class LooseBodies implements LooseSimulation {
     const own = world.runner.mass;
     const mass = this.handles.masses[body];
     const impulse = ((1 + bounce) * closing * own * mass) / (own + mass);
-    if (!this.pushes.some((push) => push.body === body)) {
+    if (!this.now.pushes.some((push) => push.body === body)) {
       const push = { x: -nx * impulse, y: -ny * impulse, z: -nz * impulse };
-      this.pushes = [...this.pushes, { body, at, impulse: push }];
+      this.now.pushes = [...this.now.pushes, { body, at, impulse: push }];
     }
     return impulse / own;
   }

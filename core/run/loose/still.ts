@@ -14,7 +14,13 @@ export interface Still {
   readonly lowest: number;
 }
 
-/** What is known of loose pieces that all sleep where nothing that moves can reach them; else null. */
+/**
+ * What is known of loose pieces that all sleep where nothing that moves can reach them; else null.
+ * @param space what they are stepped in
+ * @param handles what it holds
+ * @param world the course made ready
+ * @param s the state, as it is after a step
+ */
 export function stillOf(space: Space, handles: Handles, world: World, s: RunState): Still | null {
   let lowest = Infinity;
   for (const handle of handles.loose) {
@@ -26,7 +32,13 @@ export function stillOf(space: Space, handles: Handles, world: World, s: RunStat
   return isExposed(world, s) ? null : { surroundings: surroundingsOf(world, s).slice(), lowest };
 }
 
-/** Whether a tick leaves what lay still as it is. */
+/**
+ * Whether a tick leaves what lay still as it is.
+ * @param still what lay still, and by what
+ * @param world the course made ready
+ * @param s the state, in the tick
+ * @param sunk how far below the tide a middle may be, m
+ */
 export const staysStill = (still: Still, world: World, s: RunState, sunk: number): boolean =>
   still.lowest >= tideOf(s) - sunk &&
   isClear(world, s) &&

@@ -7,9 +7,7 @@ import type { RunLine } from '@/core/timing';
 import { lineWay } from '../../run/watch/lineWay';
 import type { UseWatchClock } from '../../run/watch/watchClock';
 import { useColours } from '../../theme';
-import { RibbonDrawing } from '../screen/ribbon/RibbonDrawing';
-import { RibbonSlider } from '../screen/ribbon/RibbonSlider';
-import { FOOT, HEIGHT, ribbonScales } from '../screen/ribbon/scales';
+import { FOOT, HEIGHT, RibbonDrawing, ribbonScales, RibbonSlider } from '../../ribbon';
 
 interface WatchRibbonProps {
   readonly course: Course;

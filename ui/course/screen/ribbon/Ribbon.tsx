@@ -4,14 +4,21 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { beatMarks, elevationProfile, expectationOf, RUN_LEAP, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
+import {
+  FOOT,
+  HEIGHT,
+  nearest,
+  RibbonDrawing,
+  ribbonScales,
+  RibbonSlider,
+  type RibbonSliderProps,
+  stationAt,
+} from '../../../ribbon';
 import { useView } from '../../../scene';
 import { useColours } from '../../../theme';
 import { useTune } from '../../tune/tuneStore';
 import { useWays } from '../../way/wayStore';
 import { useMeantWay } from '../useMeantWay';
-import { RibbonDrawing } from './RibbonDrawing';
-import { RibbonSlider, type RibbonSliderProps } from './RibbonSlider';
-import { FOOT, HEIGHT, nearest, ribbonScales, stationAt } from './scales';
 import { Tried } from './Tried';
 
 interface RibbonProps {

@@ -5,8 +5,7 @@ import { useCourse } from '../../../state/courseStore';
 import { useKeptAttempts } from '../../../state/useKeptAttempts';
 import { useMoments } from '../../../state/useMoments';
 import { useColours } from '../../../theme';
-import { endsAlong } from './ends';
-import { FOOT, HEIGHT, nearest } from './scales';
+import { endsAlong, FOOT, HEIGHT, nearest } from '../../../ribbon';
 
 /** Height of the bar that says where tries end, pixels. */
 const BAR = 4;

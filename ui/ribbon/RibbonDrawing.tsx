@@ -2,7 +2,7 @@ import { area, line } from 'd3-shape';
 import { memo } from 'react';
 import { Defs, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { beatMarks, Station } from '@/core/route';
-import { useColours } from '../../../theme';
+import { useColours } from '../theme';
 import { MarkSign } from './MarkSign';
 import { FOOT, HEIGHT, ribbonScales, SIDE, type Profile } from './scales';
 

@@ -12,7 +12,8 @@ export interface EndsAlong {
   /** Where it begins and ends, metres along the way. */
   readonly from: number;
   readonly to: number;
-  /** How many ended there, as a part of where most did. */
+  /** How many ended there, and as a part of where most did. */
+  readonly count: number;
   readonly part: number;
 }
 
@@ -21,20 +22,23 @@ export interface EndsAlong {
  * @param stations places of the way
  * @param length of the way, m
  * @param ends where they ended, m
+ * @param times how many ended at each of these; one, where that is not told
  */
 export function endsAlong(
   stations: readonly Station[],
   length: number,
   ends: readonly Vec3[],
+  times?: readonly number[],
 ): EndsAlong[] {
   if (length <= 0) return [];
   const counts = new Array<number>(STRETCHES).fill(0);
-  for (const end of ends) {
+  for (const [i, end] of ends.entries()) {
     const station = nearest(stations, end);
     if (!station) continue;
     const [dx, dz] = [station.at[0] - end[0], station.at[2] - end[2]];
     if (dx * dx + dz * dz > OFF * OFF) continue;
-    counts[Math.min(STRETCHES - 1, Math.floor((station.along / length) * STRETCHES))]++;
+    counts[Math.min(STRETCHES - 1, Math.floor((station.along / length) * STRETCHES))] +=
+      times?.[i] ?? 1;
   }
   const most = Math.max(...counts);
   return counts.flatMap((count, i) =>
@@ -43,6 +47,7 @@ export function endsAlong(
           {
             from: (i * length) / STRETCHES,
             to: ((i + 1) * length) / STRETCHES,
+            count,
             part: count / most,
           },
         ]

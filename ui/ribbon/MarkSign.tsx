@@ -1,6 +1,6 @@
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import type { Mark } from '@/core/route';
-import { useColours } from '../../../theme';
+import { useColours } from '../theme';
 
 /** A mark beside the way: each meaning has its shape as well as its colour. */
 export function MarkSign({ mark, x, y, span }: { mark: Mark; x: number; y: number; span: number }) {

@@ -1,7 +1,7 @@
 import { useRef, type PropsWithChildren } from 'react';
 import { View } from 'react-native';
-import { usePointerDrag, type PointerPlace } from '../../../device/usePointerDrag';
-import { useColours } from '../../../theme';
+import { usePointerDrag, type PointerPlace } from '../device/usePointerDrag';
+import { useColours } from '../theme';
 import { HEIGHT } from './scales';
 
 export type RibbonSliderProps = PropsWithChildren<{

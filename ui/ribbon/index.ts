@@ -1,0 +1,4 @@
+export * from './RibbonDrawing';
+export * from './RibbonSlider';
+export * from './ends';
+export * from './scales';
