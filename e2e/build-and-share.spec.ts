@@ -87,6 +87,9 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
 
   // A change that matters makes the proof stale; painting would not have.
   await page.getByTestId('phase-plan').tap();
+  await page.getByTestId('propose-targets-begin').tap();
+  await expect(page.getByTestId('proposed')).toContainText('falls to expect', { timeout: 30_000 });
+  await expect(page.getByTestId('targets-unmet')).toHaveCount(0);
   await page.getByLabel('Top speed more').tap();
   await page.getByTestId('phase-share').tap();
   await expect(page.getByTestId('proof-state')).toContainText('has changed');

@@ -21,6 +21,17 @@ test('my courses: rename, duplicate, delete and take back, search, and go on bui
   await expect(page.getByTestId('open-Pan Walk copy')).toHaveCount(0);
   await page.getByLabel('Undo', { exact: true }).tap();
   await expect(page.getByTestId('open-Pan Walk copy')).toBeVisible();
+  // In a folder and under a tag it is found by either.
+  await expect(page.getByTestId('folders')).toHaveCount(0);
+  await page.getByLabel('More for Pan Walk copy').tap();
+  await page.getByTestId('shelf-folder').fill('Salt pans');
+  await page.getByTestId('shelf-tags').fill('wet, short');
+  await page.getByTestId('shelf-keep').tap();
+  await page.getByRole('tab', { name: 'Salt pans · 1' }).tap();
+  await expect(page.getByTestId('open-Pan Walk')).toHaveCount(0);
+  await page.getByRole('tab', { name: '# short · 1' }).tap();
+  await expect(page.getByTestId('open-Pan Walk copy')).toBeVisible();
+  await page.getByRole('tab', { name: 'All · 2' }).tap();
   await page.getByLabel('Search my courses').fill('no such thing');
   await expect(page.getByText('No course by that name.')).toBeVisible();
   await page.getByLabel('Search my courses').fill('walk');

@@ -3,3 +3,4 @@ export * from './series';
 export * from './makerPage';
 export * from './notes';
 export * from './ends';
+export * from './shelf';

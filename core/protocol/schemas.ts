@@ -89,6 +89,9 @@ export const CourseSummary = v.object({
   changed: v.number(),
   proof: v.nullable(v.object({ time: v.number(), fresh: v.boolean() })),
   published: v.nullable(PublishedState),
+  /** Where its maker keeps it. */
+  folder: v.nullable(v.string()),
+  tags: v.array(v.string()),
 });
 export const CourseListAnswer = v.object({ courses: v.array(CourseSummary) });
 export const SavedAnswer = v.object({ revision: v.number(), changed: v.number() });

@@ -63,3 +63,4 @@ export {
   type TimeInSight,
   type UnfairHit,
 } from './fair';
+export { PROPOSAL_TRIES, proposedTargets, unmetTargets } from './targets';

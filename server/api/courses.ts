@@ -1,9 +1,24 @@
 import { Router, type Request, type Response } from 'express';
 import type { Knex } from 'knex';
 import type * as v from 'valibot';
-import { CourseListAnswer, DoneAnswer, type CourseListed, type SavedAnswer } from '@/core/protocol';
+import {
+  CourseListAnswer,
+  DoneAnswer,
+  ShelfBody,
+  type CourseListed,
+  type SavedAnswer,
+} from '@/core/protocol';
 import type { BodyRow, CourseRow, ListingRow, PublishedRow, SummaryColumns } from '../db/rows';
-import { handler, HttpError, NoBody, readText, sendJson, sendPicture, textOf } from '../http';
+import {
+  handler,
+  HttpError,
+  NoBody,
+  readJson,
+  readText,
+  sendJson,
+  sendPicture,
+  textOf,
+} from '../http';
 import type { TakenCourse } from '../threads/intake';
 import { taken } from '../threads/pool';
 import type { Context } from './context';
@@ -40,6 +55,17 @@ export function courses(context: Context): Router {
     })
     .put('/courses/:id', readText, (req, res) => save(context, req, res))
     .get('/courses/:id/picture', (req, res) => picture(context, req, res))
+    .put(
+      '/courses/:id/shelf',
+      readJson,
+      handler({ body: ShelfBody, answer: DoneAnswer }, async ({ folder, tags }, req) => {
+        const { id } = await ownCourse(context, req);
+        await db<CourseRow>('courses')
+          .where({ id })
+          .update({ folder, tags: JSON.stringify(tags) });
+        return { done: true };
+      }),
+    )
     .delete(
       '/courses/:id',
       handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
@@ -71,6 +97,8 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
     created: now,
     changed: now,
     deleted: null,
+    folder: null,
+    tags: '[]',
   };
   const there = await db.transaction(async (trx) => {
     if (course.id !== null) {
@@ -223,6 +251,8 @@ async function listed(db: Knex, rows: readonly Listed[]): Promise<CourseListed[]
     proof:
       row.proof_time === null ? null : { time: row.proof_time, fresh: row.proof_hash === row.hash },
     published: published[i],
+    folder: row.folder,
+    tags: JSON.parse(row.tags) as string[],
   }));
 }
 

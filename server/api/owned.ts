@@ -25,6 +25,8 @@ export const LISTED = [
   'proof_strokes',
   'changed',
   'deleted',
+  'folder',
+  'tags',
 ] as const;
 export type Listed = Pick<CourseRow, (typeof LISTED)[number]>;
 

@@ -6,6 +6,7 @@ import { pack, summaryOf } from '../threads/intake';
 import { difficulty } from './difficulty';
 import { ends } from './ends';
 import { explore } from './explore';
+import { shelves } from './shelves';
 import { together } from './together';
 
 const migrations: Record<string, Knex.Migration> = {
@@ -363,6 +364,7 @@ const migrations: Record<string, Knex.Migration> = {
   '015_together': together,
   '016_difficulty': difficulty,
   '017_ends': ends,
+  '018_shelves': shelves,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

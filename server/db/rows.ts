@@ -42,6 +42,9 @@ export interface CourseRow extends SummaryColumns {
   created: number;
   changed: number;
   deleted: number | null;
+  /** Where its maker keeps it; tags as JSON. */
+  folder: string | null;
+  tags: string;
 }
 
 /** What is long of a course, apart from what is looked through: what stands behind it would be read with it. */

@@ -53,6 +53,8 @@ export async function seedDemo(db: Knex): Promise<void> {
         created: now,
         changed: now,
         deleted: null,
+        folder: null,
+        tags: '[]',
       });
       await trx<BodyRow>('bodies').insert({
         ...{ course: slug, document, picture: null },

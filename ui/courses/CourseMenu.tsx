@@ -6,6 +6,7 @@ import { CourseName, MAX_NAME } from '@/core/course';
 import { Button, FormField, Sheet, showToast } from '../parts';
 import { api } from '../state/api';
 import type { CourseInList } from '../state/unsent';
+import { ShelfForm } from './ShelfForm';
 
 interface CourseMenuProps {
   readonly item: CourseInList | null;
@@ -14,7 +15,7 @@ interface CourseMenuProps {
   readonly onDelete: (item: CourseInList) => void;
 }
 
-/** What is done with a whole course: rename, duplicate, delete. */
+/** What is done with a whole course: rename, put into a folder, duplicate, delete. */
 export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuProps) {
   return (
     <Sheet title={item?.name ?? ''} open={item !== null} onClose={onClose}>
@@ -22,6 +23,7 @@ export function CourseMenu({ item, onClose, onDuplicate, onDelete }: CourseMenuP
         <>
           {/* What the server has not got is renamed where it is built. */}
           {!item.here && <Rename key={item.id} item={item} onDone={onClose} />}
+          {item.revision > 0 && <ShelfForm key={`shelf ${item.id}`} item={item} onDone={onClose} />}
           <Button
             title="Duplicate"
             icon="copy"

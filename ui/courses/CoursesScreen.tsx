@@ -1,4 +1,3 @@
-import Fuse from 'fuse.js';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
@@ -9,6 +8,8 @@ import { SPACE, WIDE } from '../theme';
 import { CourseCard } from './CourseCard';
 import { CourseMenu } from './CourseMenu';
 import { CoursesBar } from './CoursesBar';
+import { Folders } from './Folders';
+import { ALL_SHOWN, coursesLike, shownOf, type Shown } from './shelves';
 import { CourseSheets, type CourseSheet } from './CourseSheets';
 import { Starters } from './Starters';
 import { useCourseActions } from './useCourseActions';
@@ -71,12 +72,6 @@ export function CoursesScreen() {
   );
 }
 
-/** Courses by name: those that are like the words, best first; all of them without any. */
-export function coursesLike(all: readonly CourseInList[], words: string): readonly CourseInList[] {
-  if (!words.trim()) return all;
-  return new Fuse(all, { keys: ['name'], threshold: 0.4 }).search(words).map(({ item }) => item);
-}
-
 interface CourseListProps {
   readonly all: readonly CourseInList[];
   readonly onNew: () => void;
@@ -86,8 +81,13 @@ interface CourseListProps {
 function CourseList({ all, onNew, onMenu }: CourseListProps) {
   const { width } = useWindowDimensions();
   const [words, setWords] = useState('');
-  const shown = useMemo(() => coursesLike(all, words), [all, words]);
-  const columns = width >= WIDE ? 3 : width >= 640 ? 2 : 1;
+  const [shelf, setShelf] = useState<Shown>(ALL_SHOWN);
+  // A folder whose last course has left it is there no longer.
+  const on = shownOf(all, shelf).length > 0 ? shelf : ALL_SHOWN;
+  const shown = useMemo(() => coursesLike(shownOf(all, on), words), [all, on, words]);
+  const wide = width >= WIDE;
+  const columns = wide ? 3 : width >= 640 ? 2 : 1;
+  const folders = <Folders courses={all} shown={on} onShow={setShelf} upright={wide} />;
   return (
     <>
       <View style={{ flexDirection: 'row', gap: SPACE.m, alignItems: 'flex-start' }}>
@@ -101,17 +101,21 @@ function CourseList({ all, onNew, onMenu }: CourseListProps) {
         </View>
         <Button kind="main" title="New" icon="plus" onPress={onNew} testID="new-course" />
       </View>
+      {!wide && folders}
       {shown.length === 0 && <Text tint="slate">No course by that name.</Text>}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
-        {shown.map((item) => (
-          <CourseCard
-            key={item.id}
-            item={item}
-            width={`${(100 - (columns - 1) * 1.6) / columns}%`}
-            onOpen={openCourse}
-            onMenu={onMenu}
-          />
-        ))}
+      <View style={{ flexDirection: 'row', gap: SPACE.l, alignItems: 'flex-start' }}>
+        {wide && folders}
+        <View style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
+          {shown.map((item) => (
+            <CourseCard
+              key={item.id}
+              item={item}
+              width={`${(100 - (columns - 1) * 2) / columns}%`}
+              onOpen={openCourse}
+              onMenu={onMenu}
+            />
+          ))}
+        </View>
       </View>
     </>
   );

@@ -35,6 +35,7 @@ import {
   type Bin,
   type ExploreAsked,
   type SeriesWritten,
+  type Shelf,
 } from '@/core/protocol';
 import type { Run } from '@/core/run';
 
@@ -119,6 +120,8 @@ export const api = {
   save: (id: string, revision: number, course: Course) =>
     request(SavedAnswer, 'PUT', `/courses/${id}`, { revision, course }),
   remove: (id: string) => request(DoneAnswer, 'DELETE', `/courses/${id}`),
+  /** Puts a course of one's own into a folder, or none, and under tags. */
+  shelve: (id: string, shelf: Shelf) => request(DoneAnswer, 'PUT', `/courses/${id}/shelf`, shelf),
   versions: (id: string) => request(VersionsAnswer, 'GET', `/courses/${id}/versions`),
   version: (id: string, revision: number) =>
     request(VersionAnswer, 'GET', `/courses/${id}/versions/${revision}`),

@@ -15,7 +15,7 @@ jest.mock('./drafts', () => ({
 
 const listed = (id: string, revision: number, changed: number): CourseListed => ({
   ...{ id, revision, changed, name: id, kind: 'point', runner: 'hopper', pieces: 4, length: 20 },
-  ...{ proof: null, published: null },
+  ...{ proof: null, published: null, folder: null, tags: [] },
 });
 const draft = (id: string, revision: number, at: number, name = id): KeptDraft => ({
   ...{ id, revision, at, tab: 'here' },

@@ -35,7 +35,10 @@ export async function withUnsent(listed: readonly CourseListed[]): Promise<Cours
   return [...begun, ...known].sort((a, b) => b.changed - a.changed);
 }
 
-const NOTHING_THERE = { revision: 0, proof: null, published: null } as const;
+const NOTHING_THERE = {
+  ...{ revision: 0, proof: null, published: null, folder: null },
+  tags: [] as string[],
+};
 
 const toldOf = ({ course, at }: KeptDraft) => ({
   name: course.name,

@@ -20,6 +20,8 @@ import { useLay } from '../lay/layStore';
 import { reshape } from '../screen/reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
+import { Targets } from './Targets';
+import { within } from './within';
 import { VersionsSheet } from '../screen/VersionsSheet';
 
 const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
@@ -30,12 +32,6 @@ const SPACES: readonly { value: CourseSpace; label: string }[] = [
   { value: 'side-on', label: 'Side-on' },
   { value: 'free', label: 'Free-roaming' },
 ];
-const TARGETS = [
-  { key: 'steady', label: 'Steady' },
-  { key: 'brisk', label: 'Brisk' },
-  { key: 'swift', label: 'Swift' },
-] as const;
-
 /** What the course is before it is built: name, kind, runner, notes, targets. */
 export function PlanPanel() {
   const { course } = useEditing();
@@ -74,7 +70,7 @@ export function PlanPanel() {
       <Expected />
       <SketchPanel />
       <RunnerOptions />
-      <TargetFigures />
+      <Targets />
       <Field
         label="Welcome line"
         value={course.welcome ?? ''}
@@ -155,32 +151,6 @@ function KindFigure() {
   );
 }
 
-function TargetFigures() {
-  const { course } = useEditing();
-  const set = useSet();
-  const targets = course.targets ?? { steady: 60, brisk: 45, swift: 30 };
-  return (
-    <View>
-      <Text as="smallStrong">Targets</Text>
-      {TARGETS.map(({ key, label }) => (
-        <NumberField
-          key={key}
-          label={label}
-          unit="s"
-          step={0.5}
-          value={targets[key]}
-          onChange={(value) =>
-            set(
-              { targets: inOrder({ ...targets, [key]: within(label, value, 0.1, 3600, 's') }) },
-              `target ${key}`,
-            )
-          }
-        />
-      ))}
-    </View>
-  );
-}
-
 const KIND_RULES: Record<CourseKind, string> = {
   point: 'The run ends when the lantern is touched.',
   laps: 'Each round counts once every cairn was passed; the last one ends the run at the lantern.',
@@ -188,19 +158,3 @@ const KIND_RULES: Record<CourseKind, string> = {
   hold: 'The run ends after so long within reach of the lantern.',
   strokes: 'The run ends at the lantern; every jump is a stroke.',
 };
-
-/** @throws RangeError in words when the value is no number or out of its range */
-function within(label: string, value: number, min: number, max: number, unit: string): number {
-  if (!Number.isFinite(value)) throw new RangeError('That is not a number.');
-  if (value < min || value > max)
-    throw new RangeError(`${label} goes from ${min} to ${max} ${unit}.`);
-  return Math.round(value * 1000) / 1000;
-}
-
-/** @throws RangeError when a harder target is not a shorter time */
-function inOrder<T extends { steady: number; brisk: number; swift: number }>(targets: T): T {
-  if (targets.swift > targets.brisk || targets.brisk > targets.steady) {
-    throw new RangeError('Swift is the shortest time, then brisk, then steady.');
-  }
-  return targets;
-}
