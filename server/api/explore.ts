@@ -101,12 +101,7 @@ async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
     .limit(PAGE + 1)
     .select('l.*', db.raw('exists ? as finished', [finished]));
   const match = matchOf(asked.words);
-  if (match !== null) {
-    void query.whereRaw(
-      'l.id in (select rowid from listing_words where listing_words match ?)',
-      match,
-    );
-  }
+  if (match !== null) void query.whereRaw(await matching(db, match), match);
   if (maker !== undefined) {
     void query.whereIn('l.maker_id', db('makers').where('name_key', nameKey(maker)).select('id'));
   }
@@ -132,6 +127,21 @@ async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
     void query.whereRaw(`(l.${column}, l.id) ${past} (?, ?)`, fromCursor(asked.after));
   }
   return query as unknown as Promise<Found[]>;
+}
+
+/** Matches above which courses are looked through in their order instead of all that match being gathered first. */
+const MANY = 500;
+
+/** How a query asks for what words match: where very many do, an answer's worth of them is soon come by. */
+async function matching(db: Knex, match: string): Promise<string> {
+  const some = db('listing_words')
+    .whereRaw('listing_words match ?', match)
+    .limit(MANY + 1)
+    .select('rowid');
+  const [{ count }] = (await db(some.as('some')).count({ count: '*' })) as { count: number }[];
+  return count > MANY
+    ? 'exists (select 1 from listing_words where rowid = l.id and listing_words match ?)'
+    : 'l.id in (select rowid from listing_words where listing_words match ?)';
 }
 
 /**

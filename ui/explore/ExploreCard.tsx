@@ -2,17 +2,19 @@ import { router } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, View, type DimensionValue } from 'react-native';
 import type { CourseFound } from '@/core/protocol';
-import { Card, Difficulty, DrawnPicture, Feather, metres, percent, runTime, Text } from '../parts';
+import {
+  Card,
+  Difficulty,
+  DrawnPicture,
+  Feather,
+  metres,
+  runTime,
+  Text,
+  triesWords,
+} from '../parts';
 import { RUNNER_ROWS } from '../run/runners';
 import { pictureOf } from '../state/api';
 import { RADIUS, SPACE, useColours } from '../theme';
-
-/** How often a course was begun, and what part of that came to its goal, in words. */
-export function triesWords({ tries, finishes }: Pick<CourseFound, 'tries' | 'finishes'>): string {
-  if (tries === 0) return 'Not run yet';
-  const runs = `${tries.toLocaleString('en')} ${tries === 1 ? 'try' : 'tries'}`;
-  return `${percent(Math.min(1, finishes / tries))} finish · ${runs}`;
-}
 
 /** What is to be beaten: the maker's own time, or strokes where the fewest win. */
 const measure = ({ time, strokes }: CourseFound): string =>

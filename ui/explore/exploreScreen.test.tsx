@@ -2,7 +2,6 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import type { CourseFound } from '@/core/protocol';
 import { api, ApiError } from '../state/api';
-import { triesWords } from './ExploreCard';
 import { ExploreScreen } from './ExploreScreen';
 
 jest.mock('@expo/vector-icons/Feather', () => () => null);
@@ -138,10 +137,4 @@ test('a list that does not come says why, and is asked for again', async () => {
   fireEvent.press(screen.getByLabelText('Try again'));
   await answered();
   expect(screen.getByText('Gulls')).toBeTruthy();
-});
-
-test('tries are told in words, whatever their number', () => {
-  expect(triesWords({ tries: 0, finishes: 0 })).toBe('Not run yet');
-  expect(triesWords({ tries: 1, finishes: 1 })).toBe('100 % finish · 1 try');
-  expect(triesWords({ tries: 1204, finishes: 734 })).toBe('61 % finish · 1,204 tries');
 });

@@ -3,9 +3,8 @@ import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { MakerPage } from '@/core/protocol';
-import { Chip, Fault, Loading, Page, showToast, Text } from '../parts';
+import { Chip, Fault, Loading, Page, showToast, Text, triesWords } from '../parts';
 import { FoundCourses } from '../explore/FoundCourses';
-import { triesWords } from '../explore/ExploreCard';
 import { SeriesLines } from '../series/SeriesListScreen';
 import { api, type ApiError } from '../state/api';
 import { SPACE } from '../theme';
@@ -83,7 +82,11 @@ function Followed({ data }: { readonly data: MakerPage }) {
       showToast(error.message);
     },
   });
-  const words = `${followers} ${followers === 1 ? 'follows' : 'follow'} ${own ? 'you' : 'them'}`;
+  const whom = own ? 'you' : 'them';
+  const words =
+    followers === 0
+      ? `Nobody follows ${whom} yet`
+      : `${followers} ${followers === 1 ? 'follows' : 'follow'} ${whom}`;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.m }}>
       {!own && (

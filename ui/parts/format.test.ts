@@ -1,4 +1,4 @@
-import { ago, metres, numberText, runTime, shortNumber, timeGap } from './format';
+import { ago, metres, numberText, runTime, shortNumber, timeGap, triesWords } from './format';
 
 test.each([
   [31.6419999, '31.642'],
@@ -15,4 +15,10 @@ test('gaps carry their sign, numbers no float tails', () => {
   expect(metres(112.4)).toBe('112 m');
   expect(ago(Date.now() - 1000)).toBe('just now');
   expect(ago(Date.now() - 7_200_000)).toBe('2 hours ago');
+});
+
+test('tries are told in words, whatever their number', () => {
+  expect(triesWords({ tries: 0, finishes: 0 })).toBe('Not run yet');
+  expect(triesWords({ tries: 1, finishes: 1 })).toBe('100 % finish · 1 try');
+  expect(triesWords({ tries: 1204, finishes: 734 })).toBe('61 % finish · 1,204 tries');
 });

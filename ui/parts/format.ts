@@ -34,3 +34,16 @@ export const shortNumber = (value: number): string => String(Math.round(value * 
 
 /** The same as it is read, not as it is typed: with the sign that stands for less than nothing. */
 export const numberText = (value: number): string => shortNumber(value).replace('-', '−');
+
+/** How often something was begun, and how often that came to its goal. */
+interface Tried {
+  readonly tries: number;
+  readonly finishes: number;
+}
+
+/** How often a course was begun, and what part of that came to its goal, in words. */
+export function triesWords({ tries, finishes }: Tried): string {
+  if (tries === 0) return 'Not run yet';
+  const runs = `${tries.toLocaleString('en')} ${tries === 1 ? 'try' : 'tries'}`;
+  return `${percent(Math.min(1, finishes / tries))} finish · ${runs}`;
+}

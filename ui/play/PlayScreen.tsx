@@ -17,10 +17,10 @@ import {
   runTime,
   showToast,
   Text,
+  triesWords,
 } from '../parts';
 import type { ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
-import { triesWords } from '../explore/ExploreCard';
 import { SPACE, useColours, WIDE } from '../theme';
 import { raceRun } from './besideRuns';
 import { Editions } from './Editions';

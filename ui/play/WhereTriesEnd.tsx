@@ -28,7 +28,7 @@ export function WhereTriesEnd({ data }: { readonly data: PublishedCourse }) {
     <View style={{ gap: SPACE.s }} testID="tries-end">
       <Text as="heading">Where tries end</Text>
       {count > 0 ? (
-        <Unrolled data={data} ends={ends!} />
+        <Unrolled data={data} ends={ends!} count={count} />
       ) : (
         <Text as="small" tint="slate">
           Nobody has told yet.
@@ -47,10 +47,12 @@ export function WhereTriesEnd({ data }: { readonly data: PublishedCourse }) {
 
 interface UnrolledProps {
   readonly data: PublishedCourse;
+  /** How many there are in all. */
+  readonly count: number;
   readonly ends: Awaited<ReturnType<typeof api.ends>>;
 }
 
-function Unrolled({ data: { course }, ends }: UnrolledProps) {
+function Unrolled({ data: { course }, ends, count }: UnrolledProps) {
   const colours = useColours();
   const [width, setWidth] = useState(0);
   const profile = useMemo(() => {
@@ -97,7 +99,7 @@ function Unrolled({ data: { course }, ends }: UnrolledProps) {
       </Card>
       {worst && (
         <Text as="small" tint="slate" testID="tries-end-most">
-          {most} of them {Math.round(worst.from)} to {Math.round(worst.to)} m from the start.
+          {most} of {count} about {Math.round((worst.from + worst.to) / 2)} m from the start.
         </Text>
       )}
     </>
