@@ -113,6 +113,33 @@ test.each(EXPLORE_ORDERS)(
   },
 );
 
+test('words that very many courses have find each of them once, as those of few do', async () => {
+  await fill(650);
+  for (const [words, expected] of [
+    ['filled', 650],
+    ['filled wren', 650],
+    ['filled 64', 11],
+    ['f', 650],
+  ] as const) {
+    const seen: string[] = [];
+    let after: string | null = null;
+    do {
+      const query: Record<string, string> = { words, order: 'liked', length: 'short' };
+      if (after !== null) query.after = after;
+      const page: { courses: CourseFound[]; next: string | null } = await explored(query);
+      seen.push(...page.courses.map(({ slug }) => slug));
+      after = page.next;
+    } while (after !== null);
+    const short = Array.from({ length: 650 }, (_, i) => i).filter(
+      (i) => (i * 37) % 500 < 100 && (expected > 600 || String(i).startsWith('64')),
+    );
+    expect(seen.filter((slug) => slug.startsWith('filled')).sort()).toEqual(
+      short.map((i) => `filled-${i}`).sort(),
+    );
+    expect(new Set(seen).size).toBe(seen.length);
+  }
+});
+
 test('filters leave out what they say, and no more', async () => {
   await fill(60);
   const rows = await db('listings');
