@@ -92,7 +92,7 @@ test('a maker’s page is followed; a note reaches the maker; an earlier edition
   request,
 }) => {
   await request.put(`${server.url}/api/me`, {
-    data: { name: 'Sorley', passphrase: 'salt on the slipway' },
+    data: { name: 'Corrie', passphrase: 'salt on the slipway' },
   });
   const out = await publish(request, server.url, course('Weir Hop'));
   await out.change();
@@ -107,7 +107,7 @@ test('a maker’s page is followed; a note reaches the maker; an earlier edition
   await page.getByTestId('note').tap();
   await page.getByTestId('note-words').fill('The lantern is too near now.');
   await page.getByTestId('note-send').tap();
-  await expect(page.getByText('Sorley finds it beside the course.')).toBeVisible();
+  await expect(page.getByText('Corrie finds it beside the course.')).toBeVisible();
   await page.getByTestId('maker-link').tap();
   await page.getByRole('checkbox', { name: 'Follow' }).tap();
   await expect(page.getByTestId('followers')).toHaveText('1 follows them');
