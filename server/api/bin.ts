@@ -1,9 +1,10 @@
 import { Router } from 'express';
 import { BinAnswer, DoneAnswer } from '@/core/protocol';
-import type { CourseRow, KeepRow, KitRow, SeriesRow } from '../db/rows';
+import type { CourseRow, KeepRow, KitRow } from '../db/rows';
 import { handler, NoBody, notFound, param } from '../http';
 import { BINNED, clearRecordings } from '../db/sweep';
 import type { Context } from './context';
+import { coursesOf } from './series';
 import { makerOf, requireMaker } from './session';
 
 /** What is deleted waits in the bin, and comes back by a tap. */
@@ -42,14 +43,12 @@ export function bin(context: Context): Router {
           courses: await binned<CourseRow>('courses', maker, 'id', 'name', 'pieces'),
           kits: await binned<KitRow>('kits', maker, 'id', 'name', 'pieces'),
           recordings: await binned<KeepRow>('keeps', maker, 'file', 'bytes'),
-          series: await Promise.all(
-            (await binned<SeriesRow>('series', maker, 'id', 'name')).map(async (row) => {
-              const [{ courses }] = await db('series_courses')
-                .where('series', row.id)
-                .count({ courses: '*' });
-              return { ...row, courses: Number(courses) };
-            }),
-          ),
+          series: await db('series')
+            .where({ maker })
+            .whereNotNull('deleted')
+            .orderBy('deleted', 'desc')
+            .select('id', 'name', 'deleted')
+            .select({ courses: coursesOf(db) }),
         };
       }),
     )

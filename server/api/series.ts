@@ -78,14 +78,17 @@ export function series(context: Context): Router {
     );
 }
 
+/** How many courses a series has, to be put into a query of series. */
+export const coursesOf = (db: Knex) =>
+  db('series_courses').whereRaw('series = series.id').count('*');
+
 /** A maker's series, the last changed first. */
 export async function seriesOf(db: Knex, maker: string): Promise<SeriesListed[]> {
-  const courses = db('series_courses').whereRaw('series = series.id').count('*');
   const rows: (SeriesRow & { courses: number })[] = await db('series')
     .where({ maker, deleted: null })
     .orderBy('changed', 'desc')
     .select('id', 'name', 'sitting', 'changed')
-    .select({ courses });
+    .select({ courses: coursesOf(db) });
   return rows.map((row) => ({ ...row, sitting: row.sitting === 1 }));
 }
 

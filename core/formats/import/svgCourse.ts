@@ -1,6 +1,6 @@
 import { emptyCourse, MAX_NAME, MAX_PIECES, type Course, type PieceOutline } from '../../course';
 import { layPieces, type PieceInHand } from '../../edit';
-import { signedArea, type Vec2 } from '../../geometry';
+import { isWithin, signedArea, type Vec2 } from '../../geometry';
 import { outlineFault } from '../../pieces';
 import { ringsOf, SvgError, type Ring } from './svgRings';
 
@@ -91,7 +91,7 @@ function withHoles(rings: readonly Ring[]): Shape[] {
   bySize.forEach((one, i) => {
     const about = bySize
       .slice(0, i)
-      .filter(({ ring, box }) => isIn(box, one.ring[0]) && contains(ring, one.ring[0]));
+      .filter(({ ring, box }) => isIn(box, one.ring[0]) && isWithin(ring, one.ring[0]));
     if (about.length % 2 === 0) shapes.push(one);
     else about[about.length - 1].holes.push(one.ring);
   });
@@ -100,16 +100,6 @@ function withHoles(rings: readonly Ring[]): Shape[] {
 
 const isIn = ({ x, y, width, height }: ReturnType<typeof boundsOf>, [px, py]: Vec2): boolean =>
   px >= x && py >= y && px <= x + width && py <= y + height;
-
-/** Whether a place is within a ring (even-odd rule). */
-function contains(ring: readonly Vec2[], [x, y]: Vec2): boolean {
-  let within = false;
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [[ax, ay], [bx, by]] = [ring[i], ring[j]];
-    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) within = !within;
-  }
-  return within;
-}
 
 /** A platform of a shape; null where its outline crosses itself or it is too small. */
 function platformOf({ ring, holes }: Shape): PieceInHand | null {

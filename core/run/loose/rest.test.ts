@@ -92,7 +92,7 @@ test('what comes by pushes it, and the tide takes it', () => {
 });
 
 test('what goes slowly goes on', () => {
-  // A ball that is pushed once, of which a stretch of a few ticks might look like rest.
+  // A cask that begins to slide down a slope: a stretch of a few ticks of it might look like rest.
   const pieces = [slab([8, 0, 8], { size: [3, 1, 12], turn: [-25, 0, 0] }), cask([8, 1.6, 8])];
   const trial = new Trial(yard(pieces)).go(undefined, 60);
   const [, early] = shift(trial);
