@@ -20,8 +20,8 @@ export function NextInSeries({ series, slug }: NextInSeriesProps) {
   const sitting = now?.series === series.id ? now : null;
   const isOver = !next && sitting !== null;
   useEffect(() => {
-    if (isOver) end();
-  }, [isOver, end]);
+    if (isOver) end(series.courses.filter((one) => one.shown).map((one) => one.slug));
+  }, [isOver, end, series.courses]);
   const place = series.courses.findIndex((course) => course.slug === slug) + 1;
   return (
     <View style={{ gap: SPACE.s }} testID="next-in-series">

@@ -29,7 +29,7 @@ test('of sittings the best stays, of each series its own', () => {
   ] as const) {
     begin(series);
     spend(seconds, 'a');
-    end();
+    end(['a']);
   }
   expect(now()).toBeNull();
   expect(useSittings.getState().best).toEqual({ week: 26, night: 99 });
@@ -37,6 +37,13 @@ test('of sittings the best stays, of each series its own', () => {
 
 test('without a sitting nothing is spent or ended', () => {
   spend(3, 'a');
-  end();
+  end(['a']);
+  expect(useSittings.getState()).toMatchObject({ now: null, best: {} });
+});
+
+test('one in which a course was left out counts for nothing', () => {
+  begin('week');
+  spend(5, 'b');
+  end(['a', 'b']);
   expect(useSittings.getState()).toMatchObject({ now: null, best: {} });
 });

@@ -19,8 +19,8 @@ interface Sittings {
   readonly begin: (series: string) => void;
   /** An attempt is over, after so many seconds; where it came to the goal its course is passed. */
   readonly spend: (seconds: number, passed: string | null) => void;
-  /** All courses of it are passed. */
-  readonly end: () => void;
+  /** Its last course is passed; it counts where all of these were. */
+  readonly end: (courses: readonly string[]) => void;
 }
 
 export const useSittings = create<Sittings>()(
@@ -37,10 +37,12 @@ export const useSittings = create<Sittings>()(
           const passed = isNew ? [...now.passed, { slug, at: spent }] : now.passed;
           return { now: { ...now, spent, passed } };
         }),
-      end: () =>
+      end: (courses) =>
         set(({ now, best }) => {
           if (!now) return {};
-          const { series, spent } = now;
+          const { series, spent, passed } = now;
+          const isWhole = courses.every((slug) => passed.some((one) => one.slug === slug));
+          if (!isWhole) return { now: null };
           return {
             now: null,
             best: { ...best, [series]: Math.min(spent, best[series] ?? Infinity) },
