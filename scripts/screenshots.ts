@@ -32,9 +32,9 @@ async function main(): Promise<void> {
 async function allRead(page: Page, url: string): Promise<void> {
   for (let i = 0; i < 120; i++) {
     const { courses } = (await (await page.request.get(`${url}/api/explore`)).json()) as {
-      courses: { difficulty: number | null }[];
+      courses: { runner: string; difficulty: number | null }[];
     };
-    if (courses.every(({ difficulty }) => difficulty !== null)) return;
+    if (courses.every(({ runner, difficulty }) => runner === 'flick' || difficulty !== null)) return;
     await page.waitForTimeout(1000);
   }
 }

@@ -2,6 +2,8 @@ import type { Knex } from 'knex';
 import { emptyCourse, type Course } from '@/core/course';
 import { layPieces } from '@/core/edit';
 import { replay, type Run } from '@/core/run';
+import { DEMO_COURSES } from '@/demo/courses';
+import { DEMO_RUNS } from '@/demo/runs';
 import type { CourseFound, PublishedCourse } from '@/core/protocol';
 import { readOneDifficulty } from './care/readDifficulties';
 import { openDatabase } from './db/open';
@@ -91,4 +93,12 @@ test('what cannot be read is told of as not known, and not tried again', async (
   expect(await read()).toBe(false);
   const [row] = await db('listings').where('slug', out.slug).select('difficulty');
   expect(row.difficulty).toBeNull();
+});
+
+test('of a stone that is flicked nothing is told: it is steered along no line', async () => {
+  const { course } = DEMO_COURSES.find(({ slug }) => slug === 'net-loft-links')!;
+  const [{ run }] = DEMO_RUNS['net-loft-links'];
+  const out = await publish(course, somebody(), () => run);
+  expect(await read()).toBe(true);
+  expect(await told(out.slug)).toBeNull();
 });

@@ -1,22 +1,59 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Course } from '@/core/course';
 import type { Run } from '@/core/run';
-import type { BegunRun, FairSheet, Opening, RunLine, RunSheet, Steadiness } from '@/core/timing';
-import { jobIn, type CancellableJob } from './job';
+import {
+  type BegunRun,
+  type FairSheet,
+  type Opening,
+  type RunLine,
+  type RunSheet,
+  type Steadiness,
+  steadinessOf,
+} from '@/core/timing';
+import { jobIn, jobsTogether, type CancellableJob } from './job';
 import { withoutPicture } from './lastingWorker';
 import type { PaleTrack, TimingWorkerApi } from './timing.worker';
 
 export type { PaleTrack } from './timing.worker';
 
-/** A question about runs of a course in a worker of its own; cancelling ends the worker. */
+/** Answers one question at a time. */
+interface Reader {
+  readonly worker: Worker;
+  readonly labour: Remote<TimingWorkerApi>;
+}
+
+/** Questions that are answered at once where there are many: a core is left to what is drawn. */
+const readers = () => (navigator.hardwareConcurrency > 2 ? 2 : 1);
+
+/** One that has answered, kept for what is asked next: what reads a run takes twice as long when it is new. */
+let idle: Reader | null = null;
+
+function takeReader(): Reader {
+  const kept = idle;
+  idle = null;
+  if (kept) return kept;
+  const worker = new Worker(new URL('./timing.worker', window.location.href));
+  return { worker, labour: wrap<TimingWorkerApi>(worker) };
+}
+
+function keepReader(reader: Reader): void {
+  if (idle) reader.worker.terminate();
+  else idle = reader;
+}
+
+/** A question about runs of a course in a worker that does nothing else; cancelling ends the worker. */
 function begin<T>(
   course: Course,
   ask: (labour: Remote<TimingWorkerApi>, felt: Course) => Promise<T>,
 ): CancellableJob<T> {
-  const worker = new Worker(new URL('./timing.worker', window.location.href));
-  const labour = wrap<TimingWorkerApi>(worker);
+  const reader = takeReader();
   const ready = withoutPicture(course);
-  return jobIn(worker, () => ask(labour, ready), 'The figures could not be read.');
+  return jobIn(
+    reader.worker,
+    () => ask(reader.labour, ready),
+    'The figures could not be read.',
+    () => keepReader(reader),
+  );
 }
 
 /** Reads a run's figures, held against others. */
@@ -38,14 +75,24 @@ export const beginTrack = (course: Course, run: BegunRun): CancellableJob<PaleTr
  * Tries a run again and again by an unsteady hand, and others of the course beside it; `progress` is told the part that
  * is done.
  */
-export const beginSteadiness = (
+export function beginSteadiness(
   course: Course,
   run: Run,
   others: readonly Run[],
   tries: number,
   progress: (part: number) => void,
-): CancellableJob<Steadiness> =>
-  begin(course, (labour, felt) => labour.steadiness(felt, run, others, tries, proxy(progress)));
+): CancellableJob<Steadiness> {
+  const runs = [run, ...others];
+  const parts = runs.map(() => 0);
+  const jobs = runs.map((one, i) => () => {
+    const heard = proxy((part: number) => {
+      parts[i] = part;
+      progress(parts.reduce((sum, known) => sum + known, 0) / runs.length);
+    });
+    return begin(course, (labour, felt) => labour.tried(felt, one, tries, heard));
+  });
+  return jobsTogether(jobs, readers(), ([own, ...besides]) => steadinessOf(own, besides));
+}
 
 /**
  * Looks for when one may come by each mover on the way of a run, or only by one; `progress` is told the part that is

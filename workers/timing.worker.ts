@@ -6,14 +6,14 @@ import {
   openingsOf,
   runLine,
   runSheet,
-  steadinessOf,
   traceOf,
+  triedRun,
   type BegunRun,
   type FairSheet,
   type Opening,
   type RunLine,
   type RunSheet,
-  type Steadiness,
+  type TriedRun,
 } from '@/core/timing';
 
 /** A run as it is shown running beside another. */
@@ -31,14 +31,13 @@ export interface TimingWorkerApi {
   /** The lines of some runs, in their order. */
   lines: (course: Course, runs: readonly BegunRun[]) => Promise<RunLine[]>;
   track: (course: Course, run: BegunRun) => Promise<PaleTrack>;
-  /** How steady a hand a run asks for, others held beside it; `progress` is told the part that is done. */
-  steadiness: (
+  /** What tries of a run by an unsteady hand say; `progress` is told the part that is done. */
+  tried: (
     course: Course,
     run: Run,
-    others: readonly Run[],
     tries: number,
     progress: (part: number) => void,
-  ) => Promise<Steadiness>;
+  ) => Promise<TriedRun>;
   /** When one may come by each mover on the way of a run, or only by one. */
   openings: (
     course: Course,
@@ -70,9 +69,9 @@ expose({
     ];
     return transfer({ path, heading, ground }, [path.buffer, heading.buffer, ground.buffer]);
   },
-  steadiness: async (course, run, others, tries, progress) => {
+  tried: async (course, run, tries, progress) => {
     await loadPhysics(course);
-    return steadinessOf(course, run, tries, progress, others);
+    return triedRun(course, run, tries, progress);
   },
   openings: async (course, run, progress, only) => {
     await loadPhysics(course);

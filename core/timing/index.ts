@@ -43,10 +43,13 @@ export { type BeatShift, beatShifts, shiftOntoBeat } from './shift';
 export {
   difficultyOf,
   HAND,
+  maySteer,
   type SteadySection,
   type SteadySpan,
   type Steadiness,
   steadinessOf,
+  type TriedRun,
+  triedRun,
   TRIES,
 } from './steady';
 export { type CsvRun, timesCsv } from './csv';

@@ -1,7 +1,7 @@
 import { heavyRunRule } from '@/core/check';
 import { toCourse } from '@/core/course';
 import { loadPhysics, NotRunnable, ReplayRefused, type Run } from '@/core/run';
-import { steadinessOf } from '@/core/timing';
+import { maySteer, steadinessOf, triedRun } from '@/core/timing';
 
 /** A course as it is published, and the run that proves it. */
 interface Task {
@@ -15,9 +15,9 @@ interface Task {
 export async function readDifficulty({ document, run, tries }: Task): Promise<number | null> {
   try {
     const course = toCourse(JSON.parse(document));
-    if (heavyRunRule.check(course).length > 0) return null;
+    if (!maySteer(course) || heavyRunRule.check(course).length > 0) return null;
     await loadPhysics(course);
-    const { difficulty, spans } = steadinessOf(course, run, tries);
+    const { difficulty, spans } = steadinessOf(triedRun(course, run, tries));
     return spans.length > 0 ? Math.round(difficulty * 10) / 10 : null;
   } catch (error) {
     if (error instanceof ReplayRefused || error instanceof NotRunnable) return null;

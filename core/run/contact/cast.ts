@@ -16,13 +16,13 @@ import {
   BROADPHASE_MARGIN,
   newQueryBox,
   poseMover,
-  type QueryBox,
   type Capsule,
   fitsRestFrame,
   type InflatedShapes,
   type World,
 } from '../world';
 import { type RunState, SKIN } from '../state';
+import { isFreeOfLoose, outsideCurrentBounds } from './currentBounds';
 import { isDisabled } from './presence';
 
 /** What moves a collider at the state's tick; one that stays has a still pose. */
@@ -117,6 +117,7 @@ export function castCapsule(world: World, s: RunState, path: CapsulePath, out: C
   out.collider = -1;
   if (first >= 0 && first !== skip) castAgainstSolid(world, s, path, world.colliders[first], out);
   const { list, boxes } = solids;
+  const isFree = isFreeOfLoose(world, s, swept);
   // What is only rested on lies a skin away and cannot be touched: the room about the boxes is for others.
   const [lowX, lowY, lowZ] = [swept.x1 - ROOM, swept.y1 - ROOM, swept.z1 - ROOM];
   const [highX, highY, highZ] = [swept.x0 + ROOM, swept.y0 + ROOM, swept.z0 + ROOM];
@@ -126,7 +127,7 @@ export function castCapsule(world: World, s: RunState, path: CapsulePath, out: C
     if (lowZ < boxes[b + 2] || highZ > boxes[b + 5]) continue;
     const c = list[i];
     if (c.index === skip || c.index === first || c.piece === own) continue;
-    if (c.isDynamic && outsideCurrentBounds(world, s, c, swept)) continue;
+    if (c.isDynamic && (isFree || outsideCurrentBounds(world, s, c, swept))) continue;
     castAgainstSolid(world, s, path, c, out);
   }
   return out.collider >= 0;
@@ -149,23 +150,6 @@ function castAgainstSolid(
 
 /** The room about a collider's box that a sweep has no use for, m. */
 const ROOM = BROADPHASE_MARGIN - SKIN / 2;
-
-/**
- * Whether a collider of something loose, which may come to be anywhere, is not within a box now.
- * @param world the course made ready
- * @param s the run’s state
- * @param c the collider
- */
-export function outsideCurrentBounds(
-  world: World,
-  s: RunState,
-  c: Collider,
-  { x0, y0, z0, x1, y1, z1 }: QueryBox,
-): boolean {
-  const box = poseMover(world.movers, s, c.mover).about!;
-  if (x1 < box[0] || x0 > box[3] || y1 < box[1] || y0 > box[4]) return true;
-  return z1 < box[2] || z0 > box[5];
-}
 
 /** A capsule as a ball, in the frame of what it is swept or measured against. */
 const ball = newMovingBall();

@@ -1,6 +1,7 @@
 // What touches what: casts against the world, what is there, and standing clear.
 export { isDisabled, isOpen } from './presence';
 export { boxAround, outsideBox } from './near';
+export { isFreeOfLoose, outsideCurrentBounds } from './currentBounds';
 export {
   type CapsulePath,
   castAgainst,
@@ -8,7 +9,6 @@ export {
   gapTo,
   isBefore,
   newCapsulePath,
-  outsideCurrentBounds,
   poseOf,
   runnerPath,
   signedDistance,

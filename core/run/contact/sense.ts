@@ -14,7 +14,8 @@ import {
 import type { Trajectory, RunState } from '../state';
 import { isDisabled } from './presence';
 import { outsideBox } from './near';
-import { castAgainst, newCapsulePath, outsideCurrentBounds, poseOf, signedDistance } from './cast';
+import { isFreeOfLoose, outsideCurrentBounds } from './currentBounds';
+import { castAgainst, newCapsulePath, poseOf, signedDistance } from './cast';
 
 /** A sensor met within a tick, the part of the tick's way after which, and whether it is still within. */
 export interface Meeting {
@@ -35,10 +36,11 @@ export function sensorHits(world: World, s: RunState, trajectory: Trajectory): r
   const { sensors } = world.broadPhase.query(box);
   let found: Meeting[] | null = null;
   const { list, boxes } = sensors;
+  const isFree = isFreeOfLoose(world, s, box);
   for (let i = 0, b = 0; i < list.length; i++, b += 6) {
     if (outsideBox(box, boxes, b)) continue;
     const c = list[i];
-    if (c.isDynamic && outsideCurrentBounds(world, s, c, box)) continue;
+    if (c.isDynamic && (isFree || outsideCurrentBounds(world, s, c, box))) continue;
     if (isDisabled(world, s, c)) continue;
     const part = meets(world, s, c, trajectory);
     if (part >= 0 && c.mouth && isBelow(world, s, c, c.mouth)) continue;

@@ -3,7 +3,8 @@ import { poseMover, type SpawnPoint, type World } from '../world';
 import { restoreCheckpoint, type RunState, type EmitEvent, SKIN } from '../state';
 import { isDisabled } from './presence';
 import { boxAround } from './near';
-import { signedDistance, isBefore, outsideCurrentBounds } from './cast';
+import { outsideCurrentBounds } from './currentBounds';
+import { signedDistance, isBefore } from './cast';
 
 /** Puts the runner back to its last checkpoint, standing still. */
 export function respawn(world: World, s: RunState, say: EmitEvent): void {

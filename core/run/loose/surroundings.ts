@@ -10,16 +10,17 @@ const CLEAR = 0.25;
 /** Whether the runner is near nothing loose, m. */
 export function isClear(world: World, s: RunState): boolean {
   const body = world.bodies[s.size];
-  const [x, y, z] = [s.x, s.y + centreHeight(body), s.z];
+  const y = s.y + centreHeight(body);
   const way = 2 * DT * Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
   const own = body.radius + body.half + way + CLEAR;
-  return world.loose.every(({ at, drive, reach, piece }) => {
-    if (s.away[piece]) return true;
-    const dx = at[0] + s.dynamicPoses[drive] - x;
+  for (const { at, drive, reach, piece } of world.loose) {
+    if (s.away[piece]) continue;
+    const dx = at[0] + s.dynamicPoses[drive] - s.x;
     const dy = at[1] + s.dynamicPoses[drive + 1] - y;
-    const dz = at[2] + s.dynamicPoses[drive + 2] - z;
-    return dx * dx + dy * dy + dz * dz > (own + reach) * (own + reach);
-  });
+    const dz = at[2] + s.dynamicPoses[drive + 2] - s.z;
+    if (!(dx * dx + dy * dy + dz * dz > (own + reach) * (own + reach))) return false;
+  }
+  return true;
 }
 
 /** All that what is loose goes by besides the runner and the tick: gravity, what is away, and how movers go. */
@@ -56,7 +57,7 @@ export function isExposed(world: World, s: RunState): boolean {
 }
 
 /** Whether nothing of what is loose goes by differs. */
-export function areAlike(a: Float64Array, b: Float64Array): boolean {
+export function areAlike(a: ArrayLike<number>, b: ArrayLike<number>): boolean {
   for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
   return true;
 }

@@ -16,6 +16,8 @@ interface Frame {
   /** Whether the runner that led was near none of them. */
   readonly clear: boolean;
   readonly poses: Float64Array;
+  /** Whether all lies as it did at the two ticks before. */
+  readonly rests: boolean;
   /** For each of World.loose whether it is away. */
   readonly away: Uint8Array;
 }
@@ -61,7 +63,12 @@ class LeadingBodies implements LooseSimulation {
       poses.set(dynamicPoses.subarray(drive, drive + HALF), i * HALF),
     );
     const away = Uint8Array.from(world.loose, ({ piece }) => s.away[piece]);
-    this.frames.push({ surroundings, clear, poses, away });
+    const rests =
+      this.frames.length > 1 &&
+      this.frames
+        .slice(-2)
+        .every((frame) => areAlike(frame.poses, poses) && areAlike(frame.away, away));
+    this.frames.push({ surroundings, clear, poses, away, rests });
   }
 
   copy = (): LooseSimulation => this.bodies.copy();
@@ -75,10 +82,11 @@ class TapedBodies implements LooseSimulation {
   constructor(private readonly frameAt: (tick: number) => Frame) {}
 
   step(world: World, s: RunState): void {
-    const { clear, surroundings, poses, away } = this.frameAt(s.tick);
+    const { clear, surroundings, poses, away, rests } = this.frameAt(s.tick);
     if (!clear || !isClear(world, s) || !areAlike(surroundings, surroundingsOf(world, s))) {
       throw new OffTape();
     }
+    if (rests) return;
     const { dynamicPoses } = s;
     const { loose } = world;
     for (let n = 0, at = 0; n < loose.length; n++) {

@@ -7,6 +7,7 @@ import {
   castAgainst,
   isBefore,
   isDisabled,
+  isFreeOfLoose,
   newCapsulePath,
   outsideBox,
   outsideCurrentBounds,
@@ -106,35 +107,36 @@ function stopAgainst(s: RunState, c: Collider, nx: number, ny: number, nz: numbe
  */
 export function resolvePushers(world: World, s: RunState, path: Trajectory): number {
   const body = world.bodies[s.size];
-  const { movers, solids } = world.broadPhase.query(boxAround(body, s));
+  let about = boxAround(body, s);
+  let isFree = isFreeOfLoose(world, s, about);
+  const { movers, solids } = world.broadPhase.query(about);
   let pusher = -1;
   for (let i = 0; i < movers.list.length; i++) {
     const c = movers.list[i];
-    if (!isNear(world, s, c, movers.boxes, 6 * i) || isDisabled(world, s, c)) continue;
+    if (outsideBox(about, movers.boxes, 6 * i)) continue;
+    if (c.isDynamic && (isFree || outsideCurrentBounds(world, s, c, about))) continue;
+    if (isDisabled(world, s, c)) continue;
     const m = poseMover(world.movers, s, c.mover);
     // One-way faces push only who was before them.
     if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
     if (sweptOver(world, s, c, m, path)) {
       stopAgainst(s, c, met.nx, met.ny, world.lane === null ? met.nz : 0);
-      pusher = c.index;
-    } else if (pushedOut(world, s, c, path)) {
-      pusher = c.index;
+    } else if (!pushedOut(world, s, c, path)) {
+      continue;
     }
+    pusher = c.index;
+    about = boxAround(body, s);
+    isFree = isFreeOfLoose(world, s, about);
   }
   if (pusher < 0) return -1;
   for (let i = 0; i < solids.list.length; i++) {
     const c = solids.list[i];
-    if (!isNear(world, s, c, solids.boxes, 6 * i)) continue;
+    if (outsideBox(about, solids.boxes, 6 * i)) continue;
+    if (c.isDynamic && (isFree || outsideCurrentBounds(world, s, c, about))) continue;
     if (isDisabled(world, s, c) || c.oneWay) continue;
     if (signedDistance(world, s, body, c, s).distance < -CRUSH) return pusher;
   }
   return -1;
-}
-
-/** Whether a collider, whose box stands at a place of a list, may touch the runner where it is now. */
-function isNear(world: World, s: RunState, c: Collider, boxes: Float64Array, b: number): boolean {
-  const about = boxAround(world.bodies[s.size], s);
-  return !outsideBox(about, boxes, b) && !(c.isDynamic && outsideCurrentBounds(world, s, c, about));
 }
 
 /** Moves the runner out of a mover it overlaps, a skin away. Returns whether it had to be. */

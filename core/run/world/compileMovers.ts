@@ -9,7 +9,7 @@ import {
   type Motion,
 } from '../../motion';
 import { localGeometry, mayBeLoose, turnOf } from '../../pieces';
-import { LOOSE_SIZE, type Mover, type Movers } from './mover';
+import { DRIVE_SIZE, LOOSE_SIZE, type Mover, type Movers } from './mover';
 
 /** What turns goes within what shifts. */
 const rank = ({ kind }: Motion): number =>
@@ -109,6 +109,8 @@ class MoverCompiler {
   ): number {
     const { at, wake } = this.pieces[piece];
     const index = this.list.length;
+    // What is not a number is like no number it is compared with.
+    const unknown = new Float64Array(loose ? LOOSE_SIZE : driven ? DRIVE_SIZE : 0).fill(NaN);
     this.list.push({
       index,
       piece,
@@ -123,15 +125,11 @@ class MoverCompiler {
       pose: STILL,
       before: STILL,
       reach: 0,
-      about: loose ? new Float64Array(6) : null,
-      cached: { now: -1, last: -1, over: STILL, overBefore: STILL, drive: [], of: null },
+      cached: { now: -1, last: -1, over: STILL, overBefore: STILL, drive: unknown, of: null },
     });
-    if (driven) this.dynamicPoseSize += DRIVEN_SIZE;
+    if (driven) this.dynamicPoseSize += DRIVE_SIZE;
     if (loose) this.dynamicPoseSize += LOOSE_SIZE;
     this.depths.push(parent < 0 ? 0 : this.depths[parent] + 1);
     return index;
   }
 }
-
-/** Numbers kept of a driven mover: three now, and three at the tick before. */
-const DRIVEN_SIZE = 6;

@@ -25,9 +25,8 @@ export interface Mover {
   readonly turn: Matrix3;
   pose: Pose;
   before: Pose;
-  /** Of what is loose: how far its colliders reach from its foot, and the box about them now, m. */
+  /** Of what is loose: how far its colliders reach from its foot, m. */
   reach: number;
-  readonly about: Float64Array | null;
   readonly cached: PoseCache;
 }
 
@@ -41,7 +40,7 @@ export interface PoseCache {
   last: number;
   over: Pose;
   overBefore: Pose;
-  drive: readonly number[];
+  readonly drive: Float64Array;
   /** The numbers of the run that was asked for last. */
   of: Float64Array | null;
 }

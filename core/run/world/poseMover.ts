@@ -9,7 +9,7 @@ import {
   STILL,
   TICKS_PER_SECOND,
 } from '../../motion';
-import { LOOSE_SIZE, moverTick, type Clocks, type Mover } from './mover';
+import { DRIVE_SIZE, LOOSE_SIZE, moverTick, type Clocks, type Mover } from './mover';
 
 /** Brings a mover's pose, and the one before it, to the state's tick. */
 export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mover {
@@ -43,13 +43,13 @@ export function poseMover(list: readonly Mover[], s: Clocks, index: number): Mov
   cached.last = last;
   cached.over = over;
   cached.overBefore = overBefore;
-  if (m.drive >= 0) cached.drive = Array.from(s.dynamicPoses.subarray(m.drive, m.drive + 6));
+  if (m.drive >= 0) cached.drive.set(s.dynamicPoses.subarray(m.drive, m.drive + DRIVE_SIZE));
   return m;
 }
 
-function sameDrive(kept: readonly number[], drives: Float64Array, from: number): boolean {
+function sameDrive(kept: Float64Array, drives: Float64Array, from: number): boolean {
   for (let i = 0; i < kept.length; i++) if (kept[i] !== drives[from + i]) return false;
-  return kept.length > 0;
+  return true;
 }
 
 /** A mover's pose at a tick of its own; `back` is 3 for the numbers of the tick before. */
@@ -83,17 +83,12 @@ function poseLoose(m: Mover, { dynamicPoses: drives, tick }: Clocks): Mover {
   cached.of = drives;
   cached.now = tick;
   if (sameDrive(cached.drive, drives, drive)) return m;
-  cached.drive = Array.from(drives.subarray(drive, drive + LOOSE_SIZE));
+  cached.drive.set(drives.subarray(drive, drive + LOOSE_SIZE));
   const then = drive + LOOSE_SIZE / 2;
   let rests = true;
   for (let i = drive; rests && i < then; i++) rests = drives[i] === drives[i + LOOSE_SIZE / 2];
   m.pose = loosePose(m, drives, drive);
   m.before = rests ? m.pose : loosePose(m, drives, then);
-  for (let axis = 0; axis < 3; axis++) {
-    const foot = m.at[axis] + drives[drive + axis];
-    m.about![axis] = foot - m.reach;
-    m.about![axis + 3] = foot + m.reach;
-  }
   return m;
 }
 

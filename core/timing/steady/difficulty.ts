@@ -101,41 +101,53 @@ const toldSpan = (span: Span, ends: readonly TryEnd[]): SteadySpan => {
   return { ...span, through, tries: ends.length, ...wilson(through, ends.length) };
 };
 
+/** Whether tries by an unsteady hand say anything of a course: a stone that is flicked is steered along no line. */
+export const maySteer = ({ runner }: Course): boolean => runner.kind !== 'flick';
+
+/** What the tries of one run say: by its spans, and by its sections. */
+export type TriedRun = Pick<Steadiness, 'spans' | 'sections'>;
+
 /**
- * How steady a hand a finished run asks for: each span from mark to mark tried again and again by an unsteady
- * hand that means to do what was done. The course asks for no more than the steadiest line there is of each span:
- * other runs are tried as well, and where one of them comes through the same span more often, that is told.
+ * Tries each span of a finished run again and again, from mark to mark, by an unsteady hand that means to do what was
+ * done.
  *
  * @param course the course as it was run
  * @param run a run that got there
  * @param tries how often each span is tried
  * @param progress is told the part that is done, 0 to 1
- * @param others other runs that got there
- * @throws ReplayRefused when a run is of another course or simulation
+ * @throws ReplayRefused when the run is of another course or simulation
  */
-export function steadinessOf(
+export function triedRun(
   course: Course,
   run: Run,
   tries = TRIES,
   progress: (part: number) => void = () => {},
-  others: readonly Run[] = [],
-): Steadiness {
+): TriedRun {
   const world = buildWorld(course);
-  const lines = 1 + others.length;
-  const [own, ...besides] = [run, ...others].map((one, i) => {
-    const line = lineOf(course, world, one);
-    const ends = triesOf(world, line, tries, (part) => progress((i + part) / lines));
-    return { line, ends, spans: line.spans.map((span, at) => toldSpan(span, ends[at])) };
-  });
+  const line = lineOf(course, world, run);
+  const ends = triesOf(world, line, tries, progress);
+  return {
+    spans: line.spans.map((span, at) => toldSpan(span, ends[at])),
+    sections: sectionsOf(standsOf(line.trace.ground), line.spans, ends),
+  };
+}
+
+/**
+ * How steady a hand a run asks for. The course asks for no more than the steadiest line there is of each span: where
+ * another run comes through the same span more often, that is told.
+ * @param own what the run's tries say
+ * @param others what those of other runs say
+ */
+export function steadinessOf(own: TriedRun, others: readonly TriedRun[] = []): Steadiness {
   const best = own.spans.map((span, at) =>
-    besides
+    others
       .flatMap(({ spans }) => (isSame(spans[at], span) ? [spans[at]] : []))
       .reduce((a, b) => (b.through > a.through ? b : a), span),
   );
   const falls = fallsOf(best);
   return {
     spans: best.map(({ through, low, high }, at) => ({ ...own.spans[at], through, low, high })),
-    sections: sectionsOf(standsOf(own.line.trace.ground), own.line.spans, own.ends),
+    sections: own.sections,
     falls,
     difficulty: difficultyOf(falls),
     ownDifficulty: difficultyOf(fallsOf(own.spans)),

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import type { Run } from '@/core/run';
-import { PROPOSAL_TRIES, proposedTargets, unmetTargets } from '@/core/timing';
+import { maySteer, PROPOSAL_TRIES, proposedTargets, unmetTargets } from '@/core/timing';
 import { beginSteadiness } from '@/workers/timing';
 import { NumberField, runTime, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
@@ -57,7 +57,7 @@ export function Targets() {
           No run known here meets {unmet.join(' or ')}: your proof took {runTime(proof!.time)}.
         </Text>
       )}
-      {holds && <Proposal key={hash} run={proof.run} time={proof.time} />}
+      {holds && maySteer(course) && <Proposal key={hash} run={proof.run} time={proof.time} />}
     </View>
   );
 }

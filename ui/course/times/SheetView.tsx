@@ -3,7 +3,7 @@ import { Fragment, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Course } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
-import type { RunSheet } from '@/core/timing';
+import { maySteer, type RunSheet } from '@/core/timing';
 import { runTime, Text, timeGap } from '../../parts';
 import { isWhole } from '../../state/attempts';
 import { SPACE } from '../../theme';
@@ -64,7 +64,9 @@ export function SheetView({ id, course, shown, runs, sheet, names, children }: S
       <Fairness key={`fair ${shown.key}`} id={id} course={course} begun={shown} onWatch={watch} />
       {sheet.finished && isWhole(shown) && (
         <Fragment key={shown.key}>
-          <HowHard course={course} run={shown.run} others={othersBeside(shown, runs)} />
+          {maySteer(course) && (
+            <HowHard course={course} run={shown.run} others={othersBeside(shown, runs)} />
+          )}
           <Openings course={course} run={shown.run} />
         </Fragment>
       )}
