@@ -75,7 +75,15 @@ test('on a phone: build ten pieces from empty, run them, publish, and somebody e
   await expect(page.getByTestId('qr-code')).toBeVisible();
   await page.getByLabel('Close').tap();
 
+  // What is said of it is filled in where it is published, and whether others may take it apart.
+  await page.getByTestId('course-description').fill('Ten pieces over the flats');
+  await page.getByLabel('Others may take it apart').click();
+  await page.getByTestId('publish').tap();
+  await expect(page.getByLabel('Published as it is now')).toBeVisible();
+
   const other = await open(new URL(link).pathname, 'phone');
+  await expect(other.getByText('Ten pieces over the flats')).toBeVisible();
+  await expect(other.getByTestId('kept-whole')).toBeVisible();
   await expect(other.getByText('Nobody has finished it yet')).toBeVisible();
   await other.getByTestId('play-run').tap();
   await run(other);

@@ -116,6 +116,7 @@ test('what players see is framed along the way, and the course’s picture is ta
   await page.getByRole('tab', { name: 'Course', exact: true }).tap();
   await page.getByRole('checkbox', { name: 'Show what players see' }).tap();
   await expect(page.getByTestId('camera-frame')).toBeVisible();
+  await page.getByTestId('phase-share').tap();
   const picture = page.getByTestId('course-picture').locator('img');
   const before = await picture.getAttribute('src');
   await page.getByTestId('take-picture').tap();

@@ -275,6 +275,8 @@ export const CourseSchema = v.looseObject({
   welcome: v.optional(text(200)),
   /** What is said of it where it is found. */
   description: v.optional(text(1000)),
+  /** Whether others may go on with a copy of it; they may where nothing is said. */
+  mayCopy: v.optional(v.boolean()),
   /** The courses it was copied from, one from the other. */
   origins: v.optional(OriginsSchema),
   targets: v.optional(TargetsSchema),

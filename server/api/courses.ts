@@ -83,6 +83,7 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   limits.sent(req, textOf(req).length);
   const course = taken(await pool.run('takeCourse', textOf(req)));
   const maker = await makerOrNew(context, req, res);
+  if (course.copyOf !== null) await checkCopying(db, course.copyOf, maker.id);
   await limits.anotherCourse(db, maker.id);
   await limits.keep(db, maker.id, course.bytes);
   const now = Date.now();
@@ -114,6 +115,17 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   if (there) return sendSame(context, res, row, course);
   res.status(201);
   await sendCourse(db, res, { ...row, document: course.document, proof: null });
+}
+
+/** @throws HttpError 403 where a course is of somebody else who keeps it whole */
+async function checkCopying(db: Knex, slug: string, maker: string): Promise<void> {
+  const kept = await db<PublishedRow>('published')
+    .join('courses', 'courses.id', 'published.course')
+    .where({ slug })
+    .whereNot('courses.maker', maker)
+    .whereRaw("json_extract(published.document, '$.mayCopy') = 0")
+    .first('slug');
+  if (kept) throw new HttpError(403, 'whole', 'Its maker keeps this course whole: it can be run.');
 }
 
 /**

@@ -43,6 +43,8 @@ export interface TakenCourse extends Summary {
   readonly revision: number;
   /** The name it was given where it was made, if any. */
   readonly id: string | null;
+  /** The link of the course it is a copy of, if any. */
+  readonly copyOf: string | null;
 }
 
 /** Why something sent in is not kept. */
@@ -96,6 +98,7 @@ export function takeCourse(body: string): TakenCourse | Refusal {
     packed: pack(document),
     revision: sent.output.revision,
     id: sent.output.id ?? null,
+    copyOf: course.origins?.[0]?.slug ?? null,
   };
 }
 

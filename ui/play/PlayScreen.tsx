@@ -133,7 +133,13 @@ function Published({ data }: { data: PublishedCourse }) {
               its list stays as it is.
             </Text>
           )}
-          <Button title="Take it apart as my own" busy={create.isPending} onPress={copy} />
+          {course.mayCopy === false && !data.own ? (
+            <Text as="small" tint="slate" testID="kept-whole">
+              Its maker keeps it whole: it can be run, not taken apart.
+            </Text>
+          ) : (
+            <Button title="Take it apart as my own" busy={create.isPending} onPress={copy} />
+          )}
         </View>
         <View style={{ flex: wide ? 1 : undefined, gap: SPACE.l }}>
           {course.targets && (

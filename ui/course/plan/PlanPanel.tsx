@@ -1,20 +1,14 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  KIND_WORDS,
-  MAX_NAME,
-  nameProblem,
-  type Course,
-  type CourseKind,
-  type CourseSpace,
-} from '@/core/course';
+import { KIND_WORDS, type Course, type CourseKind, type CourseSpace } from '@/core/course';
 import { setKind } from '@/core/edit';
 import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
 import { Button, Choices, Field, NumberField, Origins, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { Expected } from '../screen/Expected';
+import { NameField } from '../screen/NameField';
 import { SPACE } from '../../theme';
 import { useLay } from '../lay/layStore';
 import { reshape } from '../screen/reshape';
@@ -43,14 +37,7 @@ export function PlanPanel() {
   if (sketching) return <SketchPanel />;
   return (
     <View style={{ gap: SPACE.l }}>
-      <Field
-        label="Name"
-        value={course.name}
-        maxLength={MAX_NAME}
-        error={nameProblem(course.name) ?? undefined}
-        onChangeText={(name) => set({ name }, 'name')}
-        testID="course-name"
-      />
+      <NameField />
       <Choices
         label="Kind"
         value={course.kind}
@@ -71,23 +58,6 @@ export function PlanPanel() {
       <SketchPanel />
       <RunnerOptions />
       <Targets />
-      <Field
-        label="Welcome line"
-        value={course.welcome ?? ''}
-        maxLength={200}
-        placeholder="What players read before they run"
-        onChangeText={(welcome) => set({ welcome: welcome || undefined }, 'welcome')}
-      />
-      <Field
-        label="Description"
-        multiline
-        value={course.description ?? ''}
-        maxLength={1000}
-        placeholder="What it is found by, beside its name"
-        onChangeText={(description) =>
-          set({ description: description || undefined }, 'description')
-        }
-      />
       <Field
         label="Notes"
         multiline

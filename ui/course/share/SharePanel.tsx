@@ -1,22 +1,22 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Card, CoursePicture, Text, copyText, canHandOver, handOver } from '../../parts';
+import { Button, Text, copyText, canHandOver, handOver } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
-import { SPACE, useColours } from '../../theme';
+import { SPACE } from '../../theme';
 import { useCheckOf, useFindings } from '../screen/useFindings';
+import { AsSeen } from './AsSeen';
+import { Checklist } from './Checklist';
 import { CodeAndFile } from './CodeAndFile';
 import { Notes } from './Notes';
 import { OtherFiles } from './OtherFiles';
-import { Proof } from './Proof';
 import { QrCode } from './QrCode';
 import { TakeDown } from './TakeDown';
 import { usePublish } from './usePublish';
 
-/** Proof, publishing, and the link, code and file that others open. */
+/** One place for all of publishing: what has to be so, what others see, and the link, code and file they open. */
 export function SharePanel({ onRun }: { onRun: () => void }) {
-  const colours = useColours();
   const id = useCourse((s) => s.id);
   const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
@@ -32,10 +32,13 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const link = published && `${window.location.origin}/play/${published.slug}`;
   return (
     <View style={{ gap: SPACE.l }}>
-      <Card style={{ overflow: 'hidden', backgroundColor: colours.shallows }}>
-        <CoursePicture course={course} width={420} height={150} />
-      </Card>
-      <Proof time={data?.proof?.time} fresh={fresh} errors={errors} onRun={onRun} />
+      <Checklist
+        course={course}
+        time={data?.proof?.time}
+        fresh={fresh}
+        errors={errors}
+        onRun={onRun}
+      />
       {fresh && !down && (
         <Button
           kind={current ? 'plain' : 'main'}
@@ -48,6 +51,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
         />
       )}
       {!down && link && <PlayLink link={link} name={course.name} />}
+      <AsSeen slug={published?.slug} />
       {published && <TakeDown id={id} shown={published.shown} />}
       {published && <Notes id={id} />}
       <CodeAndFile />
@@ -64,18 +68,18 @@ function PlayLink({ link, name }: { link: string; name: string }) {
       <Text as="smallFigures" selectable testID="share-link">
         {link}
       </Text>
-      <View style={{ flexDirection: 'row', gap: SPACE.s }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
         <Button
           title="Copy the link"
           icon="link"
           onPress={() => void copyText(link, 'Link')}
-          style={{ flex: 1 }}
+          style={{ flexGrow: 1 }}
         />
         <Button
           title="Show as a code"
           icon="maximize"
           onPress={() => setScanned(true)}
-          style={{ flex: 1 }}
+          style={{ flexGrow: 1 }}
           testID="show-qr"
         />
       </View>

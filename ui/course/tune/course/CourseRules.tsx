@@ -5,7 +5,6 @@ import { KINDNESS } from '@/core/pieces';
 import { Button, Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { PictureOptions } from './PictureOptions';
 import { Flow, Section } from '../figures/Section';
 import { TempoOptions } from './TempoOptions';
 import { Camera } from './CameraRules';
@@ -66,7 +65,6 @@ export function CourseRules() {
       </Section>
       <Legs />
       <Camera />
-      <PictureOptions />
       <TempoOptions />
     </View>
   );

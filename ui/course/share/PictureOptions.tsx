@@ -4,19 +4,17 @@ import type { PictureCamera } from '@/core/course';
 import { USUAL_FIELD } from '@/core/formats';
 import type { Vec3 } from '@/core/geometry';
 import { eyePlace } from '@/core/sight';
-import { Button, CoursePicture, NumberField, Text } from '../../../parts';
-import { lookFrom, useView } from '../../../scene';
-import { useEditing } from '../../../state/panelSnapshot';
-import { RADIUS, useColours } from '../../../theme';
-import { Flow, Section } from '../figures/Section';
+import { Button, NumberField, Text } from '../../parts';
+import { lookFrom, useView } from '../../scene';
+import { useEditing } from '../../state/panelSnapshot';
+import { SPACE } from '../../theme';
 
 const tenths = (p: Vec3): [number, number, number] =>
   p.map((v) => Math.round(v * 10) / 10) as [number, number, number];
 
-/** The picture that stands for the course wherever it is listed or shared, and from where it is taken. */
+/** From where the picture is taken that stands for the course wherever it is listed or shared. */
 export function PictureOptions() {
   const { course, edit } = useEditing();
-  const colours = useColours();
   const { picture } = course;
   const set = (next: PictureCamera | undefined, merge?: string) =>
     edit((now) => setRule(now, 'picture', next), merge);
@@ -25,22 +23,12 @@ export function PictureOptions() {
     set({ ...picture, at: tenths(eyePlace(view)), look: tenths(view.target) });
   };
   return (
-    <Section title="Picture">
-      <Text tint="slate">
+    <View style={{ gap: SPACE.s }}>
+      <Text as="small" tint="slate">
         {picture
           ? 'Taken from a place of yours. It changes with the course.'
           : 'Taken as usual. Turn the view to what players should see first and take it from there.'}
       </Text>
-      <View
-        testID="course-picture"
-        style={{
-          backgroundColor: colours.shallows,
-          borderRadius: RADIUS.m,
-          overflow: 'hidden',
-        }}
-      >
-        <CoursePicture course={course} width={420} height={132} />
-      </View>
       {picture && (
         <NumberField
           label="Field of view"
@@ -51,8 +39,14 @@ export function PictureOptions() {
           onChange={(field) => set({ ...picture, field }, 'picture field')}
         />
       )}
-      <Flow>
-        <Button title="Take it from here" icon="camera" testID="take-picture" onPress={take} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
+        <Button
+          title="Take it from here"
+          icon="camera"
+          testID="take-picture"
+          onPress={take}
+          style={{ flexGrow: 1 }}
+        />
         {picture && (
           <>
             <Button
@@ -61,11 +55,17 @@ export function PictureOptions() {
               onPress={() =>
                 useView.getState().look(lookFrom(picture.at as Vec3, picture.look as Vec3))
               }
+              style={{ flexGrow: 1 }}
             />
-            <Button title="As usual" icon="rotate-ccw" onPress={() => set(undefined)} />
+            <Button
+              title="As usual"
+              icon="rotate-ccw"
+              onPress={() => set(undefined)}
+              style={{ flexGrow: 1 }}
+            />
           </>
         )}
-      </Flow>
-    </Section>
+      </View>
+    </View>
   );
 }
