@@ -88,11 +88,21 @@ test('what differs from a version is told piece by piece, and some of it brought
     page.getByText('Of the pieces since then 1 came, 1 is gone, 1 was moved.'),
   ).toBeVisible();
   await expect(page.getByText('moved since by 1.00 m')).toBeVisible();
+  // The same in the scene, and back to the list.
+  await page.getByTestId('compare-in-scene').tap();
+  await expect(page.getByTestId('compared-key')).toContainText('Since version 1');
+  for (const words of ['1 came', '1 gone', '1 moved']) {
+    await expect(page.getByTestId('compared-key')).toContainText(words);
+  }
+  await page.getByTestId('phase-lay').tap();
+  await page.getByTestId('compared-list').tap();
   await page.getByTestId(`differs-${short.pieces[2].id}`).tap();
   await page.getByTestId('bring-chosen').tap();
   await expect(page.getByTestId('save-state')).toContainText('4 pieces');
   await page.getByText('Undo', { exact: true }).tap();
   await expect(page.getByTestId('save-state')).toContainText('3 pieces');
+  await page.getByLabel('Leave the comparison').tap();
+  await expect(page.getByTestId('compared-key')).toHaveCount(0);
 });
 
 test('the sheet of two versions put off changes nothing; asked for again it is there', async ({

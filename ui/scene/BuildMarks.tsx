@@ -1,13 +1,15 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { GridFrame, PieceInHand, WorkPlane } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { applyPose, type Motion, poseAt, TICKS_PER_SECOND } from '@/core/motion';
 import { pieceBounds, worldMotion, worldParts } from '@/core/pieces';
 import { bakeParts, joinBaked } from './bake';
+import { boxEdges } from './boxEdges';
 import { rigidOffset } from './rigidOffset';
 import { facetGeometry, lineGeometry } from './geometry';
 import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
+import { useDisposal } from './useDisposal';
 
 interface GhostProps {
   /** The piece in hand; its own place does not matter. */
@@ -121,25 +123,6 @@ export function PlaneGrid({ plane, step, about, frame }: PlaneGridProps) {
       <lineSegments geometry={geometry} material={INK} />
     </group>
   );
-}
-
-function useDisposal(...geometries: { dispose: () => void }[]): void {
-  // The list is as long as its component has geometries, always.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  useEffect(() => () => geometries.forEach((geometry) => geometry.dispose()), geometries);
-}
-
-function boxEdges(low: Vec3, high: Vec3, by: number, out: number[]): void {
-  const x = [low[0] - by, high[0] + by];
-  const y = [low[1] - by, high[1] + by];
-  const z = [low[2] - by, high[2] + by];
-  for (const a of [0, 1]) {
-    for (const b of [0, 1]) {
-      out.push(x[0], y[a], z[b], x[1], y[a], z[b]);
-      out.push(x[a], y[0], z[b], x[a], y[1], z[b]);
-      out.push(x[a], y[b], z[0], x[a], y[b], z[1]);
-    }
-  }
 }
 
 /** Dashes along the way of a mover's middle, or of a swing's tip. */

@@ -8,6 +8,7 @@ export * from './MovingPieces';
 export * from './Surroundings';
 export * from './GroundPaint';
 export * from './BuildMarks';
+export * from './ComparedMarks';
 export * from './BoardTexts';
 export * from './UnderPicture';
 export * from './Runner';

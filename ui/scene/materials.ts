@@ -127,6 +127,13 @@ export const PALE = facets('#F3EFE7', 0.6, 0.5);
 export const PALE_INK = lines('#1F2A2E', 0.3);
 export const FOAM = lines('#FFFFFF', 0.75);
 export const CHOSEN = lines('#2F5A42', 1, true);
+/** What tells a course from an earlier version, over whatever is drawn there. */
+export const COMPARED = {
+  came: lines('#2F5A42', 1, true),
+  gone: lines('#B4472E', 1, true),
+  moved: lines('#155A6B', 1, true),
+  changed: lines('#7A5A94', 1, true),
+};
 export const PLUMB = lines('#3F6B52', 0.9);
 export const MOVER_PATH = lines('#2C7A8C', 1);
 export const REGION_EDGE = lines('#2C7A8C', 0.8);

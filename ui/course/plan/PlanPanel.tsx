@@ -1,5 +1,4 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { KIND_WORDS, type Course, type CourseKind, type CourseSpace } from '@/core/course';
 import { setKind } from '@/core/edit';
@@ -16,7 +15,8 @@ import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
 import { Targets } from './Targets';
 import { within } from './within';
-import { VersionsSheet } from '../screen/VersionsSheet';
+import { VersionsSheet } from '../versions/VersionsSheet';
+import { useVersions } from '../versions/versionsStore';
 
 const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
   value,
@@ -30,7 +30,6 @@ const SPACES: readonly { value: CourseSpace; label: string }[] = [
 export function PlanPanel() {
   const { course } = useEditing();
   const id = useCourse((s) => s.id);
-  const [versions, setVersions] = useState(false);
   const sketching = useLay((s) => s.sketching !== null);
   const set = useSet();
   // What is drawn over the course and what is said of it belong together: the rest steps back.
@@ -78,8 +77,12 @@ export function PlanPanel() {
         onPress={() => router.push(`/course/${id}/times` as never)}
         testID="plan-times"
       />
-      <Button title="Earlier versions" icon="clock" onPress={() => setVersions(true)} />
-      <VersionsSheet open={versions} onClose={() => setVersions(false)} />
+      <Button
+        title="Earlier versions"
+        icon="clock"
+        onPress={() => useVersions.getState().set({ open: true })}
+      />
+      <VersionsSheet />
     </View>
   );
 }

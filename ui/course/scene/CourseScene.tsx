@@ -40,6 +40,7 @@ import { pickTool } from '../lay/tools/pickTool';
 import { poseTool } from '../lay/tools/poseTool';
 import { useTune, useTuneOf } from '../tune/tuneStore';
 import { useMeantWay } from '../screen/useMeantWay';
+import { ComparedInScene } from '../versions/ComparedScene';
 import { useGhost } from './useGhost';
 
 /** What is being done over the scene: looked at, built, tuned, or sketched. */
@@ -121,6 +122,7 @@ function Contents({ work }: { work: Work }) {
       <Scrubbed moment={moment} />
       <Laid tide={tide} moment={moment} building={building} />
       <RunLines />
+      <ComparedInScene />
       {building && showShapes && <Shapes moment={moment} />}
       <Grid work={work} handed={building && inHand !== null} />
       {building && <KitGhost />}

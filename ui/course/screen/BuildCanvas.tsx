@@ -10,6 +10,7 @@ import { CourseScene } from '../scene/CourseScene';
 import { FlyPad } from '../scene/FlyPad';
 import { ViewTools } from '../scene/ViewTools';
 import { Scrubber } from '../tune/motion/Scrubber';
+import { ComparedKey } from '../versions/ComparedScene';
 import { WaySaid } from '../way/WaySaid';
 import { ChoiceSaid } from './ChoiceSaid';
 import { HandOrChoice } from './HandOrChoice';
@@ -44,6 +45,7 @@ export function BuildCanvas({ phase, work, focused, onTune, onRunHere }: BuildCa
           {(building || work === 'sketch') && <ViewTools bare={phase === 'tune' && !wide} />}
         </View>
         <View pointerEvents="box-none" style={{ padding: SPACE.s, gap: SPACE.s }}>
+          <ComparedKey />
           {building && <WaySaid />}
           {building && <Flying />}
           {phase === 'tune' && <Scrubber />}

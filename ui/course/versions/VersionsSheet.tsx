@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ago, Fault, IconButton, Loading, ListItem, Sheet, showToast, Text } from '../../parts';
 import { api } from '../../state/api';
@@ -7,13 +7,18 @@ import { useCourse } from '../../state/courseStore';
 import { whenSaved } from '../../state/useOpenCourse';
 import { VersionCompare } from './VersionCompare';
 import { VersionName, type Version } from './VersionName';
+import { useVersions } from './versionsStore';
 
 /** Earlier versions of the open course; going back to one makes a new version of it. */
-export function VersionsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function VersionsSheet() {
   const id = useCourse((s) => s.id);
   const revision = useCourse((s) => s.revision);
   const [naming, setNaming] = useState<number | null>(null);
-  const [comparing, setComparing] = useState<number | null>(null);
+  const { open, comparing, set } = useVersions();
+  const setComparing = (to: number | null) => set({ comparing: to });
+  const onClose = () => set({ open: false });
+  // With the panel it is in it goes; it does not wait for the next course.
+  useEffect(() => () => set({ open: false, comparing: null }), [set]);
   const { replace, undo } = useCourse.getState();
   const list = useQuery({
     queryKey: ['versions', id, revision],

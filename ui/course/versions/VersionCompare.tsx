@@ -18,6 +18,7 @@ import { api } from '../../state/api';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
 import { pieceName } from '../tune/words';
+import { useVersions } from './versionsStore';
 
 /** Differences that are listed at once. */
 const MOST = 80;
@@ -50,18 +51,19 @@ export function VersionCompare({ id, revision, onBack, onDone }: CompareProps) {
         />
       )}
       {!data && !error && <Loading what="Looking for the version" />}
-      {data && <Compared version={data} revision={revision} onDone={onDone} />}
+      {data && <Compared {...{ id, revision, onDone }} version={data} />}
     </>
   );
 }
 
 interface ComparedProps {
+  readonly id: string;
   readonly version: Course;
   readonly revision: number;
   readonly onDone: () => void;
 }
 
-function Compared({ version, revision, onDone }: ComparedProps) {
+function Compared({ id, version, revision, onDone }: ComparedProps) {
   const course = useCourse((s) => s.course);
   const difference = useMemo(() => compareCourses(version, course), [version, course]);
   const rows = useMemo(() => rowsOf(difference), [difference]);
@@ -90,6 +92,17 @@ function Compared({ version, revision, onDone }: ComparedProps) {
         <Pictured course={course} words="As it is now" />
       </View>
       <Text tint="slate">{differenceWords(difference)}</Text>
+      {rows.length > 0 && (
+        <Button
+          title="Show it in the scene"
+          icon="eye"
+          onPress={() => {
+            useVersions.getState().set({ inScene: { id, revision, version } });
+            onDone();
+          }}
+          testID="compare-in-scene"
+        />
+      )}
       {rows.length > 0 && (
         <View style={{ flexDirection: 'row', gap: SPACE.s }}>
           <Button
