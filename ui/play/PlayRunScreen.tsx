@@ -1,9 +1,7 @@
 import { router } from 'expo-router';
 import { emptyCourse } from '@/core/course';
-import { Fault, Loading, Text } from '../parts';
+import { Fault, Loading } from '../parts';
 import { FinishActions } from '../run/finish/FinishActions';
-import { effortOf } from '../run/finish/effort';
-import { FinishPanel } from '../run/finish/FinishPanel';
 import { usePales } from '../run/pale/usePales';
 import { RunView } from '../run/RunView';
 import { NextInSeries } from '../series/NextInSeries';
@@ -12,6 +10,7 @@ import { usePublished, useSeries } from '../state/queries';
 import { useReplay } from '../state/useBest';
 import { useAttempts } from './attempts';
 import { useBesideWishes } from './besideRuns';
+import { HeldFinish } from './HeldFinish';
 import { SendRun } from './SendRun';
 import { useTellEnds } from './useTellEnds';
 
@@ -57,27 +56,20 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
         tell(attempts.of(run.seed)?.attempt, result);
       }}
       finished={(finished, again) => (
-        <FinishPanel
+        <HeldFinish
+          key={finished.run.seed}
           result={finished.result}
-          best={best}
-          targets={data.course.targets}
-          effort={effortOf(data.course)}
-          kind={data.course.kind}
+          against={best && { name: against.name, result: best }}
+          course={data.course}
         >
-          {best && (
-            <Text as="small" tint="slate" testID="held-against">
-              Held against {against.name}.
-            </Text>
-          )}
           <SendRun
-            key={finished.run.seed}
             slug={slug}
             finished={finished}
             attempt={attempts.of(finished.run.seed)?.attempt}
           />
           {whole && <NextInSeries series={whole} slug={slug} />}
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />
-        </FinishPanel>
+        </HeldFinish>
       )}
     />
   );

@@ -52,15 +52,9 @@ function Key({ compared }: { readonly compared: ComparedVersion }) {
   return (
     <View testID="compared-key" style={{ alignSelf: 'flex-start' }}>
       <Card
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          columnGap: SPACE.m,
-          paddingLeft: SPACE.m,
-        }}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, paddingLeft: SPACE.m }}
       >
-        <View aria-live="polite">
+        <View aria-live="polite" style={{ flexShrink: 1, paddingVertical: SPACE.xs }}>
           <Text as="smallStrong">Since version {compared.revision}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.m }}>
             {some.map(([what, count]) => (
@@ -81,7 +75,7 @@ function Key({ compared }: { readonly compared: ComparedVersion }) {
             {some.length === 0 && <Text as="small">No piece differs</Text>}
           </View>
         </View>
-        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center', paddingVertical: SPACE.xs }}>
           <Button
             title="List"
             onPress={() => {
