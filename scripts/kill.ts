@@ -1,5 +1,5 @@
-// npm run kill: ends the server at any moment while courses, kits, recordings and players' runs are sent to
-// it, starts it again, and looks whether all it had said it keeps is there.
+// npm run kill: ends the server at any moment while courses, kits, recordings, series, likes and players' runs are
+// sent to it, starts it again, and looks whether all it had said it keeps is there, and Explore finds it.
 import { toKit } from '@/core/edit';
 import { TestServer } from '@/e2e/support/server';
 import { HARD, noise, rowOf, walkRight } from './support/built';
@@ -15,6 +15,11 @@ interface Promised {
   readonly kits: Map<string, string>;
   readonly recordings: Map<string, Buffer>;
   best: number;
+  /** What the series was called last, and what it was being called when the server was ended. */
+  series: string;
+  /** Whether somebody else likes the course, and what was being said of that last. */
+  liked: boolean;
+  liking: boolean;
 }
 
 /** Sends one thing after the other until the server is gone. */
@@ -40,7 +45,16 @@ async function main(): Promise<void> {
     kits: new Map(),
     recordings: new Map(),
     best: Infinity,
+    series: 'Kill 0, series 0',
+    liked: false,
+    liking: false,
   };
+  const { id: series } = await maker.json<{ id: string }>('POST', '/series', {
+    name: promised.series,
+    courses: [slug],
+  });
+  let other = new Somebody(server.port);
+  await other.json('PUT', `/published/${slug}/like`, { liked: false });
   const runs = Array.from({ length: 120 }, (_, i) => walkRight(course, 120 - i, 0));
   let lost = 0;
   let acknowledged = 0;
@@ -92,13 +106,29 @@ async function main(): Promise<void> {
       promised.best = Math.min(promised.best, time);
       acknowledged++;
     });
+    const naming = untilGone(async (i) => {
+      const name = `Kill ${kill}, series ${i}`;
+      await now.json('PUT', `/series/${series}`, { name, courses: [slug] });
+      promised.series = name;
+      acknowledged++;
+    });
+    const fan = other;
+    const liking = untilGone(async () => {
+      promised.liking = !promised.liked;
+      await fan.json('PUT', `/published/${slug}/like`, { liked: promised.liking });
+      promised.liked = promised.liking;
+      acknowledged++;
+    });
     await new Promise((resolve) => setTimeout(resolve, 40 + Math.random() * 700));
     await server.kill();
-    await Promise.all([saving, keeping, recording, running]);
+    await Promise.all([saving, keeping, recording, running, naming, liking]);
     now.close();
+    fan.close();
     await server.start(HARD);
     maker = now.before(server.port);
+    other = fan.before(server.port);
     lost += await lacking(maker, promised, id, slug);
+    lost += await lackingOutside(other, promised, { series, slug });
     if ((kill + 1) % 20 === 0) console.log(`${kill + 1} kills, ${acknowledged} kept, ${lost} lost`);
   }
   await server.remove();
@@ -145,6 +175,40 @@ async function lacking(
   );
   const own = best.find((one) => one.own)?.time ?? Infinity;
   if (own > promised.best) lost++;
+  return lost;
+}
+
+/** How much is not there of what everybody sees. Learns what was kept without a word. */
+async function lackingOutside(
+  other: Somebody,
+  promised: Promised,
+  { series, slug }: { readonly series: string; readonly slug: string },
+): Promise<number> {
+  let lost = 0;
+  const { name, courses } = await other.json<{ name: string; courses: { slug: string }[] }>(
+    'GET',
+    `/series/${series}`,
+  );
+  // One name further may have been kept without a word.
+  const [, kill, i] = /^Kill (\d+), series (\d+)$/.exec(promised.series)!;
+  const further = new RegExp(`^Kill (${kill}, series ${Number(i) + 1}|\\d+, series 0)$`);
+  if (name !== promised.series && !further.test(name)) lost++;
+  if (courses.length !== 1 || courses[0].slug !== slug) lost++;
+  promised.series = name;
+  const { liked, likes } = await other.json<{ liked: boolean; likes: number }>(
+    'GET',
+    `/published/${slug}`,
+  );
+  if (liked !== promised.liked && liked !== promised.liking) lost++;
+  // What is counted is what there is, also where the server was ended between the two.
+  if (likes !== (liked ? 1 : 0)) lost++;
+  promised.liked = liked;
+  promised.liking = liked;
+  const found = await other.json<{ courses: { slug: string; likes: number }[] }>(
+    'GET',
+    '/explore?sort=liked',
+  );
+  if (!found.courses.some((one) => one.slug === slug && one.likes === likes)) lost++;
   return lost;
 }
 

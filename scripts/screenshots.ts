@@ -1,6 +1,8 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import type { Course } from '../core/course';
+import { layPieces, movePieces } from '../core/edit';
 import { replay } from '../core/run';
 import { endsOf, partsOf } from '../core/timing';
 import { DEMO_COURSES } from '../demo/courses';
@@ -22,6 +24,7 @@ async function main(): Promise<void> {
   try {
     await onPhone(browser, server.url);
     await onWide(browser, server.url);
+    await joinPairs(browser);
   } finally {
     await browser.close();
     await server.remove();
@@ -34,7 +37,8 @@ async function allRead(page: Page, url: string): Promise<void> {
     const { courses } = (await (await page.request.get(`${url}/api/explore`)).json()) as {
       courses: { runner: string; difficulty: number | null }[];
     };
-    if (courses.every(({ runner, difficulty }) => runner === 'flick' || difficulty !== null)) return;
+    if (courses.every(({ runner, difficulty }) => runner === 'flick' || difficulty !== null))
+      return;
     await page.waitForTimeout(1000);
   }
 }
@@ -43,6 +47,47 @@ const shoot = async (page: Page, name: string, settle = 1500) => {
   await page.waitForTimeout(settle);
   await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
 };
+
+/** Of a view that is shown at both sizes the picture of each. */
+const pairs = new Map<string, { phone?: Buffer; wide?: Buffer }>();
+const shootHalf = async (page: Page, name: string, side: 'phone' | 'wide', settle = 1500) => {
+  await page.waitForTimeout(settle);
+  pairs.set(name, { ...pairs.get(name), [side]: await page.screenshot() });
+};
+
+/** The two pictures of each view side by side. */
+async function joinPairs(browser: Browser): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1360, height: 676 } });
+  for (const [name, { phone: small, wide: large }] of pairs) {
+    const image = (picture: Buffer, width: number) =>
+      `<img width=${width} src="data:image/png;base64,${picture.toString('base64')}">`;
+    await page.setContent(
+      `<body style="margin:0;display:flex;gap:24px;align-items:flex-start;background:#fff">
+        ${image(small!, 312)}${image(large!, 1024)}</body>`,
+    );
+    await shoot(page, name, 200);
+  }
+  await page.close();
+}
+
+/** Changes the open course in a few places, and holds it against how it was. */
+async function holdAgainstFirst(page: Page, url: string): Promise<void> {
+  const id = new URL(page.url()).pathname.split('/')[2];
+  const at = `${url}/api/courses/${id}`;
+  const { revision, course } = (await (await page.request.get(at)).json()) as {
+    revision: number;
+    course: Course;
+  };
+  const blocks = course.pieces.filter(({ family }) => family === 'block').map(({ id: own }) => own);
+  const raised = movePieces(course, new Set(blocks.slice(1, 2)), [0, 0.5, 0]);
+  const more = layPieces(raised, [{ family: 'crate', at: [4, 0.5, 0] }]);
+  const changed = { ...more, pieces: more.pieces.filter(({ id: own }) => own !== blocks[2]) };
+  await page.request.put(at, { data: { revision, course: changed } });
+  await page.goto(`${url}/course/${id}?phase=plan`);
+  await page.getByText('Earlier versions', { exact: true }).click();
+  await page.getByLabel('Compare with version 1', { exact: true }).click();
+  await page.getByTestId('compare-in-scene').waitFor();
+}
 
 async function visitor(browser: Browser, device: typeof phone | typeof wide): Promise<Page> {
   const context = await browser.newContext({ ...device, reducedMotion: 'reduce' });
@@ -143,28 +188,25 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await page.getByTestId('phase-plan').tap();
   await shoot(page, 'plan-phone');
   await page.getByTestId('phase-share').tap();
-  await shoot(page, 'share-phone');
+  await shootHalf(page, 'publish', 'phone');
   await lookAtTimes(page, url, 'low-tide-steps');
-  await shoot(page, 'times-phone');
+  await shootHalf(page, 'times', 'phone');
   await lookForOpenings(page);
-  await shoot(page, 'openings-phone');
+  await shootHalf(page, 'openings', 'phone');
   await page.getByTestId('times-watch').tap();
   await page.getByTestId('watch-play').waitFor();
   await page.waitForTimeout(4000);
   await page.getByTestId('watch-play').tap();
-  await shoot(page, 'watch-phone');
+  await shootHalf(page, 'watch', 'phone');
+  await holdAgainstFirst(page, url);
+  await shootHalf(page, 'history', 'phone');
   await takeDemo(page, url, 'salt-pan-slalom');
   await page.getByTestId('phase-plan').tap();
   await page.getByText('Points', { exact: true }).tap();
   await page.getByLabel('All in view').tap();
   await shoot(page, 'sketch-phone');
   await allRead(page, url);
-  await page.goto(`${url}/explore`);
-  await shoot(page, 'explore-phone');
-  await page.goto(`${url}/series/lantern-week`);
-  await shoot(page, 'series-phone');
-  await page.goto(`${url}/play/beacon-stair`);
-  await shoot(page, 'play-phone');
+  await shootShared(page, url, 'phone');
   await page.goto(url);
   await shoot(page, 'courses-phone');
   await page.goto(`${url}/play/low-tide-steps/run`);
@@ -173,6 +215,18 @@ async function onPhone(browser: Browser, url: string): Promise<void> {
   await page.waitForTimeout(900);
   await page.keyboard.down('Space');
   await shoot(page, 'run-phone', 400);
+}
+
+/** What players see of what is shared. */
+async function shootShared(page: Page, url: string, side: 'phone' | 'wide'): Promise<void> {
+  for (const [name, path] of [
+    ['explore', 'explore'],
+    ['series', 'series/lantern-week'],
+    ['course-page', 'play/beacon-stair'],
+  ]) {
+    await page.goto(`${url}/${path}`);
+    await shootHalf(page, name, side);
+  }
 }
 
 async function onWide(browser: Browser, url: string): Promise<void> {
@@ -193,15 +247,18 @@ async function onWide(browser: Browser, url: string): Promise<void> {
   await page.getByTestId('watch-play').waitFor();
   await page.waitForTimeout(9000);
   await page.getByTestId('watch-play').click();
-  await shoot(page, 'watch-wide');
+  await shootHalf(page, 'watch', 'wide');
   await takeApart(page, url);
+  await page.getByTestId('phase-share').click();
+  await shootHalf(page, 'publish', 'wide');
   await lookAtTimes(page, url, 'low-tide-steps');
-  // As high as the page is, so that all of it is seen.
-  await page.setViewportSize({ width: 1280, height: 1460 });
+  await shootHalf(page, 'times', 'wide');
   await lookForOpenings(page);
-  await page.mouse.wheel(0, -9000);
-  await shoot(page, 'times-wide');
-  await page.setViewportSize(wide.viewport);
+  await shootHalf(page, 'openings', 'wide');
+  await holdAgainstFirst(page, url);
+  await page.getByTestId('compare-in-scene').click();
+  await shootHalf(page, 'history', 'wide');
+  await shootShared(page, url, 'wide');
   await page.goto(`${url}/play/salt-pan-slalom/run`);
   await page.getByTestId('run-clock').waitFor();
   await page.keyboard.down('ArrowUp');

@@ -5,6 +5,7 @@ import { Stack } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { Guarded } from './Guarded';
 import { soundPresses } from './music/sounds';
 import { Loading, Toasts } from './parts';
 import { Drawing } from './scene';
@@ -61,12 +62,14 @@ function Screens({ paper }: { paper: string }) {
   useUpdates();
   useEffect(() => soundPresses(), []);
   return (
-    <Stack
-      screenOptions={{
-        headerShown: false,
-        animation: 'none',
-        contentStyle: { backgroundColor: paper },
-      }}
-    />
+    <Guarded>
+      <Stack
+        screenOptions={{
+          headerShown: false,
+          animation: 'none',
+          contentStyle: { backgroundColor: paper },
+        }}
+      />
+    </Guarded>
   );
 }
