@@ -1,19 +1,17 @@
 import { readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import * as v from 'valibot';
 import { checkCourse } from '@/core/check';
 import { CourseError, MAX_COURSE_BYTES, type Course } from '@/core/course';
-import { looksLikeSvg, openText, ShareCodeError, toCourseFile } from '@/core/formats';
 import {
-  courseHash,
-  loadPhysics,
-  NotRunnable,
-  replay,
-  ReplayRefused,
-  RunSchema,
-  type Run,
-} from '@/core/run';
+  looksLikeSvg,
+  openText,
+  readRunFile,
+  RunFileError,
+  ShareCodeError,
+  toCourseFile,
+} from '@/core/formats';
+import { courseHash, loadPhysics, NotRunnable, replay, ReplayRefused, type Run } from '@/core/run';
 import { EXPORTS, exportCourse, writeOut } from './export';
 
 const USAGE = `stonehop check FILE              what is wrong with a course, each with its place
@@ -57,19 +55,12 @@ function openCourse(file: string): Course {
 }
 
 function openRun(file: string): Run {
-  let data: unknown;
   try {
-    data = JSON.parse(readText(file));
+    return readRunFile(readText(file));
   } catch (error) {
-    if (error instanceof Refusal) throw error;
-    throw new Refusal(`${file}: The file is cut off or is not JSON.`);
+    if (error instanceof RunFileError) throw new Refusal(`${file}: ${error.message}`);
+    throw error;
   }
-  const result = v.safeParse(RunSchema, data);
-  if (!result.success) {
-    const [issue] = result.issues;
-    throw new Refusal(`${file}: ${v.getDotPath(issue) ?? 'run'} ${issue.message}`);
-  }
-  return result.output;
 }
 
 function check(file: string): number {

@@ -5,6 +5,7 @@ import {
   type BegunRun,
   type FairSheet,
   type Opening,
+  type RunDigest,
   type RunLine,
   type RunSheet,
   type Steadiness,
@@ -70,6 +71,10 @@ export const beginLines = (course: Course, runs: readonly BegunRun[]): Cancellab
 /** Plays a run again to be shown running beside another. */
 export const beginTrack = (course: Course, run: BegunRun): CancellableJob<PaleTrack> =>
   begin(course, (labour, felt) => labour.track(felt, run));
+
+/** Plays a run that came from elsewhere, and tells what there is to say of it. */
+export const beginDigest = (course: Course, run: Run): CancellableJob<RunDigest> =>
+  begin(course, (labour, felt) => labour.digest(felt, run));
 
 /**
  * Tries a run again and again by an unsteady hand, and others of the course beside it; `progress` is told the part that

@@ -1,7 +1,8 @@
 import { expose, transfer } from 'comlink';
 import type { Course } from '@/core/course';
-import { buildWorld, loadPhysics, type Run } from '@/core/run';
+import { buildWorld, loadPhysics, replay, type Run } from '@/core/run';
 import {
+  digestOf,
   fairSheet,
   openingsOf,
   runLine,
@@ -11,6 +12,7 @@ import {
   type BegunRun,
   type FairSheet,
   type Opening,
+  type RunDigest,
   type RunLine,
   type RunSheet,
   type TriedRun,
@@ -31,6 +33,8 @@ export interface TimingWorkerApi {
   /** The lines of some runs, in their order. */
   lines: (course: Course, runs: readonly BegunRun[]) => Promise<RunLine[]>;
   track: (course: Course, run: BegunRun) => Promise<PaleTrack>;
+  /** What there is to say of a run, which is refused where it is not of the course. */
+  digest: (course: Course, run: Run) => Promise<RunDigest>;
   /** What tries of a run by an unsteady hand say; `progress` is told the part that is done. */
   tried: (
     course: Course,
@@ -68,6 +72,10 @@ expose({
       trace.ground.slice(),
     ];
     return transfer({ path, heading, ground }, [path.buffer, heading.buffer, ground.buffer]);
+  },
+  digest: async (course, run) => {
+    await loadPhysics(course);
+    return digestOf(replay(course, run));
   },
   tried: async (course, run, tries, progress) => {
     await loadPhysics(course);

@@ -1,4 +1,5 @@
 export * from './courseFile';
+export * from './runFile';
 export * from './shareCode';
 export * from './drawing';
 export * from './escaped';

@@ -38,6 +38,7 @@ export {
   beatSheet,
   fittedTempo,
 } from './beat';
+export { digestOf, type RunDigest } from './digest';
 export { type EndsAt, endsOf, endsTogether, type RunEnd } from './ends';
 export { type BeatShift, beatShifts, shiftOntoBeat } from './shift';
 export {

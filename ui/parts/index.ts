@@ -2,6 +2,7 @@ export * from './Text';
 export * from './Button';
 export * from './IconButton';
 export * from './Field';
+export * from './FileButtons';
 export * from './FormField';
 export * from './Toggle';
 export * from './useFileChoice';

@@ -1,4 +1,5 @@
 import type { Run, RunResult } from '@/core/run';
+import { digestOf } from '@/core/timing';
 import { attemptsAt, keepAttempt, MOST_ATTEMPTS } from './attempts';
 
 const mockKept = new Map<string, unknown>();
@@ -23,7 +24,7 @@ beforeEach(() => {
 });
 const ended = (time: number) => ({
   run: { claim: time } as Run,
-  result: {
+  digest: digestOf({
     finished: true,
     time,
     falls: 2,
@@ -31,7 +32,7 @@ const ended = (time: number) => ({
     splits: [],
     rounds: [],
     path: Float64Array.from([0, 0, 0, 4, 1, 2]),
-  } as unknown as RunResult,
+  } as unknown as RunResult),
   begun: {},
 });
 

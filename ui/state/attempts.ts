@@ -1,7 +1,7 @@
 import { createStore, delMany, getMany, keys, set } from 'idb-keyval';
 import type { Vec3 } from '@/core/geometry';
-import type { Run, RunResult } from '@/core/run';
-import { endsOf, partsOf, type RunEnd, type RunPart } from '@/core/timing';
+import type { Run } from '@/core/run';
+import type { RunDigest } from '@/core/timing';
 
 /** How an attempt began, when not at a start of the course. */
 export interface Begun {
@@ -16,18 +16,11 @@ export const isWhole = ({ from, since }: Begun): boolean =>
   from === undefined && since === undefined;
 
 /** One attempt at a course on this device, with what there is to say of it without playing it again. */
-export interface KeptAttempt extends Begun {
+export interface KeptAttempt extends Begun, RunDigest {
   readonly course: string;
   /** When it ended, ms. */
   readonly at: number;
   readonly run: Run;
-  readonly finished: boolean;
-  /** s. */
-  readonly time: number;
-  readonly falls: number;
-  /** What put an end to it, or to what was run since a checkpoint. */
-  readonly ends: readonly RunEnd[];
-  readonly parts: readonly RunPart[];
 }
 
 /** Most attempts kept of one course: the oldest go. */
@@ -48,21 +41,10 @@ const keysOf = async (course: string): Promise<string[]> =>
 /** Keeps an attempt; where the browser forbids storage the run counts all the same. */
 export async function keepAttempt(
   course: string,
-  { run, result, begun }: { run: Run; result: RunResult; begun: Begun },
+  { run, digest, begun }: { run: Run; digest: RunDigest; begun: Begun },
   at = Date.now(),
 ): Promise<void> {
-  const { finished, time, falls } = result;
-  const kept: KeptAttempt = {
-    course,
-    at,
-    run,
-    finished,
-    time,
-    falls,
-    ...begun,
-    ends: endsOf(result),
-    parts: partsOf(result),
-  };
+  const kept: KeptAttempt = { course, at, run, ...digest, ...begun };
   try {
     await set(keyOf(kept), kept, attempts());
     const over = (await keysOf(course)).slice(MOST_ATTEMPTS);

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import type { Course, CourseKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { ranksBefore } from '@/core/run';
+import { digestOf } from '@/core/timing';
 import { Button, Fault, Loading, runTime, Text } from '../../parts';
 import { FinishActions } from '../../run/finish/FinishActions';
 import { effortOf } from '../../run/finish/effort';
@@ -89,7 +90,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
       }}
       onEnd={(ended) => {
         if (isWhole(ended.begun)) useLastRun.getState().keep(ended.result);
-        void keepAttempt(id, ended).then(listAgain);
+        void keepAttempt(id, { ...ended, digest: digestOf(ended.result) }).then(listAgain);
       }}
       finished={(finished, again) => (
         <FinishPanel

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { hasPrivate } from '@/core/course';
 import { fileNameOf, toCourseFile, toShareCode } from '@/core/formats';
-import { Button, saveFile, Text, copyText } from '../../parts';
+import { Button, FileButtons, saveFile, Text, copyText } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
 
@@ -20,10 +20,10 @@ export function CodeAndFile() {
         onPress={() => void copyText(toShareCode(course), 'Code')}
         testID="copy-code"
       />
-      <Button
+      <FileButtons
         title="Save the file"
-        icon="download"
-        onPress={() => saveFile(fileNameOf(course), toCourseFile(course))}
+        name={fileNameOf(course)}
+        text={() => toCourseFile(course)}
         testID="save-file"
       />
       {hasPrivate(course) && (

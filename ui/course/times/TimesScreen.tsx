@@ -14,6 +14,7 @@ import { BesideChoice } from './beside/BesideChoice';
 import { useRunsBeside } from './beside/useRunsBeside';
 import { EndsList } from './EndsList';
 import { LinesChoice } from './LinesChoice';
+import { OpenRun } from './OpenRun';
 import { RunList } from './RunList';
 import type { KnownRun } from './runsKnown';
 import { RunUses } from './RunUses';
@@ -34,7 +35,7 @@ export function TimesScreen({ id }: { id: string }) {
   return (
     <Page title="Times" onBack={back}>
       {known.runs.length === 0 ? (
-        <NoRuns id={id} before={known.attempts} />
+        <NoRuns id={id} course={course} before={known.attempts} />
       ) : (
         <Times id={id} course={course} runs={known.runs} known={known} />
       )}
@@ -42,7 +43,7 @@ export function TimesScreen({ id }: { id: string }) {
   );
 }
 
-function NoRuns({ id, before }: { id: string; before: number }) {
+function NoRuns({ id, course, before }: { id: string; course: Course; before: number }) {
   return (
     <View style={{ gap: SPACE.m, alignItems: 'flex-start' }} testID="no-times">
       <Text tint="slate">
@@ -56,6 +57,7 @@ function NoRuns({ id, before }: { id: string; before: number }) {
         icon="play"
         onPress={() => router.replace(`/course/${id}/run` as never)}
       />
+      <OpenRun id={id} course={course} />
     </View>
   );
 }
@@ -78,7 +80,7 @@ function Times({ id, course, runs, known }: TimesProps) {
   const sheet = useSheet(course, shown, useRunsBeside(shown, known.find));
   const figures = sheet.data ? (
     <SheetView {...{ id, course, shown, runs }} sheet={sheet.data.sheet} names={sheet.data.names}>
-      <RunUses id={id} shown={shown} />
+      <RunUses id={id} course={course.name} shown={shown} />
     </SheetView>
   ) : sheet.error ? (
     <Fault
@@ -95,6 +97,7 @@ function Times({ id, course, runs, known }: TimesProps) {
       <RunList runs={runs} shown={shown.key} best={known.best?.key ?? null} onShow={setKey} />
       <EndsList runs={runs} />
       <LinesChoice />
+      <OpenRun id={id} course={course} />
       <Button
         title="Save as a table"
         icon="download"

@@ -2,7 +2,15 @@ import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { KitListed } from '@/core/protocol';
-import { Button, DrawnPicture, FormField, saveFile, Sheet, showToast, Text } from '../../../parts';
+import {
+  Button,
+  DrawnPicture,
+  FileButtons,
+  FormField,
+  Sheet,
+  showToast,
+  Text,
+} from '../../../parts';
 import { api, pictureOf } from '../../../state/api';
 import { useKitChange } from '../../../state/queries';
 import { KitForm } from './kitForm';
@@ -35,15 +43,10 @@ export function KitSheet({ listed, onClose }: { listed: KitListed; onClose: () =
           change.mutate(name, { onSuccess: onClose, onError: fail }),
         )}
       />
-      <Button
+      <FileButtons
         title="Save as a file"
-        icon="download"
-        onPress={() =>
-          void api
-            .kit(id)
-            .then(({ kit }) => saveFile(`${kit.name}.kit.json`, JSON.stringify(kit)))
-            .catch(fail)
-        }
+        name={`${listed.name}.kit.json`}
+        text={async () => JSON.stringify((await api.kit(id)).kit)}
       />
       <Button
         kind="danger"
