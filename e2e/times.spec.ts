@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { emptyCourse } from '@/core/course';
 import { layPieces } from '@/core/edit';
@@ -77,4 +78,25 @@ test('runs are kept and read: parts, where the time went, gained and lost, one t
   await expectOpenToAll(page, 'side by side', true);
   await page.reload();
   await expect(page.getByTestId('run-list').getByTestId(/^run-/)).toHaveCount(3);
+
+  // A run is saved as a file, and opened from one; what is no run of this course is refused in words.
+  await page.getByTestId('run-list').getByText('Run 2').click();
+  const saving = page.waitForEvent('download');
+  await page.getByTestId('save-run').click();
+  const file = await (await saving).path();
+  await page.getByTestId('run-file').setInputFiles(file);
+  await expect(page.getByTestId('run-list').getByTestId(/^run-/)).toHaveCount(4);
+  const run = JSON.parse(readFileSync(file, 'utf8')) as object;
+  const other = JSON.stringify({ ...run, course: 'f'.repeat(64) });
+  for (const [text, words] of [
+    [other, 'another version of the course'],
+    ['{"inputs": [', 'cut off'],
+  ]) {
+    const buffer = Buffer.from(text);
+    await page
+      .getByTestId('run-file')
+      .setInputFiles({ name: 'a.run.json', mimeType: 'application/json', buffer });
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await expect(page.getByTestId('run-list').getByTestId(/^run-/)).toHaveCount(4);
 });
