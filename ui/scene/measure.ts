@@ -1,8 +1,27 @@
 /** Frames looked at, after some for warming up. */
 const WARM = 4;
 const FRAMES = 8;
-/** A frame that takes longer leaves no time for smooth edges, ms. */
+/**
+ * A frame that takes longer leaves no time for smooth edges, ms; two that take so much longer, or one that takes as long
+ * as two of them, need no further look.
+ */
 const QUICK = 22;
+const HOPELESS = 4 * QUICK;
+
+/**
+ * What the frames measured so far say, as soon as those to come could say nothing else: a slow device is not kept from
+ * drawing what it is for.
+ * @param times of the frames, ms, those for warming up first
+ */
+export function verdictOf(times: readonly number[]): 'light' | 'full' | null {
+  // The first of all compiles.
+  const hopeless = times.slice(1).filter((ms) => ms > HOPELESS);
+  if (hopeless.reduce((sum, ms) => sum + ms, 0) > 2 * HOPELESS) return 'light';
+  const counted = times.slice(WARM);
+  const quick = counted.filter((ms) => ms < QUICK).length;
+  if (quick > FRAMES / 2) return 'full';
+  return counted.length - quick >= FRAMES / 2 ? 'light' : null;
+}
 
 let found: Promise<'light' | 'full'> | undefined;
 
@@ -51,15 +70,16 @@ async function measure(): Promise<'light' | 'full'> {
   gl.useProgram(program);
   const pixel = new Uint8Array(4);
   const times: number[] = [];
-  for (let i = 0; i < WARM + FRAMES; i++) {
+  let verdict: ReturnType<typeof verdictOf> = null;
+  while (verdict === null) {
     await new Promise((resolve) => requestAnimationFrame(resolve));
     const from = performance.now();
     gl.drawArrays(gl.TRIANGLES, 0, 300);
     // Reading a pixel waits until the drawing is really done.
     gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, pixel);
-    if (i >= WARM) times.push(performance.now() - from);
+    times.push(performance.now() - from);
+    verdict = verdictOf(times);
   }
   gl.getExtension('WEBGL_lose_context')?.loseContext();
-  times.sort((a, b) => a - b);
-  return times[FRAMES >> 1] < QUICK ? 'full' : 'light';
+  return verdict;
 }
