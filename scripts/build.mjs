@@ -8,6 +8,7 @@ import { createRequire } from 'node:module';
 import { promisify } from 'node:util';
 import { brotliCompress } from 'node:zlib';
 import { writeServiceWorker } from './serviceWorker.mjs';
+import { subsetFonts } from './subsetFonts.mjs';
 
 const root = path.join(path.dirname(new URL(import.meta.url).pathname), '..');
 const { buildCli, buildServer, buildTend, buildWorker } = createRequire(import.meta.url)(
@@ -101,6 +102,7 @@ if (exported.status !== 0) {
   process.exit(1);
 }
 const web = path.join(root, 'dist', 'web');
+await subsetFonts(web);
 // It tells of the files as they are, and is packed with them.
 await writeServiceWorker(web);
 await Promise.all([buildServer(), buildWorker(), buildTend(), buildCli(), packAll(web)]);
