@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Run, Score } from '@/core/run';
-import type { BodyRow, CourseRow, PublishedRow, RunRow } from '../db/rows';
+import { earlierEdition } from '../api/editions';
+import type { BodyRow, CourseRow, EditionRow, PublishedRow, RunRow } from '../db/rows';
 import { verify, type Verdict } from '../threads/verify';
 
 /** What became of all runs that are kept. */
@@ -13,7 +14,7 @@ export interface Verified {
 }
 
 /**
- * Replays every run on the lists of published courses as they are now, and every proof. One that no longer reaches the
+ * Replays every run on the lists of published courses and of their earlier editions, and every proof. One that no longer reaches the
  * goal, or not in the same time, stays on record as of an earlier simulation and counts for no list; one that does so
  * again counts again.
  * @param seconds that one run may take
@@ -25,8 +26,7 @@ export async function verifyAll(
   told: (line: string) => void,
 ): Promise<Verified> {
   const counts = { held: 0, stale: 0, unproved: 0 };
-  for (const { slug } of await db<PublishedRow>('published').select('slug')) {
-    const { document, hash } = (await db<PublishedRow>('published').where({ slug }).first())!;
+  for await (const { slug, hash, document } of editions(db)) {
     const ids = (await db<RunRow>('runs').where({ slug, hash }).pluck('id')) as number[];
     for (const id of ids) {
       const row = (await db<RunRow>('runs').where({ id }).first())!;
@@ -52,6 +52,28 @@ export async function verifyAll(
     told(`${course.name}: its proof is of an earlier simulation.`);
   }
   return counts;
+}
+
+/** What is published, and the editions before it that can still be read; what came back as it was is told once. */
+async function* editions(
+  db: Knex,
+): AsyncGenerator<Pick<PublishedRow, 'slug' | 'hash' | 'document'>> {
+  for (const { slug } of await db<PublishedRow>('published').select('slug')) {
+    const { document, hash } = (await db<PublishedRow>('published').where({ slug }).first())!;
+    yield { slug, hash, document };
+    const told = new Set([hash]);
+    const numbers = (await db<EditionRow>('editions')
+      .where({ slug })
+      .whereNotNull('document')
+      .orderBy('edition', 'desc')
+      .pluck('edition')) as number[];
+    for (const edition of numbers) {
+      const earlier = await earlierEdition(db, slug, edition);
+      if (told.has(earlier.hash)) continue;
+      told.add(earlier.hash);
+      yield { slug, hash: earlier.hash, document: earlier.document };
+    }
+  }
 }
 
 /** Stands for a course as an earlier simulation felt it: no course has it. */
