@@ -12,7 +12,9 @@ const short = layPieces(emptyCourse('Short Quay'), [
 ]);
 const PASSPHRASE = 'ten stones and a lantern';
 
-test('a course is saved as a scene, a drawing to scale and a table', async ({ openMade }) => {
+test('a course is saved as a scene, a drawing to scale, a table and a picture', async ({
+  openMade,
+}) => {
   const page = await openMade(short, 'phone');
   await page.getByTestId('phase-share').tap();
   const saved = async (ending: string) => {
@@ -27,6 +29,10 @@ test('a course is saved as a scene, a drawing to scale and a table', async ({ op
   expect([scene.toString('latin1', 0, 4), scene.readUInt32LE(8)]).toEqual(['glTF', scene.length]);
   expect((await saved('svg')).toString()).toContain('8.00 m');
   expect((await saved('csv')).toString().split('\r\n')).toHaveLength(5);
+  const picture = await saved('png');
+  expect([picture.toString('latin1', 1, 4), picture.readUInt32BE(16)]).toEqual(['PNG', 1200]);
+  // It is not of one colour alone.
+  expect(picture.length).toBeGreaterThan(5000);
 });
 
 test('a device elsewhere is signed out, everything is taken along, and who leaves is gone', async ({

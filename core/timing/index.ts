@@ -67,4 +67,4 @@ export {
   type TimeInSight,
   type UnfairHit,
 } from './fair';
-export { PROPOSAL_TRIES, proposedTargets, unmetTargets } from './targets';
+export { PROPOSAL_TRIES, proposedPars, proposedTargets, unmetTargets } from './targets';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { proposedTargets, unmetTargets } from './targets';
+import { proposedPars, proposedTargets, unmetTargets } from './targets';
 
 const time = fc.double({ min: 0.5, max: 3000, noNaN: true });
 const falls = fc.double({ min: 0, max: 1e6, noNaN: true });
@@ -35,4 +35,9 @@ test('a target that a run is slower than is not met', () => {
   expect(unmetTargets(targets, 30)).toEqual([]);
   expect(unmetTargets(targets, 30.001)).toEqual(['swift']);
   expect(unmetTargets(targets, 61)).toEqual(['steady', 'brisk', 'swift']);
+});
+
+test('a par is never under what the proof took, and grows with it', () => {
+  const pars = proposedPars([0, 1, 2, 3, 4, 6, 500].map((strokes) => ({ strokes })));
+  expect(pars).toEqual([1, 1, 2, 4, 5, 8, 99]);
 });

@@ -20,3 +20,10 @@ export function proposedTargets(time: number, falls: number): Targets {
 /** The targets that no run so fast meets, the slowest first. */
 export const unmetTargets = (targets: Targets, time: number): (keyof Targets)[] =>
   (['steady', 'brisk', 'swift'] as const).filter((key) => targets[key] < time);
+
+/**
+ * Pars for the legs of a course by its proof: the strokes it took on each, and one more for every three of them.
+ * @param legs the strokes of each leg, as a replay tells them
+ */
+export const proposedPars = (legs: readonly { readonly strokes: number }[]): number[] =>
+  legs.map(({ strokes }) => Math.min(99, Math.max(1, strokes + Math.floor(strokes / 3))));

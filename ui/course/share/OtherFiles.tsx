@@ -5,6 +5,7 @@ import { slugOf } from '@/core/formats';
 import { Button, saveFile, showToast, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
+import { picturePng } from './picturePng';
 
 /** What writes the files of other trades: loaded when one is asked for. */
 const writers = () => import('@/core/formats/export');
@@ -12,8 +13,8 @@ const writers = () => import('@/core/formats/export');
 /** A course as a file of another trade. */
 interface Other {
   readonly title: string;
-  readonly icon: 'box' | 'printer' | 'grid';
-  readonly ending: 'glb' | 'svg' | 'csv';
+  readonly icon: 'box' | 'printer' | 'grid' | 'image';
+  readonly ending: 'glb' | 'svg' | 'csv' | 'png';
   readonly type: string;
   readonly write: (course: Course) => Promise<BlobPart>;
 }
@@ -40,6 +41,7 @@ const OTHERS: readonly Other[] = [
     type: 'text/csv',
     write: async (course) => (await writers()).piecesCsv(course),
   },
+  { title: 'Picture', icon: 'image', ending: 'png', type: 'image/png', write: picturePng },
 ];
 
 /** The course as files that other programs open. */
@@ -54,8 +56,8 @@ export function OtherFiles() {
     <View style={{ gap: SPACE.s }}>
       <Text as="strong">For other programs</Text>
       <Text as="small" tint="slate">
-        A scene in metres (glTF), plan and elevation to scale on A3 (SVG), and every piece in
-        figures (CSV).
+        A scene in metres (glTF), plan and elevation to scale on A3 (SVG), every piece in figures
+        (CSV), and the picture (PNG).
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
         {OTHERS.map((other) => (

@@ -2,10 +2,11 @@ import { View } from 'react-native';
 import { setAllowance, setRule, type CourseRule } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { KINDNESS } from '@/core/pieces';
-import { Button, Choices, NumberField, Text } from '../../../parts';
+import { Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { Flow, Section } from '../figures/Section';
+import { Section } from '../figures/Section';
+import { Legs } from './Legs';
 import { TempoOptions } from './TempoOptions';
 import { Camera } from './CameraRules';
 
@@ -119,49 +120,6 @@ function Kindness() {
           />
         ))}
       </View>
-    </Section>
-  );
-}
-
-function Legs() {
-  const { course, edit } = useEditing();
-  const legs = course.legs ?? [];
-  const set = (next: Course['legs'], merge?: string) =>
-    edit((now) => setRule(now, 'legs', next && next.length > 0 ? next : undefined), merge);
-  return (
-    <Section title="Legs">
-      <Text tint="slate">
-        {legs.length === 0
-          ? 'One way from start to goal. With legs, each start and goal of a number is run after the one before.'
-          : 'Starts and goals carry the number of their leg.'}
-      </Text>
-      <View>
-        {legs.map((leg, i) => (
-          <NumberField
-            key={i}
-            label={`Leg ${i + 1}, par`}
-            unit=""
-            step={1}
-            value={leg.par ?? 0}
-            onChange={(value) => {
-              const { par: _, ...rest } = leg;
-              const told = value < 1 ? rest : { ...rest, par: Math.round(value) };
-              set(
-                legs.map((old, k) => (k === i ? told : old)),
-                `par ${i}`,
-              );
-            }}
-          />
-        ))}
-      </View>
-      <Flow>
-        {legs.length < 18 && (
-          <Button title="One more leg" icon="plus" onPress={() => set([...legs, { par: 3 }])} />
-        )}
-        {legs.length > 0 && (
-          <Button title="One leg less" icon="minus" onPress={() => set(legs.slice(0, -1))} />
-        )}
-      </Flow>
     </Section>
   );
 }
