@@ -3,7 +3,7 @@ import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { MakerPage } from '@/core/protocol';
-import { Chip, Fault, Loading, Page, showToast, Text, triesWords } from '../parts';
+import { Chip, CannotOpen, Fault, Loading, Page, showToast, Text, triesWords } from '../parts';
 import { FoundCourses } from '../explore/FoundCourses';
 import { SeriesLines } from '../series/SeriesListScreen';
 import { api, type ApiError } from '../state/api';
@@ -25,11 +25,7 @@ export function MakerScreen({ name }: { readonly name: string }) {
         action={{ label: 'Explore', act: () => router.replace('/explore') }}
       />
     ) : (
-      <Fault
-        title="The maker’s page cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: () => void refetch() }}
-      />
+      <CannotOpen what="The maker’s page" error={error} onRetry={() => void refetch()} />
     );
   }
   if (!data) return <Loading what="Looking for the maker" />;

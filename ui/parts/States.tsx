@@ -54,3 +54,19 @@ export function Fault({ title, words, action }: FaultProps) {
     </View>
   );
 }
+
+interface CannotOpenProps {
+  /** What it is, as "The course". */
+  readonly what: string;
+  readonly error: Error;
+  readonly onRetry: () => void;
+}
+
+/** Said in place of something that is there, for all that is known, and could not be asked for. */
+export const CannotOpen = ({ what, error, onRetry }: CannotOpenProps) => (
+  <Fault
+    title={`${what} cannot be opened`}
+    words={error.message}
+    action={{ label: 'Try again', act: onRetry }}
+  />
+);

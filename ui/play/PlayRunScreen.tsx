@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { emptyCourse } from '@/core/course';
-import { Fault, Loading } from '../parts';
+import { CannotOpen, Loading } from '../parts';
 import { FinishActions } from '../run/finish/FinishActions';
 import { usePales } from '../run/pale/usePales';
 import { RunView } from '../run/RunView';
@@ -33,13 +33,7 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
   const leave = () =>
     router.canGoBack() ? router.back() : router.replace(`/play/${slug}` as never);
   if (error && !data) {
-    return (
-      <Fault
-        title="The course cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: () => void refetch() }}
-      />
-    );
+    return <CannotOpen what="The course" error={error} onRetry={() => void refetch()} />;
   }
   if (!data || !ready) return <Loading what="Opening the course" />;
   return (

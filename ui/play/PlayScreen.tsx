@@ -8,6 +8,7 @@ import {
   Card,
   CoursePicture,
   Difficulty,
+  CannotOpen,
   Fault,
   Loading,
   MakerLink,
@@ -53,11 +54,7 @@ export function PlayScreen({ slug, edition }: { slug: string; edition?: number }
         action={{ label: 'To the courses', act: () => router.replace('/') }}
       />
     ) : (
-      <Fault
-        title="The course cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: () => void refetch() }}
-      />
+      <CannotOpen what="The course" error={error} onRetry={() => void refetch()} />
     );
   }
   if (!data) return <Loading what="Opening the course" />;

@@ -2,7 +2,18 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Series } from '@/core/protocol';
-import { Button, copyText, Fault, Loading, MakerLink, metres, Page, runTime, Text } from '../parts';
+import {
+  Button,
+  copyText,
+  CannotOpen,
+  Fault,
+  Loading,
+  MakerLink,
+  metres,
+  Page,
+  runTime,
+  Text,
+} from '../parts';
 import type { ApiError } from '../state/api';
 import { useSeries } from '../state/queries';
 import { SPACE } from '../theme';
@@ -25,11 +36,7 @@ export function SeriesScreen({ id, change }: { readonly id: string; readonly cha
         action={{ label: 'Explore', act: () => router.replace('/explore') }}
       />
     ) : (
-      <Fault
-        title="The series cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: () => void refetch() }}
-      />
+      <CannotOpen what="The series" error={error} onRetry={() => void refetch()} />
     );
   }
   if (!data) return <Loading what="Opening the series" />;

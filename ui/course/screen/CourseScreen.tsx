@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { Fault, Loading, PHASES, type Phase } from '../../parts';
+import { CannotOpen, Fault, Loading, PHASES, type Phase } from '../../parts';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { OpenCourse } from './OpenCourse';
 
@@ -22,11 +22,7 @@ export function CourseScreen({ id, phase: wanted }: CourseScreenProps) {
         action={{ label: 'My courses', act: () => router.replace('/') }}
       />
     ) : (
-      <Fault
-        title="The course cannot be opened"
-        words={error.message}
-        action={{ label: 'Try again', act: retry }}
-      />
+      <CannotOpen what="The course" error={error} onRetry={retry} />
     );
   }
   if (!ready) return <Loading what="Opening the course" />;

@@ -6,7 +6,7 @@ import type { Course, CourseKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { ranksBefore } from '@/core/run';
 import { digestOf } from '@/core/timing';
-import { Button, Fault, Loading, runTime, Text } from '../../parts';
+import { Button, CannotOpen, Fault, Loading, runTime, Text } from '../../parts';
 import { FinishActions } from '../../run/finish/FinishActions';
 import { effortOf } from '../../run/finish/effort';
 import { FinishPanel } from '../../run/finish/FinishPanel';
@@ -27,7 +27,6 @@ import { useReplay } from '../../state/useBest';
 import { useOpenCourse, whenSaved } from '../../state/useOpenCourse';
 import { SPACE } from '../../theme';
 import { usePaleRuns } from '../times/usePaleRuns';
-import { CannotOpen } from './CannotOpen';
 import { momentOf, useTrying } from './useTrying';
 
 /** A place given as x,y,z in the address, or nothing. */
@@ -65,7 +64,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
     if (router.canGoBack()) router.back();
     else router.replace(`/course/${id}` as never);
   };
-  if (error && !ready) return <CannotOpen error={error} onRetry={retry} />;
+  if (error && !ready) return <CannotOpen what="The course" error={error} onRetry={retry} />;
   if (!ready) return <Loading what="Opening the course" />;
   if (!course.pieces.some(({ family }) => family === 'start')) {
     return (

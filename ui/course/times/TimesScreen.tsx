@@ -5,11 +5,10 @@ import { useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { timesCsv } from '@/core/timing';
-import { Button, Fault, Loading, Page, saveFile, Text } from '../../parts';
+import { Button, CannotOpen, Fault, Loading, Page, saveFile, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS, SPACE, WIDE } from '../../theme';
-import { CannotOpen } from '../screen/CannotOpen';
 import { BesideChoice } from './beside/BesideChoice';
 import { useRunsBeside } from './beside/useRunsBeside';
 import { EndsList } from './EndsList';
@@ -30,7 +29,7 @@ export function TimesScreen({ id }: { id: string }) {
   const known = useKnownRuns(id, course);
   const back = () =>
     router.canGoBack() ? router.back() : router.replace(`/course/${id}` as never);
-  if (error && !ready) return <CannotOpen error={error} onRetry={retry} />;
+  if (error && !ready) return <CannotOpen what="The course" error={error} onRetry={retry} />;
   if (!ready || !known.runs) return <Loading what="Looking for your runs" />;
   return (
     <Page title="Times" onBack={back}>

@@ -5,13 +5,12 @@ import { useMemo } from 'react';
 import type { Course } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import { Film, loadPhysics } from '@/core/run';
-import { Fault, Loading } from '../../parts';
+import { CannotOpen, Fault, Loading } from '../../parts';
 import { watchClock } from '../../run/watch/watchClock';
 import { useViewKept } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS } from '../../theme';
-import { CannotOpen } from '../screen/CannotOpen';
 import type { KnownRun } from '../times/runsKnown';
 import { useKnownRuns } from '../times/useKnownRuns';
 import { Watching } from './Watching';
@@ -31,7 +30,7 @@ export function WatchScreen({ id, run: key, at }: WatchScreenProps) {
   const course = useCourse((s) => s.course);
   const known = useKnownRuns(id, course);
   useViewKept();
-  if (error && !ready) return <CannotOpen error={error} onRetry={retry} />;
+  if (error && !ready) return <CannotOpen what="The course" error={error} onRetry={retry} />;
   if (!ready || !known.runs) return <Loading what="Looking for the run" />;
   const shown = known.find(key);
   if (!shown) {
