@@ -7,12 +7,13 @@ import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { AsSeen } from './AsSeen';
 import { Checklist } from './Checklist';
+import { PictureOptions } from './PictureOptions';
 
 jest.useFakeTimers();
 jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../scene', () => {
-  const view = { target: [1.04, 2, 3], yaw: 0, pitch: 0.2, distance: 10, look: jest.fn() };
+  const view = { target: [1.04, 2, -7], yaw: 0, pitch: 0, distance: 10, look: jest.fn() };
   return { useView: { getState: () => view }, lookFrom: () => ({ target: [0, 0, 0] }) };
 });
 const look = () => useView.getState().look as jest.Mock;
@@ -91,8 +92,21 @@ test('what others see is filled in in its place; what is left empty is left out'
   expect(now().mayCopy).toBe(false);
   fireEvent(screen.getByLabelText('Others may take it apart'), 'valueChange', true);
   expect(now().mayCopy).toBeUndefined();
+});
+
+test('the course’s picture is taken from where one looks, with a field of view, or as usual', () => {
+  render(<PictureOptions />);
+  expect(screen.queryByTestId('picture-field')).toBeNull();
   fireEvent.press(screen.getByTestId('take-picture'));
-  expect(now().picture!.look).toEqual([1, 2, 3]);
+  expect(now().picture).toEqual({ at: [1, 2, 3], look: [1, 2, -7] });
+  const type = (value: string) => {
+    fireEvent.changeText(screen.getByTestId('picture-field'), value);
+    fireEvent(screen.getByTestId('picture-field'), 'blur');
+  };
+  type('200');
+  expect(now().picture!.field).toBeUndefined();
+  type('20');
+  expect(now().picture!.field).toBe(20);
   fireEvent.press(screen.getByText('As usual'));
   expect(now().picture).toBeUndefined();
 });

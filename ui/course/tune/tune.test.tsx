@@ -26,7 +26,9 @@ jest.mock('../../scene', () => {
   return { useView: Object.assign(useView, { getState: () => view }) };
 });
 
-// What is told by runs has tests of its own.
+// What is told by runs has tests of its own, and what by a proof.
+jest.mock('../../state/queries', () => ({ useCourseOnServer: () => ({ data: undefined }) }));
+jest.mock('../../state/useBest', () => ({ useReplay: () => null }));
 jest.mock('../times/useKnownRuns', () => ({ useKnownRuns: () => ({ find: () => null }) }));
 
 const state = () => useCourse.getState();
@@ -371,19 +373,4 @@ test('links that act are lit while the motion plays, and tried by hand', () => {
   expect(useTune.getState()).toMatchObject({ playing: true, tried: [{ link: 'l1', tick: 732 }] });
   act(() => useTune.getState().set({ at: 6.2 }));
   expect(screen.getByTestId('link-acts')).toBeTruthy();
-});
-
-test('the course’s picture is taken from where one looks, with a field of view, or as usual', () => {
-  state().choose([]);
-  render(<TunePanel />);
-  tab('Course');
-  expect(screen.queryByTestId('picture-field')).toBeNull();
-  fireEvent.press(screen.getByTestId('take-picture'));
-  expect(state().course.picture).toEqual({ at: [1, 2, 3], look: [1, 2, -7] });
-  type('picture-field', '200');
-  expect(state().course.picture!.field).toBeUndefined();
-  type('picture-field', '20');
-  expect(state().course.picture!.field).toBe(20);
-  fireEvent.press(screen.getByText('As usual'));
-  expect(state().course.picture).toBeUndefined();
 });
