@@ -4,7 +4,7 @@ import type { Finding } from '@/core/check';
 import { nameProblem, type Course } from '@/core/course';
 import { Button, Feather, runTime, Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
-import { FindingList } from '../screen/FindingsSheet';
+import { CheckState, FindingList } from '../screen/FindingsSheet';
 import { useCheckOf } from '../screen/useFindings';
 
 /** Whether something is as it has to be; null while that is not known yet. */
@@ -27,7 +27,7 @@ const MOST = 5;
 
 /** What has to be so before the course goes out, each with the way to it. */
 export function Checklist({ course, time, fresh, errors, onRun }: ChecklistProps) {
-  const { done, known } = useCheckOf(course);
+  const { done, known, failed } = useCheckOf(course);
   const sound = errors.length > 0 ? false : done ? true : null;
   return (
     <View style={{ gap: SPACE.m }} testID="checklist">
@@ -37,7 +37,14 @@ export function Checklist({ course, time, fresh, errors, onRun }: ChecklistProps
       </Line>
       <Line state={sound}>
         {errors.length === 0 ? (
-          <Text>{known || done ? 'Nothing stands in the way of a run.' : 'Being checked …'}</Text>
+          <>
+            {!failed && (
+              <Text>
+                {known || done ? 'Nothing stands in the way of a run.' : 'Being checked …'}
+              </Text>
+            )}
+            <CheckState />
+          </>
         ) : (
           <FindingList findings={errors} most={MOST} />
         )}
