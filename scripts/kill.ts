@@ -206,7 +206,7 @@ async function lackingOutside(
   promised.liking = liked;
   const found = await other.json<{ courses: { slug: string; likes: number }[] }>(
     'GET',
-    '/explore?sort=liked',
+    '/explore?order=liked',
   );
   if (!found.courses.some((one) => one.slug === slug && one.likes === likes)) lost++;
   return lost;

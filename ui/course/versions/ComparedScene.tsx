@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { compareCourses, type CourseDifference } from '@/core/course';
+import { compareCourses, type Course, type CourseDifference } from '@/core/course';
 import { Button, Card, IconButton, Text } from '../../parts';
 import { ComparedMarks } from '../../scene';
 import { useCourse } from '../../state/courseStore';
@@ -15,9 +15,17 @@ function useComparedHere(): ComparedVersion | null {
   return useVersions(({ inScene }) => (inScene?.id === id ? inScene : null));
 }
 
+/** What was compared last: the scene and its key ask for the same, and a large course takes its time. */
+let last: { version: Course; course: Course; difference: CourseDifference } | null = null;
+
 function useDifference({ version }: ComparedVersion): CourseDifference {
   const course = useDebouncedCourse();
-  return useMemo(() => compareCourses(version, course), [version, course]);
+  return useMemo(() => {
+    if (last?.version !== version || last.course !== course) {
+      last = { version, course, difference: compareCourses(version, course) };
+    }
+    return last.difference;
+  }, [version, course]);
 }
 
 /** Outlines in the scene about what differs from a version, where that is wanted. */

@@ -41,10 +41,12 @@ export function Legs() {
           />
         ))}
       </View>
-      <ParsByProof
-        legs={legs}
-        onPropose={(pars) => set(legs.map((leg, i) => ({ ...leg, par: pars[i] })))}
-      />
+      {legs.length > 0 && (
+        <ParsByProof
+          legs={legs}
+          onPropose={(pars) => set(legs.map((leg, i) => ({ ...leg, par: pars[i] })))}
+        />
+      )}
       <Flow>
         {legs.length < 18 && (
           <Button title="One more leg" icon="plus" onPress={() => set([...legs, { par: 3 }])} />
@@ -67,7 +69,7 @@ function ParsByProof({ legs, onPropose }: ParsByProofProps) {
   const { course } = useEditing();
   const { data } = useCourseOnServer(useCourse((s) => s.id));
   const proof = useReplay(course, data?.proof?.run);
-  if (!proof || legs.length === 0 || proof.legs.length !== legs.length) return null;
+  if (proof?.legs.length !== legs.length) return null;
   const unmet = legs.flatMap(({ par }, i) =>
     par !== undefined && par < proof.legs[i].strokes ? [i + 1] : [],
   );
