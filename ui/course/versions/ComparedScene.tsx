@@ -18,14 +18,16 @@ function useComparedHere(): ComparedVersion | null {
 /** What was compared last: the scene and its key ask for the same, and a large course takes its time. */
 let last: { version: Course; course: Course; difference: CourseDifference } | null = null;
 
+function differenceOf(version: Course, course: Course): CourseDifference {
+  if (last?.version !== version || last.course !== course) {
+    last = { version, course, difference: compareCourses(version, course) };
+  }
+  return last.difference;
+}
+
 function useDifference({ version }: ComparedVersion): CourseDifference {
   const course = useDebouncedCourse();
-  return useMemo(() => {
-    if (last?.version !== version || last.course !== course) {
-      last = { version, course, difference: compareCourses(version, course) };
-    }
-    return last.difference;
-  }, [version, course]);
+  return useMemo(() => differenceOf(version, course), [version, course]);
 }
 
 /** Outlines in the scene about what differs from a version, where that is wanted. */
