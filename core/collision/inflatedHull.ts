@@ -35,9 +35,6 @@ export interface InflatedHull {
 
 /** How the corners of a sum hang together: the same for every turn that leaves each face facing up or down. */
 interface Topology {
-  /** The solid's faces as they were given, and with those in one plane made one. */
-  readonly given: Polyhedron['faces'];
-  readonly faces: Polyhedron['faces'];
   /** For each face whether it looks up (1), down (0) or is upright (-1). */
   readonly sides: Int8Array;
   readonly half: boolean;
@@ -49,7 +46,26 @@ interface Topology {
   readonly swept: Int32Array;
 }
 
-const topologies = new WeakMap<InflatedHull, Topology>();
+const facesBySolid = new WeakMap<Polyhedron, Polyhedron['faces']>();
+/** What is known of the turns of solids that share these faces, the one met last in front. */
+const topologiesByFaces = new WeakMap<Polyhedron['faces'], Topology[]>();
+/** Turns that are kept of each. */
+const MOST_TURNS = 8;
+
+/**
+ * The faces of a solid with those in one plane made one. Solids that are this one moved and turned may be told
+ * with them: their sums then share how they hang together.
+ */
+export function sharedFaces(solid: Polyhedron): Polyhedron['faces'] {
+  let faces = facesBySolid.get(solid);
+  if (!faces) {
+    // Its own list, even where nothing is merged: that of the solid may be of others too.
+    faces = [...mergedFaces(solid)];
+    facesBySolid.set(solid, faces);
+    topologiesByFaces.set(faces, []);
+  }
+  return faces;
+}
 
 /** A normal whose upward part is smaller than this stands for an upright face. */
 const UPRIGHT = 1e-9;
@@ -59,18 +75,11 @@ const UPRIGHT = 1e-9;
  * @param solid convex, in the frame it is asked of, m
  * @param half half the upright segment that is added, m
  * @param radius rounding of the polyhedron itself, metres
- * @param like the sum of the same polyhedron turned otherwise, which may save much of the work
  */
-export function inflateHull(
-  solid: Polyhedron,
-  half: number,
-  radius = 0,
-  like?: InflatedHull,
-): InflatedHull {
+export function inflateHull(solid: Polyhedron, half: number, radius = 0): InflatedHull {
   const { points } = solid;
-  const before = like && topologies.get(like);
-  const known = before?.given === solid.faces && before.half === half > 0 ? before : undefined;
-  const faces = known?.faces ?? mergedFaces(solid);
+  const known = topologiesByFaces.get(solid.faces);
+  const faces = known ? solid.faces : mergedFaces(solid);
   const own = new Float64Array(3 * faces.length);
   const sides = new Int8Array(faces.length);
   for (let f = 0; f < faces.length; f++) {
@@ -78,8 +87,9 @@ export function inflateHull(
     const up = own[3 * f + 1];
     sides[f] = up > UPRIGHT ? 1 : up < -UPRIGHT ? 0 : -1;
   }
-  const topology =
-    known && alike(known.sides, sides) ? known : topologyOf(solid, faces, half, sides);
+  const topology = known
+    ? knownTopology(known, solid, half, sides)
+    : topologyOf(points, faces, half, sides);
   const { loops, starts, edges, edgeFaces, swept } = topology;
   // Corner 2v is corner v lowered by the segment, 2v + 1 the same raised.
   const corners = new Float64Array(points.length * 6);
@@ -98,7 +108,7 @@ export function inflateHull(
     const [dx, dz] = [b[0] - a[0], b[2] - a[2]];
     const l = Math.sqrt(dx * dx + dz * dz);
     // By chance upright in this turn: it hangs together otherwise.
-    if (l < 1e-12) return inflateHull(solid, half, radius);
+    if (l < 1e-12) return inflateHull({ points, faces: [...faces] }, half, radius);
     // Seen along a face that looks up, the outside lies to the right of its edge.
     normals[3 * f] = -dz / l;
     normals[3 * f + 2] = dx / l;
@@ -117,7 +127,7 @@ export function inflateHull(
     const b = normals[3 * edgeFaces[2 * e + 1] + 1];
     edgeTops[e] = a > b ? a : b;
   }
-  const body: InflatedHull = {
+  return {
     points: corners,
     normals,
     offsets,
@@ -129,8 +139,20 @@ export function inflateHull(
     edgeTops,
     radius,
   };
-  topologies.set(body, topology);
-  return body;
+}
+
+function knownTopology(
+  known: Topology[],
+  { points, faces }: Polyhedron,
+  half: number,
+  sides: Int8Array,
+): Topology {
+  const place = known.findIndex((one) => one.half === half > 0 && alike(one.sides, sides));
+  if (place === 0) return known[0];
+  const topology = place > 0 ? known[place] : topologyOf(points, faces, half, sides);
+  known.splice(place > 0 ? place : MOST_TURNS - 1, 1);
+  known.unshift(topology);
+  return topology;
 }
 
 function alike(a: Int8Array, b: Int8Array): boolean {
@@ -139,7 +161,7 @@ function alike(a: Int8Array, b: Int8Array): boolean {
 }
 
 function topologyOf(
-  { points, faces: given }: Polyhedron,
+  points: Polyhedron['points'],
   faces: Polyhedron['faces'],
   half: number,
   sides: Int8Array,
@@ -187,8 +209,6 @@ function topologyOf(
   const starts = new Int32Array(loops.length + 1);
   loops.forEach((loop, f) => (starts[f + 1] = starts[f] + loop.length));
   return {
-    given,
-    faces,
     sides,
     half: half > 0,
     loops: new Int32Array(loops.flat()),

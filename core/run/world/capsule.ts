@@ -1,4 +1,4 @@
-import { ballBody, inflateHull, type InflatedHull } from '../../collision';
+import { ballBody, inflateHull, type InflatedHull, sharedFaces } from '../../collision';
 import { mapPoints, NO_TURN, type Vec3 } from '../../geometry';
 import { applyPose, STILL, type Pose } from '../../motion';
 import type { Shape } from '../../pieces';
@@ -23,19 +23,13 @@ export const centreHeight = ({ radius, half }: Capsule): number => radius + half
  * @param form at rest
  * @param pose that it is in
  * @param half half the segment that is added, m
- * @param like the same at rest, whose edges are then known
  */
-export function bodyOf(
-  form: Shape['form'],
-  pose: Pose,
-  half: number,
-  like?: InflatedHull,
-): InflatedHull {
+function bodyOf(form: Shape['form'], pose: Pose, half: number): InflatedHull {
   if (form.kind === 'ball') {
     return ballBody(applyPose(pose, form.centre), form.radius * pose.size, half);
   }
   const solid = pose === STILL ? form.solid : mapPoints(form.solid, (p) => applyPose(pose, p));
-  return inflateHull(solid, half, (form.round ?? 0) * pose.size, like);
+  return inflateHull(solid, half, (form.round ?? 0) * pose.size);
 }
 
 /**
@@ -60,8 +54,17 @@ export class InflatedShapes {
   /** The box about the form at rest, m. */
   private readonly low: Vec3;
   private readonly high: Vec3;
+  private readonly form: Shape['form'];
 
-  constructor(private readonly form: Shape['form']) {
+  /**
+   * @param form in the world, at rest
+   * @param own the same in its piece's frame, which pieces that are alike share
+   */
+  constructor(form: Shape['form'], own = form) {
+    this.form =
+      form.kind === 'hull' && own.kind === 'hull'
+        ? { ...form, solid: { points: form.solid.points, faces: sharedFaces(own.solid) } }
+        : form;
     const { low, high } = formBounds(form);
     this.low = low;
     this.high = high;
@@ -92,7 +95,7 @@ export class InflatedShapes {
       this.fresh.length = 0;
     }
     if (!this.fresh[index]) {
-      this.posed[index] = bodyOf(this.form, pose, half, this.posed[index]);
+      this.posed[index] = bodyOf(this.form, pose, half);
       this.fresh[index] = true;
     }
     return this.posed[index]!;

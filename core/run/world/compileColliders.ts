@@ -86,7 +86,7 @@ function colliderOf(
     isDynamic: places.mover >= 0 && list[places.mover].loose,
     low: mapVec3((i) => low[i] - BROADPHASE_MARGIN),
     high: mapVec3((i) => high[i] + BROADPHASE_MARGIN),
-    bodies: new InflatedShapes(form),
+    bodies: new InflatedShapes(form, shape.form),
   };
 }
 
