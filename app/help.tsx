@@ -1,1 +1,3 @@
-export { HelpScreen as default } from '@/ui/help/HelpScreen';
+import { loadedScreen } from '@/ui/loadedScreens';
+
+export default loadedScreen((screens) => screens.HelpScreen);

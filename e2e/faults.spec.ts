@@ -110,3 +110,17 @@ test('a run that cannot be sent waits until it can', async ({ openMade, server }
   await page.getByTestId('keep-run').click();
   await expect(page.getByTestId('run-kept')).toBeVisible();
 });
+
+test('where the screens of a course cannot be loaded the page says so, and opens when they can', async ({
+  person,
+  server,
+}) => {
+  const page = await (await person('phone')).newPage();
+  // They are loaded apart from the page that links to them, and may be gone with a newer build.
+  await page.route('**/screens-*.js', (route) => route.abort());
+  await page.goto(`${server.url}/help`);
+  await expect(page.getByText('This page could not be loaded')).toBeVisible();
+  await page.unroute('**/screens-*.js');
+  await page.getByText('Try again').tap();
+  await expect(page.getByRole('heading', { name: 'Keys and touch' })).toBeVisible();
+});

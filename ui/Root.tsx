@@ -6,9 +6,9 @@ import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Guarded } from './Guarded';
+import { LoadedDrawing, useScreensSoon } from './loadedScreens';
 import { soundPresses } from './music/sounds';
 import { Loading, Toasts } from './parts';
-import { Drawing } from './scene';
 import { useAutosave } from './state/saving';
 import { useCatchUp } from './state/useCatchUp';
 import { useUpdates } from './state/useUpdates';
@@ -37,7 +37,7 @@ export function Root() {
           <Dress theme={theme} />
           <StatusBar style={night ? 'light' : 'dark'} />
           {loaded ? <Screens paper={colours.paper} /> : <Loading what="" />}
-          <Drawing />
+          <LoadedDrawing />
           <Toasts />
         </ThemeProvider>
       </QueryClientProvider>
@@ -60,6 +60,7 @@ function Screens({ paper }: { paper: string }) {
   useAutosave();
   useCatchUp();
   useUpdates();
+  useScreensSoon();
   useEffect(() => soundPresses(), []);
   return (
     <Guarded>

@@ -1,6 +1,3 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import path from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { onWorkPlane, refusal, snapToGrid } from '@/core/edit';
 import fc from 'fast-check';
 
@@ -20,6 +17,7 @@ import { anyRun, pressedRun, runAny, type AnyRun } from '@/core/run/fuzz.testing
 import { RUNNERS, type RunnerKind } from '@/core/course';
 import { keepsForward, measuringCourse, measuringField, paceInput, roundInput } from './courses';
 import { median, timesOf, type Figure } from './figures';
+import { firstLoad } from './firstLoad';
 import { heaviest } from './heavy';
 import { laying } from './laying';
 import { inPage } from './page';
@@ -281,26 +279,6 @@ function building(): Figure {
     unit: 'ms',
     goal: 'at most 150',
   };
-}
-
-/** What a first visit has to load of script, where the pages are built. */
-function firstLoad(): Figure[] {
-  const folder = path.join(__dirname, 'web', '_expo', 'static', 'js', 'web');
-  if (!existsSync(folder)) return [];
-  const scripts = readdirSync(folder).filter((name) => name.startsWith('entry-'));
-  const bytes = scripts.reduce(
-    (sum, name) => sum + gzipSync(readFileSync(path.join(folder, name))).length,
-    0,
-  );
-  return [
-    {
-      key: 'firstLoadGzip',
-      label: 'First-load script, compressed',
-      value: bytes / 1e6,
-      unit: 'MB',
-      goal: 'at most 1.3',
-    },
-  ];
 }
 
 /** From a pointer's ray to the place a piece in hand would land, with the reason where it may not. */

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CourseScreen } from '@/ui/course/screen/CourseScreen';
+import { loadedScreen } from '@/ui/loadedScreens';
+
+const CourseScreen = loadedScreen((screens) => screens.CourseScreen);
 
 export default function CourseRoute() {
   const { id, phase } = useLocalSearchParams<{ id: string; phase?: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CourseRunScreen } from '@/ui/course/screen/RunScreen';
+import { loadedScreen } from '@/ui/loadedScreens';
+
+const CourseRunScreen = loadedScreen((screens) => screens.CourseRunScreen);
 
 export default function CourseRunRoute() {
   const { id, from } = useLocalSearchParams<{ id: string; from?: string }>();

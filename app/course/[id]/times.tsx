@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { TimesScreen } from '@/ui/course/times/TimesScreen';
+import { loadedScreen } from '@/ui/loadedScreens';
+
+const TimesScreen = loadedScreen((screens) => screens.TimesScreen);
 
 export default function CourseTimesRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { WatchScreen } from '@/ui/course/watch/WatchScreen';
+import { loadedScreen } from '@/ui/loadedScreens';
+
+const WatchScreen = loadedScreen((screens) => screens.WatchScreen);
 
 export default function CourseWatchRoute() {
   const { id, run, at } = useLocalSearchParams<{ id: string; run?: string; at?: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlayRunScreen } from '@/ui/play/PlayRunScreen';
+import { loadedScreen } from '@/ui/loadedScreens';
+
+const PlayRunScreen = loadedScreen((screens) => screens.PlayRunScreen);
 
 export default function PlayRunRoute() {
   const { slug, series } = useLocalSearchParams<{ slug: string; series?: string }>();
