@@ -8,7 +8,7 @@ import {
   type CourseListed,
   type SavedAnswer,
 } from '@/core/protocol';
-import type { BodyRow, CourseRow, ListingRow, PublishedRow, SummaryColumns } from '../db/rows';
+import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
 import {
   handler,
   HttpError,
@@ -22,7 +22,7 @@ import {
 import type { TakenCourse } from '../threads/intake';
 import { taken } from '../threads/pool';
 import type { Context } from './context';
-import { LISTED, ownCourse, type Listed } from './owned';
+import { LISTED, ownCourse, type Listed, withPublished } from './owned';
 import { makerOf, makerOrNew, newId } from './session';
 import { keepVersion } from './versions';
 
@@ -41,17 +41,17 @@ export function courses(context: Context): Router {
       handler({ body: NoBody, answer: CourseListAnswer }, async (_, req) => {
         const maker = await makerOf(context, req);
         if (!maker) return { courses: [] };
-        const rows = await db<CourseRow>('courses')
-          .where({ maker: maker.id, deleted: null })
-          .orderBy('changed', 'desc')
+        const rows: Listed[] = await withPublished(db)
+          .where({ 'courses.maker': maker.id, 'courses.deleted': null })
+          .orderBy('courses.changed', 'desc')
           .limit(MOST_LISTED)
           .select(...LISTED);
-        return { courses: await listed(db, rows) };
+        return { courses: rows.map(listed) };
       }),
     )
     .post('/courses', readText, (req, res) => keepNew(context, req, res))
     .get('/courses/:id', async (req, res) => {
-      await sendCourse(db, res, await ownCourse(context, req, 'document', 'proof'));
+      sendCourse(res, await ownCourse(context, req, 'document', 'proof'));
     })
     .put('/courses/:id', readText, (req, res) => save(context, req, res))
     .get('/courses/:id/picture', (req, res) => picture(context, req, res))
@@ -114,10 +114,11 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   });
   if (there) return sendSame(context, res, row, course);
   res.status(201);
-  await sendCourse(db, res, { ...row, document: course.document, proof: null });
+  const unpublished = { slug: null, published_shown: null, taken: null, held: null };
+  sendCourse(res, { ...row, ...unpublished, document: course.document, proof: null });
 }
 
-/** @throws HttpError 403 where a course is of somebody else who keeps it whole */
+/** @throws HttpError 403 where a course is of somebody else who keeps it whole, and the maker has no copy from before */
 async function checkCopying(db: Knex, slug: string, maker: string): Promise<void> {
   const kept = await db<PublishedRow>('published')
     .join('courses', 'courses.id', 'published.course')
@@ -125,7 +126,13 @@ async function checkCopying(db: Knex, slug: string, maker: string): Promise<void
     .whereNot('courses.maker', maker)
     .whereRaw("json_extract(published.document, '$.mayCopy') = 0")
     .first('slug');
-  if (kept) throw new HttpError(403, 'whole', 'Its maker keeps this course whole: it can be run.');
+  if (!kept) return;
+  const had = await db<CourseRow>('courses')
+    .join('bodies', 'bodies.course', 'courses.id')
+    .where({ maker })
+    .whereRaw("json_extract(document, '$.origins[0].slug') = ?", slug)
+    .first('courses.id');
+  if (!had) throw new HttpError(403, 'whole', 'Its maker keeps this course whole: it can be run.');
 }
 
 /**
@@ -138,14 +145,14 @@ async function sendSame(
   { id, maker }: CourseRow,
   { document }: TakenCourse,
 ): Promise<void> {
-  const there = await db<CourseRow>('courses')
-    .where({ id, maker, deleted: null })
+  const there: Listed | undefined = await withPublished(db)
+    .where({ 'courses.id': id, 'courses.maker': maker, 'courses.deleted': null })
     .first(...LISTED);
   if (!there) throw new HttpError(409, 'taken', 'There is another course by that id.');
   const body = (await db<BodyRow>('bodies').where('course', id).first('document', 'proof'))!;
   if (body.document !== document) throw stale(there.revision, body.document);
   res.status(201);
-  await sendCourse(db, res, { ...there, ...body });
+  sendCourse(res, { ...there, ...body });
 }
 
 /** Whoever saves has not seen what was saved from elsewhere. */
@@ -220,57 +227,31 @@ function changedColumns(course: TakenCourse): Partial<SummaryColumns> {
   return course.measured ? { ...columns, length } : columns;
 }
 
-/** What of courses is published, and whether it is as they are now. */
-async function publishedOf(db: Knex, rows: readonly Pick<CourseRow, 'id' | 'shown'>[]) {
-  const out: (Pick<PublishedRow, 'slug' | 'course' | 'shown'> &
-    Pick<ListingRow, 'taken' | 'held'>)[] = await db('published')
-    .join('listings', 'listings.slug', 'published.slug')
-    .whereIn(
-      'published.course',
-      rows.map(({ id }) => id),
-    )
-    .select(
-      'published.slug',
-      'published.course',
-      'published.shown',
-      'listings.taken',
-      'listings.held',
-    );
-  const byCourse = new Map(out.map((row) => [row.course, row]));
-  return rows.map(({ id, shown }) => {
-    const row = byCourse.get(id);
-    return row
-      ? {
-          slug: row.slug,
-          current: row.shown === shown,
-          shown: row.taken === null && row.held === null,
-        }
-      : null;
-  });
-}
+/** What is published of a course, and whether it is as the course is now. */
+const publishedOf = ({ slug, shown, published_shown, taken, held }: Listed) =>
+  slug === null
+    ? null
+    : { slug, current: published_shown === shown, shown: taken === null && held === null };
 
-async function listed(db: Knex, rows: readonly Listed[]): Promise<CourseListed[]> {
-  const published = await publishedOf(db, rows);
-  return rows.map((row, i) => ({
-    id: row.id,
-    revision: row.revision,
-    name: row.name,
-    kind: row.kind as CourseListed['kind'],
-    runner: row.runner as CourseListed['runner'],
-    pieces: row.pieces,
-    length: row.length,
-    changed: row.changed,
-    proof:
-      row.proof_time === null ? null : { time: row.proof_time, fresh: row.proof_hash === row.hash },
-    published: published[i],
-    folder: row.folder,
-    tags: JSON.parse(row.tags) as string[],
-  }));
-}
+const listed = (row: Listed): CourseListed => ({
+  id: row.id,
+  revision: row.revision,
+  name: row.name,
+  kind: row.kind as CourseListed['kind'],
+  runner: row.runner as CourseListed['runner'],
+  pieces: row.pieces,
+  length: row.length,
+  changed: row.changed,
+  proof:
+    row.proof_time === null ? null : { time: row.proof_time, fresh: row.proof_hash === row.hash },
+  published: publishedOf(row),
+  folder: row.folder,
+  tags: JSON.parse(row.tags) as string[],
+});
 
-async function sendCourse(db: Knex, res: Response, row: Whole): Promise<void> {
+function sendCourse(res: Response, row: Whole): void {
   const { id, revision, changed, proof, proof_time: time } = row;
-  const [published] = await publishedOf(db, [row]);
+  const published = publishedOf(row);
   const fresh = row.proof_hash === row.hash;
   sendJson(
     res,

@@ -1,5 +1,6 @@
 import type { Request } from 'express';
-import type { BodyRow, CourseRow, MakerRow } from '../db/rows';
+import type { Knex } from 'knex';
+import type { BodyRow, CourseRow, ListingRow, MakerRow } from '../db/rows';
 import { notFound, param } from '../http';
 import type { Context } from './context';
 import { requireMaker } from './session';
@@ -7,8 +8,7 @@ import { requireMaker } from './session';
 /** What is long of a course, read where it is asked for. */
 type Long = Exclude<keyof BodyRow, 'course'>;
 
-/** What is read of a course where its document is not asked for. */
-export const LISTED = [
+const OF_COURSE = [
   'id',
   'maker',
   'revision',
@@ -16,7 +16,6 @@ export const LISTED = [
   'kind',
   'runner',
   'pieces',
-  'bytes',
   'length',
   'hash',
   'shown',
@@ -24,11 +23,30 @@ export const LISTED = [
   'proof_time',
   'proof_strokes',
   'changed',
-  'deleted',
   'folder',
   'tags',
 ] as const;
-export type Listed = Pick<CourseRow, (typeof LISTED)[number]>;
+
+/** What is read of a course where its document is not asked for, and of what is published of it. */
+export const LISTED = [
+  ...OF_COURSE.map((column) => `courses.${column}`),
+  'published.slug',
+  'published.shown as published_shown',
+  'listings.taken',
+  'listings.held',
+];
+export type Listed = Pick<CourseRow, (typeof OF_COURSE)[number]> &
+  Pick<ListingRow, 'taken' | 'held'> & {
+    /** Null where nothing is published of it. */
+    readonly slug: string | null;
+    readonly published_shown: string | null;
+  };
+
+/** Courses, each beside what is published of it. */
+export const withPublished = (db: Knex) =>
+  db('courses')
+    .leftJoin('published', 'published.course', 'courses.id')
+    .leftJoin('listings', 'listings.slug', 'published.slug');
 
 /**
  * The course a request is about, as far as it is asked for.
@@ -40,12 +58,15 @@ export async function ownCourse<More extends Long = never>(
   ...more: More[]
 ): Promise<Listed & Pick<BodyRow, More>> {
   const maker: MakerRow = await requireMaker(context, req);
-  const row = await context
-    .db<CourseRow>('courses')
-    .where({ id: param(req, 'id'), maker: maker.id, deleted: null })
-    .first(...LISTED);
+  const asked = withPublished(context.db)
+    .where({
+      'courses.id': param(req, 'id'),
+      'courses.maker': maker.id,
+      'courses.deleted': null,
+    })
+    .first(...LISTED, ...more.map((column) => `bodies.${column}`));
+  if (more.length > 0) void asked.join('bodies', 'bodies.course', 'courses.id');
+  const row = (await asked) as (Listed & Pick<BodyRow, More>) | undefined;
   if (!row) throw notFound('The course');
-  const body =
-    more.length > 0 ? await context.db('bodies').where('course', row.id).first(more) : {};
-  return { ...row, ...(body as Pick<BodyRow, More>) };
+  return row;
 }

@@ -1,7 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
+import type { Database } from 'better-sqlite3';
 import createKnex, { type Knex } from 'knex';
 import { migrationSource } from './migrations';
+import { keepStatements } from './statements';
 
 /**
  * Opens the database file in a folder, making both if needed, and brings it up to date.
@@ -13,7 +15,14 @@ export async function openDatabase(dataDir: string): Promise<Knex> {
     client: 'better-sqlite3',
     connection: { filename: path.join(dataDir, 'stonehop.sqlite') },
     useNullAsDefault: true,
-    pool: { min: 1, max: 1 },
+    pool: {
+      min: 1,
+      max: 1,
+      afterCreate: (connection: Database, done: (error: Error | null) => void) => {
+        keepStatements(connection);
+        done(null);
+      },
+    },
   });
   await db.raw('PRAGMA journal_mode = WAL');
   await db.raw('PRAGMA synchronous = FULL');
