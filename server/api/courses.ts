@@ -41,11 +41,11 @@ export function courses(context: Context): Router {
       handler({ body: NoBody, answer: CourseListAnswer }, async (_, req) => {
         const maker = await makerOf(context, req);
         if (!maker) return { courses: [] };
-        const rows: Listed[] = await withPublished(db)
+        const rows: ListRow[] = await withPublished(db)
           .where({ 'courses.maker': maker.id, 'courses.deleted': null })
           .orderBy('courses.changed', 'desc')
           .limit(MOST_LISTED)
-          .select(...LISTED);
+          .select(...IN_LIST, ...WORKED_OUT.map((column) => db.raw(column)));
         return { courses: rows.map(listed) };
       }),
     )
@@ -233,20 +233,51 @@ const publishedOf = ({ slug, shown, published_shown, taken, held }: Listed) =>
     ? null
     : { slug, current: published_shown === shown, shown: taken === null && held === null };
 
-const listed = (row: Listed): CourseListed => ({
-  id: row.id,
-  revision: row.revision,
-  name: row.name,
-  kind: row.kind as CourseListed['kind'],
-  runner: row.runner as CourseListed['runner'],
-  pieces: row.pieces,
-  length: row.length,
-  changed: row.changed,
-  proof:
-    row.proof_time === null ? null : { time: row.proof_time, fresh: row.proof_hash === row.hash },
-  published: publishedOf(row),
-  folder: row.folder,
-  tags: JSON.parse(row.tags) as string[],
+// Lists are long: what is read of each row is what is told of it.
+const IN_LIST = [
+  ...['id', 'revision', 'name', 'kind', 'runner', 'pieces', 'length', 'changed', 'proof_time'].map(
+    (column) => `courses.${column}` as const,
+  ),
+  'courses.folder',
+  'courses.tags',
+  'published.slug',
+];
+const WORKED_OUT = [
+  'courses.proof_hash = courses.hash as fresh',
+  'published.shown = courses.shown as current',
+  'listings.taken is null and listings.held is null as seen',
+];
+
+interface ListRow extends Pick<
+  Listed,
+  'id' | 'revision' | 'name' | 'pieces' | 'length' | 'changed'
+> {
+  readonly kind: CourseListed['kind'];
+  readonly runner: CourseListed['runner'];
+  readonly proof_time: number | null;
+  readonly folder: string | null;
+  /** JSON. */
+  readonly tags: string;
+  readonly slug: string | null;
+  /** Whether the proof is of the course as it is, what is published as well, and whether others see it; 1 or 0. */
+  readonly fresh: number | null;
+  readonly current: number | null;
+  readonly seen: number;
+}
+
+const listed = ({
+  proof_time: time,
+  slug,
+  fresh,
+  current,
+  seen,
+  tags,
+  ...row
+}: ListRow): CourseListed => ({
+  ...row,
+  proof: time === null ? null : { time, fresh: fresh === 1 },
+  published: slug === null ? null : { slug, current: current === 1, shown: seen === 1 },
+  tags: tags === '[]' ? [] : (JSON.parse(tags) as string[]),
 });
 
 function sendCourse(res: Response, row: Whole): void {
