@@ -48,6 +48,10 @@ test('a full queue: the page keeps the run and sends it again', async ({
   await page.getByText('Send it again', { exact: true }).click();
   await expect(page.getByTestId('run-place')).toContainText('place 1');
   await expect(page.getByTestId('best-times').last()).toContainText('Somebody (you)');
+  // The first stand by the lantern, and nothing lies over them.
+  await expect(page.getByTestId('run-clock')).toHaveCount(0);
+  await page.getByText('Again', { exact: true }).click();
+  await expect(page.getByTestId('run-clock')).toBeVisible();
 });
 
 test('a course published anew during a run: the run is told it no longer counts', async ({

@@ -1,4 +1,5 @@
 import { router } from 'expo-router';
+import { useMemo } from 'react';
 import { emptyCourse } from '@/core/course';
 import { CannotOpen, Loading } from '../parts';
 import { FinishActions } from '../run/finish/FinishActions';
@@ -11,6 +12,7 @@ import { useReplay } from '../state/useBest';
 import { useAttempts } from './attempts';
 import { useBesideWishes } from './besideRuns';
 import { HeldFinish } from './HeldFinish';
+import { placedOf } from './placed';
 import { SendRun } from './SendRun';
 import { useTellEnds } from './useTellEnds';
 
@@ -29,6 +31,7 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
   // Of several, splits are held against the one that was wanted first.
   const [against] = wishes;
   const best = useReplay(data?.course ?? EMPTY, against?.run) ?? undefined;
+  const first = useMemo(() => data?.best.map(placedOf), [data?.best]);
   const tell = useTellEnds(slug);
   const leave = () =>
     router.canGoBack() ? router.back() : router.replace(`/play/${slug}` as never);
@@ -45,6 +48,7 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
       leaveLabel="Leave the course"
       onLeave={leave}
       before={sitting?.spent}
+      first={first}
       onEnd={({ run, result }) => {
         if (sitting) spend(result.time, result.finished ? slug : null);
         tell(attempts.of(run.seed)?.attempt, result);

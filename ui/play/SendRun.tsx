@@ -13,7 +13,6 @@ import { useMe } from '../state/queries';
 import { sendRun } from '../state/waitingRuns';
 import { SPACE } from '../theme';
 import { BestTimes } from './BestTimes';
-import { ThreeStones } from './ThreeStones';
 
 /** A name, or none. */
 const SendForm = v.object({
@@ -76,7 +75,6 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
         <Text testID="run-place">
           {runTime(send.data.time)} counts: place {send.data.place}.
         </Text>
-        <ThreeStones best={send.data.best} />
         <BestTimes best={send.data.best} />
       </View>
     );

@@ -23,6 +23,7 @@ import type { RunProps } from './runProps';
 import { RUNNER_ROWS } from './runners';
 import { RunScene } from './RunScene';
 import { RunSheets } from './RunSheets';
+import { useStones } from './stones/useStones';
 import { TryingBar } from './trying/TryingBar';
 import { useAttempt, useEndTold, useFinish } from './useAttempt';
 
@@ -74,6 +75,7 @@ export function ReadyRun(props: RunProps) {
   useGestures(host, worked === 'strokes' && !flying ? flick.tool : still);
 
   const finish = useFinish(props, live, send, end);
+  const stones = useStones(props, live, attempt.done !== null);
   const touch = (width < WIDE || navigator.maxTouchPoints > 0) && worked !== 'strokes';
   return (
     <View style={{ flex: 1, backgroundColor: colours.sky, overflow: 'hidden' }}>
@@ -86,6 +88,7 @@ export function ReadyRun(props: RunProps) {
             controls={controls}
             shapes={shapes}
             pales={pales}
+            stones={stones}
             onFinish={finish}
           />
         </Canvas>
@@ -95,7 +98,7 @@ export function ReadyRun(props: RunProps) {
       )}
       <RunMusic live={live} course={course} held={held} />
       <HeardThere live={live} course={course} />
-      {!arranging && (
+      {!arranging && stones.length === 0 && (
         <RunHud
           live={live}
           course={course}

@@ -74,11 +74,21 @@ interface RunPictureProps {
   readonly shown: RunShown;
   /** Whether collision shapes are shown over the pictures. */
   readonly shapes: boolean;
+  /** Whether the runner is not to be seen. */
+  readonly away?: boolean;
   readonly children?: ReactNode;
 }
 
 /** A course with somebody running it. */
-export function RunPicture({ course, world, state, shown, shapes, children }: RunPictureProps) {
+export function RunPicture({
+  course,
+  world,
+  state,
+  shown,
+  shapes,
+  away,
+  children,
+}: RunPictureProps) {
   const lively = useMemo(() => dynamicPieces(course), [course]);
   const still = useMemo(
     () => course.pieces.filter(({ id }) => !lively.has(id)),
@@ -94,7 +104,7 @@ export function RunPicture({ course, world, state, shown, shapes, children }: Ru
       <ThrownCopies world={world} state={state} />
       <BoardTexts pieces={course.pieces} />
       {shapes && <ContactShapes course={course} pieces={course.pieces} moment={moment} />}
-      <Runner kind={course.runner.kind} shown={runner} />
+      {!away && <Runner kind={course.runner.kind} shown={runner} />}
       {children}
     </>
   );

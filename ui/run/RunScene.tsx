@@ -7,6 +7,8 @@ import { follow } from './follow';
 import type { LiveRun } from './liveRun';
 import { PaleRunners } from './pale/PaleRunners';
 import type { PaleRun } from './pale/paleRun';
+import type { PlacedStone } from './stones/threeStones';
+import { StonesByLantern } from './stones/StonesByLantern';
 import { RunPicture, useRunShown } from './RunPicture';
 
 interface RunSceneProps {
@@ -18,12 +20,14 @@ interface RunSceneProps {
   readonly shapes: boolean;
   /** Recorded runs shown beside it. */
   readonly pales: readonly PaleRun[];
+  /** The first three of the course, who stand by its lantern; then they are looked at. */
+  readonly stones: readonly PlacedStone[];
   readonly onFinish: () => void;
 }
 
 /** The scene of a run; its frames only show where the ticks have got to. */
 export function RunScene(props: RunSceneProps) {
-  const { course, live, held, controls, shapes, pales, onFinish } = props;
+  const { course, live, held, controls, shapes, pales, stones, onFinish } = props;
   const shown = useRunShown(live.world, live.state);
   const told = useRef(false);
   const placed = useRef(0);
@@ -50,7 +54,7 @@ export function RunScene(props: RunSceneProps) {
     shown.show(world, state, live.gone());
     // Put somewhere else, the runner is looked at anew, the way it faces there.
     const before = live.placed === placed.current ? eye.current : null;
-    eye.current = follow(before, live, course, scene, delta);
+    if (stones.length === 0) eye.current = follow(before, live, course, scene, delta);
     placed.current = live.placed;
     if ((state.finish >= 0 || state.over) && !told.current) {
       told.current = true;
@@ -59,8 +63,19 @@ export function RunScene(props: RunSceneProps) {
   }, -2);
 
   return (
-    <RunPicture course={course} world={live.world} state={live.state} shown={shown} shapes={shapes}>
-      <PaleRunners kind={course.runner.kind} world={live.world} pales={pales} at={live.state} />
+    <RunPicture
+      course={course}
+      world={live.world}
+      state={live.state}
+      shown={shown}
+      shapes={shapes}
+      away={stones.length > 0}
+    >
+      {stones.length === 0 ? (
+        <PaleRunners kind={course.runner.kind} world={live.world} pales={pales} at={live.state} />
+      ) : (
+        <StonesByLantern kind={course.runner.kind} world={live.world} stones={stones} />
+      )}
     </RunPicture>
   );
 }

@@ -5,6 +5,7 @@ import type { Begun } from '../state/attempts';
 import type { Best, Finished } from './finish/finished';
 import type { Beginning, LiveRun } from './liveRun';
 import type { PaleRun } from './pale/paleRun';
+import type { Placed } from './stones/threeStones';
 
 /** A place an attempt may begin at. */
 export interface BeginPlace {
@@ -50,6 +51,8 @@ export interface RunProps {
   readonly onLeave: (live: LiveRun) => void;
   /** An attempt is over, by whatever: the goal, an end, another attempt, leaving. */
   readonly onEnd?: (ended: EndedRun) => void;
+  /** The first of the course, who stand by its lantern once the goal is reached. */
+  readonly first?: readonly Placed[];
   /** What is shown over the scene once the goal is reached. */
   readonly finished: (finished: Finished, again: () => void) => ReactNode;
 }
