@@ -34,6 +34,10 @@ function takeReader(): Reader {
   idle = null;
   if (kept) return kept;
   const worker = new Worker(new URL('./timing.worker', window.location.href));
+  // One that breaks while it is kept would be asked in vain.
+  worker.addEventListener('error', () => {
+    if (idle?.worker === worker) idle = null;
+  });
   return { worker, labour: wrap<TimingWorkerApi>(worker) };
 }
 

@@ -38,19 +38,24 @@ const keysOf = async (course: string): Promise<string[]> =>
     .sort()
     .reverse();
 
-/** Keeps an attempt; where the browser forbids storage the run counts all the same. */
+/**
+ * Keeps an attempt; where the browser forbids storage the run counts all the same.
+ * @returns whether it is kept
+ */
 export async function keepAttempt(
   course: string,
   { run, digest, begun }: { run: Run; digest: RunDigest; begun: Begun },
   at = Date.now(),
-): Promise<void> {
+): Promise<boolean> {
   const kept: KeptAttempt = { course, at, run, ...digest, ...begun };
   try {
     await set(keyOf(kept), kept, attempts());
     const over = (await keysOf(course)).slice(MOST_ATTEMPTS);
     if (over.length > 0) await delMany(over, attempts());
+    return true;
   } catch {
-    // Told nowhere: there is nothing the runner could do about it now.
+    // After a run told nowhere: there is nothing the runner could do about it now.
+    return false;
   }
 }
 

@@ -1,9 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
 import type { Course } from '@/core/course';
 import { readRunFile } from '@/core/formats';
+import type { Run } from '@/core/run';
 import { beginDigest } from '@/workers/timing';
 import { Button, showToast, useFileChoice } from '../../parts';
-import { keepAttempt } from '../../state/attempts';
+import { attemptsAt, keepAttempt } from '../../state/attempts';
 import { attemptsKey } from '../../state/useKeptAttempts';
 
 /** Most bytes of a run's file that are read. */
@@ -12,18 +14,28 @@ const MOST = 4 * 1024 * 1024;
 /** Opens a run of this course from a file: it is played again and kept among those of this device. */
 export function OpenRun({ id, course }: { readonly id: string; readonly course: Course }) {
   const client = useQueryClient();
+  const job = useRef<ReturnType<typeof beginDigest> | null>(null);
   const open = useMutation({
     mutationFn: async (file: File) => {
       if (file.size > MOST) throw new Error('A run has at most 4 MB.');
       const run = readRunFile(await file.text());
-      const digest = await beginDigest(course, run).result;
-      await keepAttempt(id, { run, digest, begun: {} });
+      if ((await attemptsAt(id)).some((kept) => isSame(kept.run, run))) {
+        return 'That run is among those of this device already.';
+      }
+      job.current = beginDigest(course, run);
+      const digest = await job.current.result;
+      return (await keepAttempt(id, { run, digest, begun: {} }))
+        ? 'The run is among those of this device.'
+        : 'The run holds, but this browser lets nothing be kept.';
     },
-    onSuccess: () => {
+    onSuccess: (words) => {
       void client.invalidateQueries({ queryKey: attemptsKey(id) });
-      showToast('The run is among those of this device.');
+      showToast(words);
     },
-    onError: (error: Error) => showToast(error.message),
+    onError: (error: Error) => {
+      if (!job.current?.cancelled()) showToast(error.message);
+    },
+    onSettled: () => (job.current = null),
   });
   const files = useFileChoice({
     accept: '.json,application/json',
@@ -32,8 +44,18 @@ export function OpenRun({ id, course }: { readonly id: string; readonly course: 
   });
   return (
     <>
-      <Button title="Open a run" icon="folder" busy={open.isPending} onPress={files.choose} />
+      {open.isPending ? (
+        <Button title="Stop opening" icon="x" onPress={() => job.current?.cancel()} />
+      ) : (
+        <Button title="Open a run" icon="folder" onPress={files.choose} />
+      )}
       {files.input}
     </>
   );
 }
+
+/** Whether two runs are one, press by press. */
+const isSame = (a: Run, b: Run): boolean =>
+  a.seed === b.seed &&
+  (a.start ?? 0) === (b.start ?? 0) &&
+  JSON.stringify(a.inputs) === JSON.stringify(b.inputs);
