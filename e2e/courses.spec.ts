@@ -65,6 +65,14 @@ test('a name and a passphrase open the courses in another browser', async ({ ope
     await expect(page.getByText('Signed in as')).toBeVisible();
   };
   await signIn(here, 'Take this name');
+  // What is said stands over the sheet it is said about.
+  const said = here.getByRole('alert').filter({ hasText: 'Your courses can now' });
+  const isOnTop = await said.evaluate((alert) => {
+    const { left, right, top, bottom } = alert.getBoundingClientRect();
+    const corners = [top + 6, bottom - 6].map((y) => [(left + right) / 2, y] as const);
+    return corners.every(([x, y]) => alert.contains(document.elementFromPoint(x, y)));
+  });
+  expect(isOnTop).toBe(true);
   const there = await open('/', 'phone');
   await signIn(there, 'Sign in');
   await there.getByLabel('Close').tap();

@@ -4,6 +4,7 @@ import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, useState } from 'react';
+import { createPortal } from 'react-dom';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Guarded } from './Guarded';
 import { LoadedDrawing, useScreensSoon } from './loadedScreens';
@@ -38,7 +39,7 @@ export function Root() {
           <StatusBar style={night ? 'light' : 'dark'} />
           {loaded ? <Screens paper={colours.paper} /> : <Loading what="" />}
           <LoadedDrawing />
-          <Toasts />
+          {createPortal(<Toasts />, document.body)}
         </ThemeProvider>
       </QueryClientProvider>
     </SafeAreaProvider>

@@ -28,7 +28,7 @@ export function FileButtons({ title, name, text, testID }: FileButtonsProps) {
       />
       {canHandOverFiles() && (
         <Button
-          title="Hand the file to another app"
+          title="Hand the file on"
           icon="share-2"
           onPress={() =>
             made((whole) => {

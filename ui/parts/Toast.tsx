@@ -24,9 +24,12 @@ export function askToast(words: string, action: NonNullable<Shown['action']>): v
   useNotes.setState({ shown: { words, action } });
 }
 
+/** Sheets are at 9999. */
+const OVER_SHEETS = 10_000;
+
 const dismiss = () => useNotes.setState({ shown: null });
 
-/** Where notes appear; stands once, above everything. */
+/** Where notes appear; stands once, above everything, sheets included. */
 export function Toasts() {
   const colours = useColours();
   const shown = useNotes((s) => s.shown);
@@ -36,6 +39,7 @@ export function Toasts() {
       pointerEvents="box-none"
       style={{
         position: 'absolute',
+        zIndex: OVER_SHEETS,
         left: 0,
         right: 0,
         top: 84,
