@@ -28,7 +28,7 @@ export function compareCourses(was: Course, is: Course): CourseDifference {
     const known = before.get(piece.id);
     before.delete(piece.id);
     if (!known) added.push(piece);
-    else if (known !== piece && canonicalJson(known) !== canonicalJson(piece)) {
+    else if (known !== piece && textOf(known) !== textOf(piece)) {
       (formOf(known) === formOf(piece) ? moved : changed).push({ was: known, is: piece });
     }
   }
@@ -37,6 +37,14 @@ export function compareCourses(was: Course, is: Course): CourseDifference {
     (key) => key !== 'pieces' && was[key] !== is[key] && told(was[key]) !== told(is[key]),
   );
   return { added, removed: [...before.values()], moved, changed, fields };
+}
+
+// Courses are compared again after each edit, which leaves most pieces what they were.
+const texts = new WeakMap<Piece, string>();
+function textOf(piece: Piece): string {
+  let text = texts.get(piece);
+  if (text === undefined) texts.set(piece, (text = canonicalJson(piece)));
+  return text;
 }
 
 /** All of a piece but where it stands. */

@@ -56,6 +56,8 @@ export function OpenRun({ id, course }: { readonly id: string; readonly course: 
 
 /** Whether two runs are one, press by press. */
 const isSame = (a: Run, b: Run): boolean =>
+  a.course === b.course &&
+  a.core === b.core &&
   a.seed === b.seed &&
   (a.start ?? 0) === (b.start ?? 0) &&
   JSON.stringify(a.inputs) === JSON.stringify(b.inputs);

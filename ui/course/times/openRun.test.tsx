@@ -74,6 +74,16 @@ test('a run is kept once; the same again is told to be there already', async () 
   expect(mockKept).toHaveLength(1);
 });
 
+test('the same presses on another version of the course are another run', async () => {
+  show();
+  await choose(run);
+  await act(async () => mockAnswer({}));
+  await said('The run is among those of this device.');
+  await choose({ ...run, course: 'b'.repeat(64) });
+  await act(async () => mockRefuse(new Error('It was made on another version of the course.')));
+  await said('It was made on another version of the course.');
+});
+
 test('where the browser lets nothing be kept that is said', async () => {
   mockKeeps = false;
   show();

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { distance, mapVec3, type Vec3 } from '@/core/geometry';
-import { glideTo } from '../../scene';
+import { endGlide, glideTo } from '../../scene';
 import { WIDE } from '../../theme';
 import type { LiveRun } from '../liveRun';
 import type { RunProps } from '../runProps';
@@ -38,6 +38,8 @@ export function useStones(
         : { width: 1, height: 1 - FROM_BOTTOM };
     const eye = eyeOnStones(lantern, width / height, free);
     glideTo({ mode: lantern.sideOn ? 'side' : 'free', ...eye }, 700);
+    // The next attempt has the eye at once.
+    return endGlide;
   }, [lantern, width, height]);
   return useMemo(() => (lantern && first ? stonesBy(lantern, first) : NONE), [lantern, first]);
 }
