@@ -2,8 +2,12 @@
 const cell = (value: string): string =>
   /[",\r\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value;
 
-/** Words that a table would take for a formula, told as words. */
-export const csvWords = (value: string): string => (/^[=+\-@\t]/.test(value) ? `'${value}` : value);
+/**
+ * Words that a table would take for a formula, told as words: with an apostrophe before them, one more where they have
+ * some already.
+ */
+export const csvWords = (value: string): string =>
+  /^'*[=+\-@\t]/.test(value) ? `'${value}` : value;
 
 /** Rows as comma-separated values (RFC 4180). */
 export const csvOf = (rows: readonly (readonly string[])[]): string =>
