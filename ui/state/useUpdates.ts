@@ -4,6 +4,8 @@ import { askToast } from '../parts';
 
 /** Time between looks whether there is a newer Stone Hop, ms. */
 const EVERY = 60 * 60_000;
+/** Time after which the page is loaded anew by itself: the newer one waits for what the older still has to answer, ms. */
+const PATIENCE = 4_000;
 
 /**
  * Has the pages start without a network from now on, and says when a newer Stone Hop is at hand: it takes over when its
@@ -41,5 +43,8 @@ export function useUpdates(): void {
 const offer = (worker: Workbox): void =>
   askToast('A newer Stone Hop is here.', {
     label: 'Load it',
-    act: () => worker.messageSkipWaiting(),
+    act: () => {
+      worker.messageSkipWaiting();
+      setTimeout(() => window.location.reload(), PATIENCE);
+    },
   });
