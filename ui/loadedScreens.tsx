@@ -35,7 +35,7 @@ export function loadedScreen<Props extends object>(of: (screens: Screens) => Com
   return function LoadedScreen(props: Props) {
     const { data, error, refetch } = useQuery(SCREENS);
     if (error) return <NotLoaded onRetry={() => void refetch()} />;
-    if (!data) return <Loading what="Fetching what draws it …" />;
+    if (!data) return <Loading what="Fetching what draws it" />;
     const Screen = of(data);
     return <Screen {...props} />;
   };
