@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import {
   convexSolid,
+  cosDeg,
   crossingOf,
+  cubicAt,
+  distance,
   dot,
   faceNormal,
   frameAt,
@@ -10,12 +13,13 @@ import {
   rotate,
   selfCrossing,
   signedArea,
+  sinDeg,
   sub,
   sweepAlong,
   transpose,
   turnMatrix,
   turnedRight,
-  type Frame,
+  twistedMesh,
   type Polyhedron,
   volumeOf,
   type Section,
@@ -53,21 +57,56 @@ test('a cross-section swept straight has the volume of its area and length; bent
     [1, 0.5],
     [-1, 0.5],
   ];
-  const straight = sweepAlong([frameAt([0, 0, 0]), frameAt([7, 0, 0])], () => bed);
-  expect(volumeOf(straight[0])).toBeCloseTo(7, 9);
-  const bend: Frame[] = Array.from({ length: 25 }, (_, i) => {
-    const a = (i * 90) / 24;
-    return frameAt(
-      [10 * Math.sin((a * Math.PI) / 180), 0, 10 * (Math.cos((a * Math.PI) / 180) - 1)],
-      a,
-    );
-  });
-  const solids = sweepAlong(bend, () => bed);
-  const total = solids.reduce((sum, solid) => sum + volumeOf(solid), 0);
+  const section = () => bed;
+  const straight = sweepAlong({ frame: (k) => frameAt([7 * k, 0, 0]), section });
+  expect(volumeOf(straight[0].solid)).toBeCloseTo(7, 9);
+  expect(straight).toHaveLength(1);
+  expect(straight[0].swept).toBeUndefined();
+  const round = (bank: number) => (k: number) =>
+    frameAt([10 * sinDeg(90 * k), 0, 10 * (cosDeg(90 * k) - 1)], 90 * k, 0, bank * k);
+  const solids = sweepAlong({ frame: round(0), section });
+  const total = solids.reduce((sum, { solid }) => sum + volumeOf(solid), 0);
   expect(total).toBeCloseTo((10 * Math.PI) / 2, 1);
-  // Twisted, each stretch is a hull of its own and still closed.
-  const twisted = sweepAlong([frameAt([0, 0, 0]), frameAt([3, 0.4, 0], 5, 8, 20)], () => bed);
-  expect(volumeOf(twisted[0])).toBeGreaterThan(2.5);
+  expect(twistedMesh(solids)).toBeNull();
+  // Twisted, each stretch is a hull of its own and still closed, and so is what is seen of them all.
+  const twisted = sweepAlong({ frame: round(30), section });
+  for (const { solid } of twisted) expect(volumeOf(solid)).toBeGreaterThan(0.1);
+  const mesh = twistedMesh(twisted)!;
+  expect(Math.abs(volumeOf(mesh) / ((10 * Math.PI) / 2) - 1)).toBeLessThan(0.02);
+});
+
+test('a stretch is the curve of its way, to a twentieth of a millimetre, and its picture lies within 5 mm of it', () => {
+  const sweep = {
+    frame: (k: number) =>
+      frameAt([6 * sinDeg(120 * k), 4 * k * k, 6 * (cosDeg(120 * k) - 1)], 120 * k, 0, 40 * k),
+    section: (): Section => [
+      [-3, 0],
+      [3, 0],
+      [3, 0.3],
+      [-3, 0.3],
+    ],
+  };
+  const stretches = sweepAlong(sweep);
+  const mesh = twistedMesh(stretches)!;
+  const faces = mesh.faces
+    .filter((face) => face.length === 3)
+    .map((face) => ({ at: mesh.points[face[0]], normal: faceNormal(mesh, face) }));
+  for (let i = 0; i < 400; i++) {
+    const k = (i + 0.5) / 400;
+    const stretch = stretches[Math.floor(k * stretches.length)].swept!;
+    const u = k * stretches.length - Math.floor(k * stretches.length);
+    const frame = sweep.frame(k);
+    sweep.section().forEach((corner, c) => {
+      const there = fromSection(frame, corner);
+      expect(distance(cubicAt(stretch[c], u), there)).toBeLessThan(5e-5);
+    });
+    // The middle of the top lies off the nearest triangle's plane by no more than what is drawn may.
+    const middle = fromSection(frame, [((i * 7) % 6) - 3, 0.3]);
+    const near = faces
+      .filter(({ at }) => distance(at, middle) < 1.2)
+      .map(({ at, normal }) => Math.abs(dot(normal, sub(middle, at))));
+    expect(Math.min(...near)).toBeLessThan(5e-3);
+  }
 });
 
 test('a frame puts its section square to the way ahead', () => {

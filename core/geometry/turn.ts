@@ -57,3 +57,42 @@ export const transpose = (m: Matrix3): Matrix3 => [
   m[5],
   m[8],
 ];
+
+/**
+ * A heading after a turn, degrees about y from 0 to 360: that of where the turn brings the way that it led.
+ * @param heading degrees about y, anticlockwise seen from above
+ * @param m the turn
+ */
+export function turnedHeading(heading: number, m: Matrix3): number {
+  // How far the way is turned about y, by its sine and cosine.
+  const [x, , z] = rotate(m, [cosDeg(heading), 0, -sinDeg(heading)]);
+  const [c, s] = [
+    cosDeg(heading) * x - sinDeg(heading) * z,
+    -cosDeg(heading) * z - sinDeg(heading) * x,
+  ];
+  return (((heading + degreesOf(s, c)) % 360) + 360) % 360;
+}
+
+/** Half a turn's degrees in a radian. */
+const DEGREES = 180 / 3.141592653589793;
+
+/** The angle whose sine and cosine are as given, of any one length, in degrees from -180 to 180. */
+export function degreesOf(sine: number, cosine: number): number {
+  const l = Math.sqrt(sine * sine + cosine * cosine);
+  if (l === 0) return 0;
+  // Turned back by eighths until what is left is small, then by the series of the arc sine.
+  let [s, c, turned] = [sine / l, cosine / l, 0];
+  for (const step of [90, 45, 22.5, 11.25]) {
+    while (c < 0 || Math.abs(s) > sinDeg(step)) {
+      const by = s < 0 ? -step : step;
+      const [n, k] = [sinDeg(by), cosDeg(by)];
+      [s, c] = [s * k - c * n, c * k + s * n];
+      turned += by;
+      if (c >= 0 && Math.abs(s) <= sinDeg(step)) break;
+    }
+  }
+  const q = s * s;
+  return (
+    turned + DEGREES * s * (1 + q * (1 / 6 + q * (3 / 40 + q * (15 / 336 + q * (105 / 3456)))))
+  );
+}

@@ -1,13 +1,18 @@
 import type { Allowance, Course, DrawnShape, Piece, ShapePart } from '../course';
 import {
+  add,
   boundsOf,
   box,
   convexHull,
   cosDeg,
   extrude,
+  length,
   mapPoints,
+  scale,
   sinDeg,
+  sub,
   type Polyhedron,
+  type Swept,
   type Vec2,
   type Vec3,
 } from '../geometry';
@@ -127,12 +132,32 @@ function grownForm({ form, role }: Shape, { by, value }: Allowance): Shape['form
   const middle = [0, 1, 2].map((axis) => (low[axis] + high[axis]) / 2);
   return {
     ...form,
+    ...(form.swept ? { swept: widened(form.swept, { by, value }) } : {}),
     solid: mapPoints(form.solid, (p) => [
       middle[0] + (p[0] - middle[0]) * factors[0],
       middle[1] + (p[1] - middle[1]) * factors[1],
       middle[2] + (p[2] - middle[2]) * factors[2],
     ]),
   };
+}
+
+/**
+ * A sweep made wider or narrower to both sides. It keeps its heights and its length, so that stretches that follow on
+ * one another still do.
+ */
+function widened(swept: Swept, { by, value }: Allowance): Swept {
+  const last = swept.length - 1;
+  return swept.map((curve, corner) => {
+    // The first edge of a section leads across it, from the side of the first corner and the last.
+    const side = corner === 0 || corner === last ? -1 : 1;
+    const out = (i: number): Vec3 => {
+      const across = sub(swept[1][i], swept[0][i]);
+      const wide = length(across);
+      const more = by === 'cm' ? value / 100 : (wide * value) / 200;
+      return add(curve[i], scale(across, (side * Math.max(more, (LEAST - wide) / 2)) / wide));
+    };
+    return [out(0), out(1), out(2), out(3)];
+  });
 }
 
 /** Shapes as drawn on the profile, stretched to the piece's size; they are what the family's first is. */

@@ -1,5 +1,5 @@
 import type { Allowance, Material, Piece } from '../course';
-import type { Polyhedron, Vec3 } from '../geometry';
+import type { Polyhedron, Swept, Vec3 } from '../geometry';
 import type { Slide, Spin, Swing } from '../motion';
 
 /** What a facet is made of: a material, a tone of the catalogue's own, or a colour as `#rrggbb`. */
@@ -77,8 +77,13 @@ export interface Shape {
   /** Larger or smaller than drawn by its own measure, whatever its piece's is. */
   readonly allowance?: Allowance;
   readonly form:
-    /** A convex solid, rounded by so much all about. */
-    | { readonly kind: 'hull'; readonly solid: Polyhedron; readonly round?: number }
+    /** A convex solid, rounded by so much all about; and what balls meet of it, where its faces stand for a curve. */
+    | {
+        readonly kind: 'hull';
+        readonly solid: Polyhedron;
+        readonly round?: number;
+        readonly swept?: Swept;
+      }
     | { readonly kind: 'ball'; readonly centre: Vec3; readonly radius: number };
 }
 

@@ -1,5 +1,5 @@
-import type { Polyhedron, Vec3 } from '../geometry';
-import type { OwnMotion, PieceGeometry } from './family';
+import { mapSwept, type Polyhedron, type Vec3 } from '../geometry';
+import type { OwnMotion, PieceGeometry, Shape } from './family';
 
 const across = ([x, y, z]: Vec3): Vec3 => [x, y, -z];
 
@@ -9,17 +9,21 @@ const mirrored = ({ points, faces }: Polyhedron): Polyhedron => ({
   faces: faces.map((face) => [...face].reverse()),
 });
 
+const mirroredForm = (form: Shape['form']): Shape['form'] =>
+  form.kind === 'ball'
+    ? { ...form, centre: across(form.centre) }
+    : {
+        ...form,
+        solid: mirrored(form.solid),
+        // The corners of a section then go round the other way.
+        ...(form.swept ? { swept: [...mapSwept(form.swept, across)].reverse() } : {}),
+      };
+
 /** A piece's form with left and right exchanged across its own length. */
 export function flipped(form: PieceGeometry): PieceGeometry {
   return {
     parts: form.parts.map((part) => ({ ...part, solid: mirrored(part.solid) })),
-    shapes: form.shapes.map((shape) => ({
-      ...shape,
-      form:
-        shape.form.kind === 'ball'
-          ? { ...shape.form, centre: across(shape.form.centre) }
-          : { ...shape.form, solid: mirrored(shape.form.solid) },
-    })),
+    shapes: form.shapes.map((shape) => ({ ...shape, form: mirroredForm(shape.form) })),
     sockets: form.sockets.map((socket) => ({
       ...socket,
       at: across(socket.at),

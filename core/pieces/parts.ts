@@ -5,6 +5,7 @@ import {
   rotate,
   turnMatrix,
   type Polyhedron,
+  type Swept,
   type Vec2,
   type Vec3,
   cosDeg,
@@ -102,8 +103,12 @@ export interface PartSpec {
   readonly solid: Polyhedron;
   readonly tone?: Tone | null;
   readonly role?: Role | null;
+  /** Whether the solid is closed but not convex; such a one is only drawn. */
+  readonly mesh?: boolean;
   /** What touches instead of the solid that is drawn. */
   readonly shape?: Polyhedron;
+  /** What rolls touches instead, where flat faces only stand for it. */
+  readonly swept?: Swept;
   readonly moving?: boolean;
   readonly surface?: Surface;
   readonly lock?: Shape['lock'];
@@ -126,14 +131,21 @@ export function pieceFrom(
   const shapes: Shape[] = [];
   for (const bit of bits) {
     const { moving } = bit;
-    if (bit.tone !== null) parts.push({ solid: bit.solid, tone: bit.tone ?? tone, moving });
+    if (bit.tone !== null) {
+      const mesh = bit.mesh ? { mesh: true } : {};
+      parts.push({ solid: bit.solid, tone: bit.tone ?? tone, moving, ...mesh });
+    }
     if (bit.role !== null) {
       shapes.push({
         role: bit.role ?? 'solid',
         moving,
         ...(bit.surface ? { surface: bit.surface } : {}),
         ...(bit.lock ? { lock: bit.lock } : {}),
-        form: { kind: 'hull', solid: bit.shape ?? bit.solid },
+        form: {
+          kind: 'hull',
+          solid: bit.shape ?? bit.solid,
+          ...(bit.swept ? { swept: bit.swept } : {}),
+        },
       });
     }
   }

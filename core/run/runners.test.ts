@@ -125,7 +125,7 @@ test('a flick stone slides v²/2μg, counts its strokes and is struck only when 
 test('a stone lies still on a slope that friction holds, and slides down a steeper one', () => {
   const moved = (degrees: number) => {
     const trial = new Trial(field('flick', { friction: 0.3 }, [slope(degrees)]));
-    trial.go(NO_INPUT, 400);
+    trial.go(NO_INPUT, 600);
     const { x } = trial.state;
     return trial.go(NO_INPUT, 120).state.x - x;
   };

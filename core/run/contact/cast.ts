@@ -1,9 +1,12 @@
 import {
   clearance,
+  clearanceSwept,
   newClearance,
   newMovingBall,
   newTouch,
   sweep,
+  sweepSwept,
+  type SweptBody,
   type Clearance,
   type Touch,
 } from '../../collision';
@@ -177,12 +180,16 @@ export function castAgainst(
   ball.dy = dy;
   ball.dz = dz;
   ball.radius = body.radius;
-  if (c.mover < 0) return sweep(c.bodies.rest(body), ball, out);
+  // An upright capsule meets the flat faces that stand for a curve; what rolls meets the curve itself.
+  const curved = body.half === 0 ? c.bodies.swept() : null;
+  if (c.mover < 0) {
+    return curved ? sweepSwept(curved, ball, out) : sweep(c.bodies.rest(body), ball, out);
+  }
   const { pose } = poseMover(world.movers, s, c.mover);
   // Most of what moves is elsewhere on its way; and a body in its pose is only made where it may be met.
   const far = c.bodies.away(pose, ball.x, ball.y, ball.z) - body.radius - body.half;
   if (far > 0 && far * far > dx * dx + dy * dy + dz * dz) return false;
-  if (!fitsRestFrame(pose, body)) return sweep(c.bodies.at(pose, body), ball, out);
+  if (!curved && !fitsRestFrame(pose, body)) return sweep(c.bodies.at(pose, body), ball, out);
   const turned = toRestFrame(pose);
   if (turned) {
     const m = pose.turn;
@@ -190,9 +197,28 @@ export function castAgainst(
     ball.dy = m[1] * dx + m[4] * dy + m[7] * dz;
     ball.dz = m[2] * dx + m[5] * dy + m[8] * dz;
   }
-  if (!sweep(c.bodies.rest(body), ball, out)) return false;
+  if (!(curved ? sweepGrown(curved, pose.size, out) : sweep(c.bodies.rest(body), ball, out))) {
+    return false;
+  }
   if (turned) turnBack(pose.turn, out);
   return true;
+}
+
+/** Sweeps the ball against a curve that is as large as a pose makes it: seen from it, the ball is as much smaller. */
+function sweepGrown(curved: SweptBody, size: number, out: Touch): boolean {
+  shrinkBall(size);
+  return sweepSwept(curved, ball, out);
+}
+
+function shrinkBall(size: number): void {
+  if (size === 1) return;
+  ball.x /= size;
+  ball.y /= size;
+  ball.z /= size;
+  ball.dx /= size;
+  ball.dy /= size;
+  ball.dz /= size;
+  ball.radius /= size;
 }
 
 /** Has the ball's middle be seen from the frame that goes with a pose. Returns whether that is turned. */
@@ -310,15 +336,26 @@ export function gapTo(
   ball.y = at.y + centreHeight(body);
   ball.z = at.z;
   ball.radius = body.radius;
-  if (!pose) return clearance(bodies.rest(body), ball, scratch, far);
+  const curved = body.half === 0 ? bodies.swept() : null;
+  if (!pose) {
+    return curved
+      ? clearanceSwept(curved, ball, scratch, far)
+      : clearance(bodies.rest(body), ball, scratch, far);
+  }
   const away = bodies.away(pose, ball.x, ball.y, ball.z) - body.radius - body.half;
   if (away > far) {
     scratch.distance = away;
     return scratch;
   }
-  if (!fitsRestFrame(pose, body)) return clearance(bodies.at(pose, body), ball, scratch, far);
+  if (!curved && !fitsRestFrame(pose, body)) {
+    return clearance(bodies.at(pose, body), ball, scratch, far);
+  }
   const turned = toRestFrame(pose);
-  clearance(bodies.rest(body), ball, scratch, far);
+  if (curved) {
+    shrinkBall(pose.size);
+    clearanceSwept(curved, ball, scratch, far / pose.size);
+    scratch.distance *= pose.size;
+  } else clearance(bodies.rest(body), ball, scratch, far);
   if (turned) turnBack(pose.turn, scratch);
   return scratch;
 }

@@ -8,7 +8,7 @@ import {
   type EmitEvent,
 } from '../state';
 import { headingOf, pushed } from './hopper';
-import { AIR_TICKS, fall, pull, roll, settle } from './rolling';
+import { AIR_TICKS, pull, roll, type Rolled, type Rolls } from './rolling';
 
 /** Part of its hold that is left to a cart whose brake is drawn: it drifts. */
 const DRIFTING = 0.2;
@@ -50,7 +50,8 @@ export function tickCart(
   const rx = fy * s.gz - fz * s.gy;
   const ry = fz * s.gx - fx * s.gz;
   const rz = fx * s.gy - fy * s.gx;
-  if (grounded && s.ground >= 0) {
+  const driving = grounded && s.ground >= 0;
+  if (driving) {
     const surface = world.colliders[s.ground].surface;
     const top = cart.topSpeed * (surface?.pace ?? 1) * s.field[FieldIndex.pace];
     const grip =
@@ -68,23 +69,49 @@ export function tickCart(
     s.vy = fy * ahead + ry * aside;
     s.vz = fz * ahead + rz * aside;
     turn(s, rx, ry, rz, (ahead / cart.turnRadius) * steer * DT);
-    settle(s, pulled);
   } else {
-    fall(s, cart.fallSpeed);
     turn(s, rx, ry, rz, 1.6 * cart.air * steer * DT);
   }
   pushed(world, s);
   const before = s.air;
-  const [gx, gy, gz] = [s.gx, s.gy, s.gz];
-  const hardest = roll(world, s, cart.bounce, LIP * world.bodies[s.size].radius, path);
-  // A wall is run against, not driven on: the ground stays what it was.
-  if (s.air === 0 && gx * s.gx + gy * s.gy + gz * s.gz < 0.4 && s.gy < 0.5) {
-    s.gx = gx;
-    s.gy = gy;
-    s.gz = gz;
-  }
+  rolls.bounce = cart.bounce;
+  rolls.lip = LIP * world.bodies[s.size].radius;
+  rolls.fallSpeed = cart.fallSpeed;
+  const rolled = roll(world, s, rolls, path);
+  const { hardest } = rolled;
+  turnAlongWall(s, rolled);
+  if (driving && s.ground >= 0) evenPull(s);
   if (hardest > 3 && before > AIR_TICKS) say('land');
   s.heading = headingOf(s.fx, s.fz, s.heading);
+}
+
+/**
+ * Has gravity along the way be the mean of what it was before the tick, as the ground lay there, and of what it is
+ * after it, so that on a curve nothing is gained or lost.
+ */
+function evenPull(s: RunState): void {
+  const before = pulled[0] * s.fx + pulled[1] * s.fy + pulled[2] * s.fz;
+  pull(s, pulled);
+  const more = 0.5 * DT * (pulled[0] * s.fx + pulled[1] * s.fy + pulled[2] * s.fz - before);
+  s.vx += s.fx * more;
+  s.vy += s.fy * more;
+  s.vz += s.fz * more;
+}
+
+/** Part of what presses a cart against a wall that the wall holds it back by. */
+const SCRAPE = 0.15;
+const rolls: Rolls = { bounce: 0, friction: SCRAPE, lip: 0, fallSpeed: 0 };
+/** Least part of the way ahead that has to lie along a wall for a touch to turn the cart: more is head on. */
+const GLANCING = 0.7;
+
+/** A wall that a cart runs along turns it: its nose no longer points into it. */
+function turnAlongWall(s: RunState, { wallX, wallY, wallZ }: Rolled): void {
+  const into = s.fx * wallX + s.fy * wallY + s.fz * wallZ;
+  if (into >= 0 || into * into > 1 - GLANCING * GLANCING) return;
+  s.fx -= into * wallX;
+  s.fy -= into * wallY;
+  s.fz -= into * wallZ;
+  level(s);
 }
 
 const within = (v: number): number => (v > 1 ? 1 : v < -1 ? -1 : v);

@@ -1,14 +1,7 @@
-import {
-  carriedAlong,
-  type Contact,
-  DT,
-  type Hopper,
-  newContact,
-  poseMover,
-  type World,
-} from '../world';
+import { type Contact, DT, type Hopper, newContact, type World } from '../world';
 import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
 import { castCapsule, runnerPath, type CapsulePath } from '../contact';
+import { impulseOfLoose, speedOf } from './impact';
 
 /** Most surfaces a tick may slide along. */
 const MOST_SLIDES = 5;
@@ -73,30 +66,6 @@ function projectToLane(world: World, out: Contact): void {
 }
 
 /**
- * How much of its speed against what it touched the runner loses to it, m/s, when that is loose and so
- * gives way; it is pushed. Nothing of what stands firm.
- * @param world the course made ready
- * @param s the run’s state, which it changes
- * @param touched what was met
- * @param bounce what is left of the speed of the impact, 0 to 1
- */
-export function exchangeMomentum(
-  world: World,
-  s: RunState,
-  touched: Contact,
-  bounce: number,
-): number | null {
-  const { mover } = world.colliders[touched.collider];
-  if (!s.bodies || mover < 0 || !world.movers[mover].loose) return null;
-  const v = [s.vx, s.vy, s.vz];
-  if (s.ground >= 0) {
-    const carried = speedOf(world, s, s.ground);
-    for (let axis = 0; axis < 3; axis++) v[axis] += carried[axis];
-  }
-  return s.bodies.meet(world, s, touched, v, bounce);
-}
-
-/**
  * Moves the runner along a way until something stops it; what is left of the way is dropped.
  * @param world the course made ready
  * @param s the run’s state, which it changes
@@ -152,7 +121,7 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Trajectory
     dz -= uz * Math.min(0, into);
     const speed = ux * s.vx + uz * s.vz;
     if (speed < 0) {
-      const stopped = Math.min(-speed, exchangeMomentum(world, s, contact, 0) ?? -speed);
+      const stopped = Math.min(-speed, impulseOfLoose(world, s, contact, 0, s.ground) ?? -speed);
       s.vx += ux * stopped;
       s.vz += uz * stopped;
     }
@@ -219,22 +188,6 @@ export function leaveGround(world: World, s: RunState): void {
   s.ground = -1;
 }
 
-const speed = new Float64Array(3);
-
-/** Speed of a collider, m/s, where the runner's foot is; reused. */
-export function speedOf(world: World, s: RunState, collider: number): Float64Array {
-  speed.fill(0);
-  const c = world.colliders[collider];
-  if (!c || c.mover < 0) return speed;
-  const m = poseMover(world.movers, s, c.mover);
-  if (m.pose === m.before) return speed;
-  const to = carriedAlong(m, s.x, s.y, s.z);
-  speed[0] = (to[0] - s.x) / DT;
-  speed[1] = (to[1] - s.y) / DT;
-  speed[2] = world.lane === null ? (to[2] - s.z) / DT : 0;
-  return speed;
-}
-
 /**
  * A tick in the air. Returns the downward speed of a landing in m/s, or -1 when still in the air.
  * @param world the course made ready
@@ -266,7 +219,7 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Trajectory)
     const { nx, ny, nz } = contact;
     if (ny >= hopper.walkable && s.vy <= 0) {
       landed = Math.max(landed, -s.vy);
-      exchangeMomentum(world, s, contact, 0);
+      impulseOfLoose(world, s, contact, 0, s.ground);
       touchDown(world, s);
       dy = -(nx * dx + nz * dz) / ny;
       continue;
@@ -284,7 +237,10 @@ export function fly(world: World, s: RunState, hopper: Hopper, path: Trajectory)
     }
     const closing = nx * s.vx + ny * s.vy + nz * s.vz;
     if (closing < 0) {
-      const stopped = Math.min(-closing, exchangeMomentum(world, s, contact, 0) ?? -closing);
+      const stopped = Math.min(
+        -closing,
+        impulseOfLoose(world, s, contact, 0, s.ground) ?? -closing,
+      );
       s.vx += nx * stopped;
       s.vy += ny * stopped;
       s.vz += nz * stopped;

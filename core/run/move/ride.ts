@@ -1,6 +1,14 @@
 import { newTouch } from '../../collision';
+import { multiply, rotate, transpose, turnedHeading } from '../../geometry';
 import type { Pose } from '../../motion';
-import { carriedAlong, type Collider, type Mover, poseMover, type World } from '../world';
+import {
+  carriedAlong,
+  type Collider,
+  type Mover,
+  newContact,
+  poseMover,
+  type World,
+} from '../world';
 import { type Trajectory, type RunState, SKIN } from '../state';
 import {
   boxAround,
@@ -15,6 +23,7 @@ import {
   runnerPath,
   signedDistance,
 } from '../contact';
+import { carries, meetSurface } from './impact';
 import { push } from './move';
 
 /** Overlap left after being pushed that counts as crushed, m. */
@@ -31,6 +40,16 @@ export function moveWithPlatform(world: World, s: RunState, path: Trajectory): v
   const moved = carriedAlong(m, s.x, s.y, s.z);
   const dz = (world.lane ?? moved[2]) - s.z;
   push(world, s, runnerPath(world, s, moved[0] - s.x, moved[1] - s.y, dz, c.index), path);
+  if (m.pose.turn !== m.before.turn && world.lane === null) turnWith(s, m);
+}
+
+/** Turns where the runner looks, and its speed, along with the mover it stands on. */
+function turnWith(s: RunState, { pose, before }: Mover): void {
+  const m = multiply(pose.turn, transpose(before.turn));
+  [s.vx, s.vy, s.vz] = rotate(m, [s.vx, s.vy, s.vz]);
+  [s.fx, s.fy, s.fz] = rotate(m, [s.fx, s.fy, s.fz]);
+  [s.gx, s.gy, s.gz] = rotate(m, [s.gx, s.gy, s.gz]);
+  s.heading = turnedHeading(s.heading, m);
 }
 
 /** Part of its radius by which a mover may go past a body within a tick and still be met where it stands. */
@@ -93,13 +112,46 @@ function sweptOver(world: World, s: RunState, c: Collider, m: Mover, path: Traje
   return true;
 }
 
-/** Takes from a runner that a mover pushes what it has of speed against it. */
-function stopAgainst(s: RunState, c: Collider, nx: number, ny: number, nz: number): void {
-  const closing = nx * s.vx + ny * s.vy + nz * s.vz;
-  if (closing >= 0 || s.ground === c.index) return;
-  s.vx -= nx * closing;
-  s.vz -= nz * closing;
+/** Has the runner meet a mover that came to it, by the law that holds where it came to the mover. */
+function meetPusher(
+  world: World,
+  s: RunState,
+  c: Collider,
+  nx: number,
+  ny: number,
+  nz: number,
+): void {
+  hit.nx = nx;
+  hit.ny = ny;
+  hit.nz = nz;
+  hit.collider = c.index;
+  const { runner } = world;
+  if (runner.kind === 'hopper') {
+    // What comes from below is landed on, by its own tick.
+    if (ny >= runner.walkable) return;
+    if (s.ground >= 0) {
+      // On its feet it is only pushed over the map.
+      const over = Math.sqrt(nx * nx + nz * nz);
+      if (over < LEVEL) return;
+      hit.nx = nx / over;
+      hit.ny = 0;
+      hit.nz = nz / over;
+    }
+  } else if (s.ground < 0 && carries(world, s, hit)) {
+    s.gx = nx;
+    s.gy = ny;
+    s.gz = nz;
+    s.air = 0;
+  }
+  pair.bounce = runner.bounce;
+  pair.friction = 0;
+  meetSurface(world, s, hit, pair, s.ground);
 }
+
+const hit = newContact();
+const pair = { bounce: 0, friction: 0 };
+/** Level part of a normal under which it pushes nobody over the map. */
+const LEVEL = 0.1;
 
 /**
  * Lets movers push the runner out of their way.
@@ -120,7 +172,7 @@ export function resolvePushers(world: World, s: RunState, path: Trajectory): num
     // One-way faces push only who was before them.
     if (c.oneWay && !isBefore(c, body, m.before, s.x, s.y, s.z)) continue;
     if (sweptOver(world, s, c, m, path)) {
-      stopAgainst(s, c, met.nx, met.ny, world.lane === null ? met.nz : 0);
+      meetPusher(world, s, c, met.nx, met.ny, world.lane === null ? met.nz : 0);
     } else if (!pushedOut(world, s, c, path)) {
       continue;
     }
@@ -152,6 +204,6 @@ function pushedOut(world: World, s: RunState, c: Collider, path: Trajectory): bo
   ny /= reach;
   nz /= reach;
   push(world, s, runnerPath(world, s, nx * out, ny * out, nz * out, c.index), path);
-  stopAgainst(s, c, nx, ny, nz);
+  meetPusher(world, s, c, nx, ny, nz);
   return true;
 }

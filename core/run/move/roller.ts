@@ -9,7 +9,7 @@ import {
   type EmitEvent,
 } from '../state';
 import { headingOf, pushed } from './hopper';
-import { AIR_TICKS, alongOf, fall, pull, roll, settle, slow } from './rolling';
+import { AIR_TICKS, alongOf, pull, roll, type Rolls, slow } from './rolling';
 
 /**
  * What rolling takes of a pull along the ground: a solid sphere that rolls without slip gains 5/7 of it,
@@ -50,27 +50,40 @@ export function tickRoller(
   }
   if (length > 0.1) s.heading = headingOf(px, pz, s.heading);
   if (grounded) {
-    pull(s, pulled);
-    const along = alongOf(pulled);
-    const press = Math.max(pulled[3], 0);
-    // With too little hold it slides, and the hold there is works against the slide.
-    const part =
-      along * NEEDS <= grip * press || along === 0
-        ? ROLLS
-        : Math.max(0, 1 - (grip * press) / along);
-    s.vx += pulled[0] * part * DT;
-    s.vy += pulled[1] * part * DT;
-    s.vz += pulled[2] * part * DT;
+    const press = feelPull(s, grip);
     slow(s, (input.jump ? grip : roller.rolling) * press * DT);
-    push(s, px, pz, Math.min(roller.acceleration, grip * Math.max(press, s.press)), top, true);
-    settle(s, pulled);
+    push(s, px, pz, Math.min(roller.acceleration, grip * press), top, true);
   } else {
-    fall(s, roller.fallSpeed);
     push(s, px, pz, s.air <= AIR_TICKS ? roller.acceleration : roller.airAcceleration, top, false);
   }
   pushed(world, s);
-  const hardest = roll(world, s, roller.bounce, 0, path);
+  rolls.bounce = roller.bounce;
+  rolls.friction = roller.rolling;
+  rolls.fallSpeed = roller.fallSpeed;
+  const { hardest } = roll(world, s, rolls, path);
+  if (s.ground >= 0) feelPull(s, grip);
   if (hardest > 2) say('land');
+}
+
+/** How the balls of this room roll. */
+const rolls: Rolls = { bounce: 0, friction: 0, lip: 0, fallSpeed: 0 };
+
+/**
+ * Gravity along the ground for half a tick, as a sphere that rolls feels it: half before it moves and half after, each
+ * as the ground lies there, so that on a curve nothing is gained or lost. Returns what presses it on, m/s².
+ */
+function feelPull(s: RunState, grip: number): number {
+  pull(s, pulled);
+  const along = alongOf(pulled);
+  const press = Math.max(pulled[3], s.press, 0);
+  // With too little hold it slides, and the hold there is works against the slide.
+  const part =
+    along * NEEDS <= grip * press || along === 0 ? ROLLS : Math.max(0, 1 - (grip * press) / along);
+  const k = 0.5 * part * DT;
+  s.vx += pulled[0] * k;
+  s.vy += pulled[1] * k;
+  s.vz += pulled[2] * k;
+  return press;
 }
 
 /** Pushes along the ground as long as that does not make it faster than its top speed. */
@@ -131,10 +144,12 @@ export function tickFlick(
       s.vz += pulled[2] * DT;
     }
     slow(s, hold * DT);
-    settle(s, pulled);
-  } else fall(s, flick.fallSpeed);
+  }
   pushed(world, s);
-  const hardest = roll(world, s, flick.bounce, 0, path);
+  rolls.bounce = flick.bounce;
+  rolls.friction = flick.friction;
+  rolls.fallSpeed = flick.fallSpeed;
+  const { hardest } = roll(world, s, rolls, path);
   if (hardest > 2) say('bounce');
 }
 

@@ -1,7 +1,8 @@
 import { DT, newContact, type World } from '../world';
 import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
 import { castCapsule, runnerPath } from '../contact';
-import { moveUntilHit, exchangeMomentum, speedOf } from './move';
+import { carries, LEAST_BOUNCE, meetSurface, type Pair, speedOf, surfaceSpeed } from './impact';
+import { moveUntilHit } from './move';
 
 // How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back
 // from what they run into.
@@ -11,167 +12,339 @@ const lifted = newContact();
 const facet = newContact();
 
 /** Most surfaces a tick may go along. */
-const MOST_SLIDES = 6;
-/** Impacts slower than this do not bounce, m/s. */
-const LEAST_BOUNCE = 0.9;
-/** Least upward part of the normal of something loose that carries what is on it. */
-const LEAST_UP = 0.5;
-/** Ticks without a touch after which what rolls is in the air. */
+const MOST_SLIDES = 8;
+/** Ticks without ground after which what rolls is in the air. */
 export const AIR_TICKS = 5;
 /**
  * Sine of the steepest edge, seen along the way, that ground made of flat faces may turn by and still be
  * gone along as the curve it stands for, without loss.
  */
 const CURVE = 0.5;
+/** Least cosine between the ground and what is met from it that is ground too, and not a wall beside it. */
+const GOES_ON = 0.4;
 /** Most upward part of the normal of what stands beside the way. */
 const SIDE = 0.5;
 /** How far back along a wall the facet before it is looked for, m, and the least cosine of the turn between. */
 const BACK = 6;
 const TURN = 0.9;
+/** How near ground that is closed on has to be at the end of a tick to be touched, m. */
+const NEAR = 3 * SKIN;
+/** A surface that is closed on slower than this is gone along, m/s. */
+const CLOSING = 1e-7;
+
+/** What there is to a runner that rolls or slides, but for what drives it. */
+export interface Rolls extends Pair {
+  /** Height of an edge across the way that it gets over without being thrown, m: what wheels do; 0 for a sphere. */
+  lip: number;
+  /** Greatest falling speed, m/s. */
+  fallSpeed: number;
+}
+
+/** What came of one tick of rolling, filled anew by each `roll`. */
+const rolled = {
+  /** The greatest speed at which anything was met head on, m/s. */
+  hardest: 0,
+  /** The normal of a wall that was run against, or none where all are 0. */
+  wallX: 0,
+  wallY: 0,
+  wallZ: 0,
+};
+export type Rolled = Readonly<typeof rolled>;
+
+/** What passes between the slides of one tick. */
+const now = {
+  /** What the speed is relative to: a collider, or -1 for the world. */
+  frame: -1,
+  /** Whether it was on the ground of late. */
+  rolling: false,
+  /** Whether ground was met within the tick. */
+  touched: false,
+  /** Gravity's acceleration that is not felt along the ground, m/s². */
+  ax: 0,
+  ay: 0,
+  az: 0,
+  /** What of its speed came of that since the ground was last touched, m/s. */
+  fallenX: 0,
+  fallenY: 0,
+  fallenZ: 0,
+  /** Speed that ground took along its normal, m/s, and what loose things leave for the ticks to come. */
+  turned: 0,
+  keptX: 0,
+  keptY: 0,
+  keptZ: 0,
+};
 
 /**
  * Moves a ball by its speed for a tick, with what it runs into. On something that moves its speed is told
- * relative to that.
+ * relative to that. Gravity is felt here where nothing bears it: along the ground it is the runner's own affair.
  * @param world the course made ready
  * @param s the run’s state, which it changes
- * @param bounce what is left of the speed of an impact
- * @param lip height of an edge across the way that it gets over without being thrown, m: what wheels do; 0
- * for a sphere
+ * @param rolls how it bounces, slides along walls and gets over edges
  * @param path is given each leg of the way made
- * @returns the greatest speed at which it met anything head on, m/s
+ * @returns what came of it; reused
  */
-export function roll(
-  world: World,
-  s: RunState,
-  bounce: number,
-  lip: number,
-  path: Trajectory,
-): number {
+export function roll(world: World, s: RunState, rolls: Rolls, path: Trajectory): Rolled {
+  begin(s);
   let rest = DT;
-  forgetImpacts();
-  // What the speed is relative to: a collider, or -1 for the world.
-  let frame = -1;
-  const rolling = s.air <= AIR_TICKS;
-  if (s.ground >= 0) frame = s.ground;
-  s.air++;
   for (let i = 0; i < MOST_SLIDES && rest > 1e-9; i++) {
-    const made = moveUntilHit(
-      world,
-      s,
-      runnerPath(world, s, s.vx * rest, s.vy * rest, s.vz * rest),
-      contact,
-    );
-    // What it rolls on is looked at first; from then on it is in the air unless it touches something.
-    if (i === 0) s.ground = -1;
+    // Ground that was met bears the rest of what presses on it.
+    const mean = now.touched ? 0 : 0.5 * rest;
+    const dx = (s.vx + mean * now.ax) * rest;
+    const dy = (s.vy + mean * now.ay) * rest;
+    const dz = (s.vz + mean * now.az) * rest;
+    const made = moveUntilHit(world, s, runnerPath(world, s, dx, dy, dz), contact);
     addSegment(path, s.x, s.y, s.z);
-    if (made === 1) break;
-    rest *= 1 - made;
-    const { nx, ny, nz, collider } = contact;
-    if (lip > 0 && rolling && contact.edge && rideOver(world, s, lip)) {
+    fall(s, rest * made);
+    if (made === 1) {
+      rest = 0;
+      break;
+    }
+    if (rolls.lip > 0 && now.rolling && contact.edge && rideOver(world, s, rolls.lip)) {
       addSegment(path, s.x, s.y, s.z);
+      rest *= 1 - made;
       continue;
     }
-    const [was, ground] = [frame, s.ground];
-    seenFrom(world, s, frame, collider);
-    frame = collider;
-    s.ground = collider;
-    s.air = 0;
-    const into = s.vx * nx + s.vy * ny + s.vz * nz;
-    if (into < 0) takeImpact(world, s, into, bounce, rolling);
-    const { mover } = world.colliders[collider];
-    if (mover >= 0 && world.movers[mover].loose && ny < LEAST_UP) {
-      // What was run into and gives way does not carry it along.
-      seenFrom(world, s, collider, was);
-      frame = was;
-      s.ground = ground;
-      continue;
-    }
-    s.gx = nx;
-    s.gy = ny;
-    s.gz = nz;
+    const { t, nx, ny, nz } = contact;
+    if (meet(world, s, rolls)) {
+      // Along ground the skin is kept over where it is met, not before.
+      s.x += dx * (t - made) + SKIN * nx;
+      s.y += dy * (t - made) + SKIN * ny;
+      s.z += dz * (t - made) + SKIN * nz;
+      rest *= 1 - t;
+    } else rest *= 1 - made;
   }
-  s.vx += impacts.keptX;
-  s.vy += impacts.keptY;
-  s.vz += impacts.keptZ;
-  if (s.ground < 0) seenFrom(world, s, frame, -1);
-  s.press += (impacts.impulse / DT - s.press) * 0.2;
-  return impacts.hardest;
+  fall(s, rest);
+  touchDown(world, s, rolls, path);
+  s.vx += now.keptX;
+  s.vy += now.keptY;
+  s.vz += now.keptZ;
+  if (world.lane !== null) s.vz = 0;
+  if (s.ground < 0 && s.vy < -rolls.fallSpeed) s.vy = -rolls.fallSpeed;
+  return rolled;
 }
 
-/** What the impacts of one tick came to, filled anew by each `roll`: speeds in m/s. */
-const impacts = { hardest: 0, impulse: 0, keptX: 0, keptY: 0, keptZ: 0 };
-
-function forgetImpacts(): void {
-  impacts.hardest = 0;
-  impacts.impulse = 0;
-  impacts.keptX = 0;
-  impacts.keptY = 0;
-  impacts.keptZ = 0;
+/** Makes ready for a tick: what gravity does on the ground is only to press, or to draw off it. */
+function begin(s: RunState): void {
+  rolled.hardest = 0;
+  rolled.wallX = rolled.wallY = rolled.wallZ = 0;
+  now.frame = s.ground;
+  now.rolling = s.air <= AIR_TICKS;
+  now.fallenX = now.fallenY = now.fallenZ = 0;
+  now.touched = false;
+  now.turned = 0;
+  now.keptX = now.keptY = now.keptZ = 0;
+  now.ax = s.field[FieldIndex.gravityX];
+  now.ay = s.field[FieldIndex.gravityY];
+  now.az = s.field[FieldIndex.gravityZ];
+  if (s.ground < 0) return;
+  press(s);
+  // What drives it into the ground is borne by that.
+  const into = s.vx * s.gx + s.vy * s.gy + s.vz * s.gz;
+  if (into < 0) {
+    s.vx -= into * s.gx;
+    s.vy -= into * s.gy;
+    s.vz -= into * s.gz;
+  }
 }
 
-/**
- * Takes away the speed into what was just met, or turns it along a bend of the ground, or throws it back.
- * @param world the course made ready
- * @param s the run’s state, which it changes
- * @param into the speed along the normal of the face that was met, below 0, m/s
- * @param bounce what is left of the speed of an impact
- * @param rolling whether it was on the ground before
- */
-function takeImpact(
-  world: World,
-  s: RunState,
-  into: number,
-  bounce: number,
-  rolling: boolean,
-): void {
+/** Has gravity be felt only along the normal of the ground. */
+function press(s: RunState): void {
+  const { field, gx, gy, gz } = s;
+  const along =
+    field[FieldIndex.gravityX] * gx +
+    field[FieldIndex.gravityY] * gy +
+    field[FieldIndex.gravityZ] * gz;
+  now.ax = along * gx;
+  now.ay = along * gy;
+  now.az = along * gz;
+}
+
+/** Gravity's part for so many seconds. */
+function fall(s: RunState, seconds: number): void {
+  const [x, y, z] = [now.ax * seconds, now.ay * seconds, now.az * seconds];
+  s.vx += x;
+  s.vy += y;
+  s.vz += z;
+  now.fallenX += x;
+  now.fallenY += y;
+  now.fallenZ += z;
+}
+
+/** Acts on what was just met: the ground goes on, a wall is run against. Returns whether it is ground that bends. */
+function meet(world: World, s: RunState, rolls: Rolls): boolean {
+  const { nx, ny, nz, collider } = contact;
+  // What moves and does not carry is run into, and so is what stands beside the ground.
+  const isBeside = now.rolling && s.gx * nx + s.gy * ny + s.gz * nz < GOES_ON;
+  if (!isBeside && carries(world, s, contact)) {
+    const bends = followBend(world, s);
+    if (bends || !bouncesOff(world, s, rolls)) noteGround(s);
+    return bends;
+  }
+  rolled.wallX = nx;
+  rolled.wallY = ny;
+  rolled.wallZ = nz;
+  if (isBeside && turnAlong(world, s)) return false;
+  pair.bounce = rolls.bounce;
+  pair.friction = rolls.friction * (world.colliders[collider].surface?.grip ?? 1);
+  const { closing, given } = meetSurface(world, s, contact, pair, now.frame);
+  rolled.hardest = Math.max(rolled.hardest, closing);
+  if (given < closing) keep(s, given - closing);
+  return false;
+}
+
+const pair: Pair = { bounce: 0, friction: 0 };
+
+/** What gives way leaves it some of its speed into it, for the ticks to come. */
+function keep(s: RunState, into: number): void {
   const { nx, ny, nz } = contact;
-  const back = -into > LEAST_BOUNCE ? bounce : 0;
-  // What gives way leaves it some of its speed, for the ticks to come.
-  const lost = exchangeMomentum(world, s, contact, back);
-  const kept = lost === null ? 0 : Math.min(0, lost + (1 + back) * into);
-  impacts.keptX += kept * nx;
-  impacts.keptY += kept * ny;
-  impacts.keptZ += kept * nz;
-  const before = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
   s.vx -= into * nx;
   s.vy -= into * ny;
   s.vz -= into * nz;
-  impacts.impulse -= into;
-  // The turn from face to face of one curve, unlike an impact, costs nothing.
-  const bends = rolling && s.gx * nx + s.gy * ny + s.gz * nz > 1 - CURVE;
-  const slight = -into < CURVE * before;
-  if (slight && (bends || (-into > GRAVITY_SINK && isOfCurve(world, s)))) {
-    const after = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
-    if (after > 1e-6 && -into > GRAVITY_SINK) {
-      const k = before / after;
-      s.vx *= k;
-      s.vy *= k;
-      s.vz *= k;
-    }
-  } else if (-into > LEAST_BOUNCE) {
-    impacts.hardest = Math.max(impacts.hardest, -into);
-    s.vx -= into * back * nx;
-    s.vy -= into * back * ny;
-    s.vz -= into * back * nz;
-  }
-  if (world.lane !== null) s.vz = 0;
+  now.keptX += into * nx;
+  now.keptY += into * ny;
+  now.keptZ += into * nz;
+}
+
+/** From here on what was just met is the ground. */
+function noteGround(s: RunState): void {
+  s.gx = contact.nx;
+  s.gy = contact.ny;
+  s.gz = contact.nz;
+  now.fallenX = now.fallenY = now.fallenZ = 0;
+  now.touched = true;
+  press(s);
 }
 
 /**
- * Whether the wall just met is a facet of a curve that the runner, by now going along it, is turned by: going
- * back along it, it would soon meet the facet before. Such a wall turns what rolls and costs nothing.
+ * Goes on along ground that bends, at the pace it had: flat faces then stand for the curve they were made from, and a
+ * curve costs nothing. Returns whether it is a bend, and not an impact.
  */
-function isOfCurve(world: World, s: RunState): boolean {
+function followBend(world: World, s: RunState): boolean {
+  const { nx, ny, nz } = contact;
+  const across = s.gx * nx + s.gy * ny + s.gz * nz;
+  if (across <= 1 - CURVE) return false;
+  const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
+  // Its speed along the way, without what it fell since it last touched the ground.
+  const x = s.vx - wx - now.fallenX;
+  const y = s.vy - wy - now.fallenY;
+  const z = s.vz - wz - now.fallenZ;
+  const into = x * nx + y * ny + z * nz;
+  const square = x * x + y * y + z * z;
+  if (into < 0 && into * into > CURVE * CURVE * square) return false;
+  if (!now.rolling && !keepsTo(s, square)) return false;
+  const left = Math.sqrt(Math.max(0, square - into * into));
+  const k = left > 1e-9 ? Math.sqrt(square) / left : 1;
+  s.vx = (x - into * nx) * k + wx;
+  s.vy = (y - into * ny) * k + wy;
+  s.vz = (z - into * nz) * k + wz;
+  now.turned -= into;
+  return true;
+}
+
+/**
+ * Whether a curve that leads from the ground touched last to the face just met would have been kept to all the way: it
+ * turns what rolls more quickly than gravity draws it off. The faces of a coarse model of a curve are left between.
+ */
+function keepsTo(s: RunState, square: number): boolean {
+  const { nx, ny, nz } = contact;
+  const { field } = s;
+  if (s.air > MOST_BETWEEN) return false;
+  const off =
+    field[FieldIndex.gravityX] * nx +
+    field[FieldIndex.gravityY] * ny +
+    field[FieldIndex.gravityZ] * nz;
+  const dx = nx - s.gx;
+  const dy = ny - s.gy;
+  const dz = nz - s.gz;
+  return square * (dx * dx + dy * dy + dz * dz) >= (off * s.air * DT) ** 2 && off > 0;
+}
+
+/** Ticks at most between the faces of one curve. */
+const MOST_BETWEEN = 60;
+
+/** Turns along a wall that is a facet of a curve, at the pace it had. Returns whether it is one. */
+function turnAlong(world: World, s: RunState): boolean {
+  const { nx, ny, nz } = contact;
+  const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
+  const into = (s.vx - wx) * nx + (s.vy - wy) * ny + (s.vz - wz) * nz;
+  const before = Math.sqrt((s.vx - wx) ** 2 + (s.vy - wy) ** 2 + (s.vz - wz) ** 2);
+  if (into >= 0 || -into >= CURVE * before || !isOfCurve(world, s, into)) return false;
+  const left = Math.sqrt(Math.max(0, before * before - into * into));
+  const k = left > 1e-6 ? before / left : 1;
+  s.vx = (s.vx - wx - into * nx) * k + wx;
+  s.vy = (s.vy - wy - into * ny) * k + wy;
+  s.vz = (s.vz - wz - into * nz) * k + wz;
+  return true;
+}
+
+/**
+ * At the end of a tick: ground that is near and closed on is stood on. The runner comes to lie a skin over it, and its
+ * speed is told relative to it.
+ */
+function touchDown(world: World, s: RunState, rolls: Rolls, path: Trajectory): void {
+  s.ground = -1;
+  s.air++;
+  if (now.rolling || now.touched) {
+    const down = runnerPath(world, s, -s.gx * NEAR, -s.gy * NEAR, -s.gz * NEAR);
+    if (castCapsule(world, s, down, contact) && standOn(world, s, rolls)) {
+      addSegment(path, s.x, s.y, s.z);
+    }
+  }
+  if (s.ground !== now.frame) seenFrom(world, s, now.frame, s.ground);
+  const bears = -now.ax * s.gx - now.ay * s.gy - now.az * s.gz;
+  const pressed = s.ground < 0 ? 0 : Math.max(0, bears + now.turned / DT);
+  s.press += (pressed - s.press) * 0.2;
+}
+
+/** Stands on what lies just below, if it is ground that is closed on and not bounced off. Returns whether it does. */
+function standOn(world: World, s: RunState, rolls: Rolls): boolean {
   const { nx, ny, nz, collider } = contact;
-  if (ny >= SIDE || ny <= -SIDE) return false;
-  const speed = Math.sqrt(s.vx * s.vx + s.vz * s.vz);
+  const across = s.gx * nx + s.gy * ny + s.gz * nz;
+  if (across < GOES_ON || !carries(world, s, contact)) return false;
+  const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
+  if ((s.vx - wx) * nx + (s.vy - wy) * ny + (s.vz - wz) * nz > -CLOSING) return false;
+  if (!followBend(world, s) && bouncesOff(world, s, rolls)) return false;
+  // What it stands in already is nobody's to leave here.
+  const up = contact.t > 0 ? SKIN - contact.t * NEAR * across : 0;
+  s.x += nx * up;
+  s.y += ny * up;
+  s.z += nz * up;
+  noteGround(s);
+  s.ground = collider;
+  s.air = 0;
+  return true;
+}
+
+/** Has ground be run into head on. Returns whether the runner is thrown back by it. */
+function bouncesOff(world: World, s: RunState, rolls: Rolls): boolean {
+  pair.bounce = rolls.bounce;
+  pair.friction = 0;
+  const { closing, given } = meetSurface(world, s, contact, pair, now.frame);
+  if (closing > LEAST_BOUNCE) rolled.hardest = Math.max(rolled.hardest, closing);
+  if (given < closing) keep(s, given - closing);
+  return given > closing;
+}
+
+/**
+ * Whether the wall just met is a facet of a curve that the runner is turned by: going back along it, it would soon meet
+ * the facet before. Such a wall turns what rolls and costs nothing.
+ * @param into its speed along the wall's normal, m/s
+ */
+function isOfCurve(world: World, s: RunState, into: number): boolean {
+  const { nx, ny, nz, collider } = contact;
+  if (ny >= SIDE || ny <= -SIDE || -into <= PRESSED) return false;
+  const [vx, vz] = [s.vx - into * nx, s.vz - into * nz];
+  const speed = Math.sqrt(vx * vx + vz * vz);
   if (speed < LEAST_BOUNCE) return false;
   const k = -BACK / speed;
   return (
-    castCapsule(world, s, runnerPath(world, s, s.vx * k, 0, s.vz * k, collider), facet) &&
+    castCapsule(world, s, runnerPath(world, s, vx * k, 0, vz * k, collider), facet) &&
     nx * facet.nx + ny * facet.ny + nz * facet.nz > TURN
   );
 }
+
+/** Speed into a wall that it is pressed to it by within a tick, m/s; more than that is a bend. */
+const PRESSED = 0.25;
 
 /**
  * Lifts wheels over an edge that stands no higher across their way than a lip; they go on at the speed they
@@ -206,9 +379,6 @@ function addSpeedOf(world: World, s: RunState, collider: number, sign: 1 | -1): 
   s.vz += sign * v[2];
 }
 
-/** Speed into the ground that a tick of gravity alone gives, m/s; more than that is a bend of the ground. */
-const GRAVITY_SINK = 0.25;
-
 /** The pull of gravity along what is rolled on and into it, m/s². `out` gets x, y, z along it, and into. */
 export function pull(s: RunState, out: Float64Array): Float64Array {
   const [x, y, z] = [
@@ -227,20 +397,6 @@ export function pull(s: RunState, out: Float64Array): Float64Array {
 /** How hard it is pulled along, m/s². */
 export const alongOf = (pulled: Float64Array): number =>
   Math.sqrt(pulled[0] * pulled[0] + pulled[1] * pulled[1] + pulled[2] * pulled[2]);
-
-/** Gravity for a tick in the air. */
-export function fall(s: RunState, fallSpeed: number): void {
-  s.vx += s.field[FieldIndex.gravityX] * DT;
-  s.vy = Math.max(-fallSpeed, s.vy + s.field[FieldIndex.gravityY] * DT);
-  s.vz += s.field[FieldIndex.gravityZ] * DT;
-}
-
-/** Presses it on to the ground by what pulls it there, so that the next tick touches it again. */
-export function settle(s: RunState, pulled: Float64Array): void {
-  s.vx -= s.gx * pulled[3] * DT;
-  s.vy -= s.gy * pulled[3] * DT;
-  s.vz -= s.gz * pulled[3] * DT;
-}
 
 /** Slows it by so much, m/s; never past standing. */
 export function slow(s: RunState, by: number): void {

@@ -1,4 +1,11 @@
-import { ballBody, inflateHull, type InflatedHull, sharedFaces } from '../../collision';
+import {
+  ballBody,
+  inflateHull,
+  type InflatedHull,
+  sharedFaces,
+  sweptBody,
+  type SweptBody,
+} from '../../collision';
 import { mapPoints, NO_TURN, type Vec3 } from '../../geometry';
 import { applyPose, STILL, type Pose } from '../../motion';
 import type { Shape } from '../../pieces';
@@ -55,6 +62,8 @@ export class InflatedShapes {
   private readonly low: Vec3;
   private readonly high: Vec3;
   private readonly form: Shape['form'];
+  /** What balls meet of it at rest, where its faces only stand for a curve; made when first asked for. */
+  private curved: SweptBody | null | undefined;
 
   /**
    * @param form in the world, at rest
@@ -83,6 +92,15 @@ export class InflatedShapes {
     return Math.sqrt(dx * dx + dy * dy + dz * dz) * size;
   }
 
+  /** What balls meet of it at rest instead of its faces, where these only stand for a curve; else null. */
+  swept(): SweptBody | null {
+    if (this.curved === undefined) {
+      const { form } = this;
+      this.curved = form.kind === 'hull' && form.swept ? sweptBody(form.swept) : null;
+    }
+    return this.curved;
+  }
+
   /** The body as it rests. */
   rest({ index, half }: Capsule): InflatedHull {
     return (this.still[index] ??= bodyOf(this.form, STILL, half));
@@ -104,7 +122,8 @@ export class InflatedShapes {
 
 /** The box about a form at rest. */
 export function formBounds(form: Shape['form']): { low: Vec3; high: Vec3 } {
-  const points = form.kind === 'ball' ? [form.centre] : form.solid.points;
+  const points =
+    form.kind === 'ball' ? [form.centre] : [...form.solid.points, ...(form.swept?.flat() ?? [])];
   const own = form.kind === 'ball' ? form.radius : (form.round ?? 0);
   const low = [Infinity, Infinity, Infinity];
   const high = [-Infinity, -Infinity, -Infinity];

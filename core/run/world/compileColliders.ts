@@ -2,6 +2,7 @@ import type { Course, Piece } from '../../course';
 import {
   cosDeg,
   mapPoints,
+  mapSwept,
   mapVec3,
   rotate,
   sinDeg,
@@ -94,7 +95,11 @@ function colliderOf(
 const placedForm = ({ form }: Shape, place: (p: Vec3) => Vec3): Shape['form'] =>
   form.kind === 'ball'
     ? { ...form, centre: place(form.centre) }
-    : { ...form, solid: mapPoints(form.solid, place) };
+    : {
+        ...form,
+        solid: mapPoints(form.solid, place),
+        ...(form.swept ? { swept: mapSwept(form.swept, place) } : {}),
+      };
 
 const hurtOf = ({ hurt }: Piece): Hurt => ({
   does: hurt?.does ?? 'back',

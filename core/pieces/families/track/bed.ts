@@ -1,15 +1,18 @@
 import {
   cosDeg,
   frameAt,
+  lerp,
   sinDeg,
+  type Stretch,
+  type Sweep,
+  type Swept,
   sweepAlong,
-  type Frame,
-  type Polyhedron,
+  twistedMesh,
   type Section,
   type Vec3,
 } from '../../../geometry';
 import type { PieceGeometry, Spec, Family, Socket, Tone } from '../../family';
-import { evenly, metres, oneOf, type PartSpec } from '../../parts';
+import { metres, oneOf, type PartSpec } from '../../parts';
 
 /** Thickness of a track's bed; its top is what is run on. */
 export const BED = 0.3;
@@ -19,23 +22,19 @@ const KERB = 0.18;
 
 export const KERB_UP = 0.14;
 
-/** Most degrees a curved piece turns between two frames. */
-const FACET = 7.5;
-
 const width = metres('width', 'Width', 3, 0.8, 20);
 
 export const side = oneOf('side', 'Turns', { left: 'Left', right: 'Right' });
 
 export const rise = metres('rise', 'Rises by', 0, -40, 40);
 
-/** The bed and kerbs of a way of given width at each frame. */
-export function bedAlong(
-  frames: readonly Frame[],
-  wide: (i: number) => number,
-  tone: Tone,
-): PartSpec[] {
-  const bed = (i: number): Section => {
-    const half = wide(i) / 2;
+/** A way by the part of it that is gone, 0 to 1; told a little beyond its ends too. */
+export type Way = Sweep['frame'];
+
+/** The bed and kerbs of a smooth way of given width at each part of it. */
+export function bedAlong(way: Way, wide: (k: number) => number, tone: Tone): PartSpec[] {
+  const bed = (k: number): Section => {
+    const half = wide(k) / 2;
     return [
       [-half, 0],
       [half, 0],
@@ -45,8 +44,8 @@ export function bedAlong(
   };
   const kerb =
     (s: 1 | -1) =>
-    (i: number): Section => {
-      const half = wide(i) / 2;
+    (k: number): Section => {
+      const half = wide(k) / 2;
       const [a, b] = s > 0 ? [half - KERB, half] : [-half, -half + KERB];
       return [
         [a, BED],
@@ -55,12 +54,32 @@ export function bedAlong(
         [a + (s > 0 ? 0.05 : 0), BED + KERB_UP],
       ];
     };
-  const bits = (solids: Polyhedron[], t: Tone): PartSpec[] =>
-    solids.map((solid) => ({ solid, tone: t }));
+  const along = (section: Sweep['section']) => sweepAlong({ frame: way, section });
+  // On a level bed flat faces are all there is to roll on.
+  const beds = along(bed).map((stretch) =>
+    stretch.swept && isLevel(stretch.swept) ? { solid: stretch.solid } : stretch,
+  );
   return [
-    ...bits(sweepAlong(frames, bed), tone),
-    ...bits(sweepAlong(frames, kerb(1)), 'timber'),
-    ...bits(sweepAlong(frames, kerb(-1)), 'timber'),
+    ...partsOf(beds, tone),
+    ...partsOf(along(kerb(1)), 'timber'),
+    ...partsOf(along(kerb(-1)), 'timber'),
+  ];
+}
+
+/** Height a bed may rise and fall by and be level, m. */
+const LEVEL = 1e-9;
+
+const isLevel = (swept: Swept): boolean =>
+  swept.every((curve) => curve.every(([, y]) => Math.abs(y - curve[0][1]) < LEVEL)) &&
+  Math.abs(swept[0][0][1] - swept[1][0][1]) < LEVEL;
+
+/** What touches of stretches that follow on one another, and what is seen of them. */
+function partsOf(stretches: readonly Stretch[], tone: Tone): PartSpec[] {
+  const mesh = twistedMesh(stretches);
+  if (!mesh) return stretches.map((stretch) => ({ ...stretch, tone }));
+  return [
+    { solid: mesh, tone, role: null, mesh: true },
+    ...stretches.map((stretch) => ({ ...stretch, tone: null })),
   ];
 }
 
@@ -80,6 +99,18 @@ export const end = (at: Vec3, heading: number, pitch = 0): Socket => ({
   ...(pitch ? { pitch } : {}),
 });
 
+/** How a bank comes and goes along a bend, 0 to 1 and back: it joins what is level without a crease. */
+export function bankAt(k: number): number {
+  const near = Math.max(0, Math.min(1, k < 0.5 ? k / BANKS_IN : (1 - k) / BANKS_IN));
+  return eased(near);
+}
+
+/** Part of a bend over which its bank comes, and over which it goes. */
+const BANKS_IN = 0.4;
+
+/** The most a bank changes along a bend of length 1, as a part of the bank. */
+export const BANK_PACE = 1.5 / BANKS_IN;
+
 /**
  * A way that bends.
  * @param from where it begins, m in the piece's own frame
@@ -92,29 +123,34 @@ export function arc(
   heading: number,
   radius: number,
   turn: number,
-  { climb = 0, bank = 0, steps = 0 }: { climb?: number; bank?: number; steps?: number } = {},
-): Frame[] {
+  { climb = 0, bank = 0 }: { climb?: number; bank?: number } = {},
+): Way {
   const sign = turn < 0 ? -1 : 1;
-  const sweep = Math.abs(turn);
   // The middle of the bend, to the left or the right of where it begins.
   const cx = from[0] - sign * radius * sinDeg(heading);
   const cz = from[2] - sign * radius * cosDeg(heading);
-  const n = steps || Math.max(2, Math.ceil(sweep / FACET));
-  return evenly(0, 1, n).map((k) => {
-    const h = heading + sign * sweep * k;
-    const lean = bank * sinDeg(180 * k) * (k === 0 || k === 1 ? 0 : 1);
+  return (k) => {
+    const h = heading + turn * k;
     return frameAt(
       [cx + sign * radius * sinDeg(h), from[1] + climb * k, cz + sign * radius * cosDeg(h)],
       h,
       0,
-      sign * -lean,
+      -sign * bank * bankAt(k),
     );
-  });
+  };
 }
 
 /** A straight way whose height follows a curve of the part gone, 0 to 1. */
-export const upAndDown = (length: number, height: (k: number) => number, steps: number): Frame[] =>
-  evenly(0, 1, steps).map((k) => frameAt([length * k, height(k), 0]));
+export const upAndDown =
+  (length: number, height: (k: number) => number): Way =>
+  (k) =>
+    frameAt([length * k, height(k), 0]);
+
+/** A straight way from one place to another. */
+export const straightTo =
+  (from: Vec3, to: Vec3, heading = 0): Way =>
+  (k) =>
+    frameAt(lerp(from, to, k), heading);
 
 type Build = (spec: Spec) => PieceGeometry;
 

@@ -1,14 +1,14 @@
 import { cosDeg, sinDeg, type Vec3 } from '../../../geometry';
 import type { Spec } from '../../family';
 import { degrees, pieceFrom, metres } from '../../parts';
-import { track, length, rise, upAndDown, bedAlong, BACK, end, side, arc } from './bed';
+import { arc, BACK, BANK_PACE, bedAlong, end, length, rise, side, track, upAndDown } from './bed';
 
 export const straight = track('straight', 'Straight', 'line run', [length(4), rise], (spec) => {
   const [l, up, w] = [spec.number('length'), spec.number('rise'), spec.number('width')];
-  const frames = upAndDown(l, (k) => up * k, 1);
+  const way = upAndDown(l, (k) => up * k);
   return pieceFrom(
     spec.tone,
-    bedAlong(frames, () => w, spec.tone),
+    bedAlong(way, () => w, spec.tone),
     [BACK, end([l, up, 0], 0)],
   );
 });
@@ -40,24 +40,24 @@ export const bend = track(
       spec.number('width'),
       spec.number('rise'),
     ];
-    const frames = arc([0, 0, 0], 0, r, turn, { climb: up });
+    const way = arc([0, 0, 0], 0, r, turn, { climb: up });
     return pieceFrom(
       spec.tone,
-      bedAlong(frames, () => w, spec.tone),
+      bedAlong(way, () => w, spec.tone),
       [BACK, end(arcEnd(r, turn, up), turn)],
     );
   },
 );
 
-/** How steeply the rim of a banked bend may rise and fall along the way: more is a wall where it begins. */
-const RIM_SLOPE = 0.5;
+/** How steeply the rim of a banked bend may rise and fall along the way: more is a wall. */
+const RIM_SLOPE = 0.6;
 
 const PI = 3.141592653589793;
 
 /** Degrees a bend may lean at its middle: a short one has no room for more. */
 function mostBank(radius: number, turn: number, wide: number): number {
   const length = (radius * Math.abs(turn) * PI) / 180;
-  return (((RIM_SLOPE * length) / (PI * (wide / 2))) * 180) / PI;
+  return (((RIM_SLOPE * length) / (BANK_PACE * (wide / 2))) * 180) / PI;
 }
 
 export const banked = track(
@@ -75,10 +75,10 @@ export const banked = track(
     const [r, turn, w] = [radiusOf(spec), turnOf(spec), spec.number('width')];
     const climb = spec.number('rise');
     const bank = Math.min(spec.number('bank'), mostBank(r, turn, w));
-    const frames = arc([0, 0, 0], 0, r, turn, { bank, climb });
+    const way = arc([0, 0, 0], 0, r, turn, { bank, climb });
     return pieceFrom(
       spec.tone,
-      bedAlong(frames, () => w, spec.tone),
+      bedAlong(way, () => w, spec.tone),
       [BACK, end(arcEnd(r, turn, climb), turn)],
     );
   },
@@ -91,13 +91,11 @@ export const chicane = track(
   [degrees('turn', 'Turns by', 30, 5, 80), metres('radius', 'Radius', 6, 1, 60), side],
   (spec) => {
     const [r, turn, w] = [radiusOf(spec), turnOf(spec), spec.number('width')];
-    const first = arc([0, 0, 0], 0, r, turn);
-    const second = arc(arcEnd(r, turn), turn, r, -turn);
-    const last = second[second.length - 1];
+    const halves = [arc([0, 0, 0], 0, r, turn), arc(arcEnd(r, turn), turn, r, -turn)];
     return pieceFrom(
       spec.tone,
-      bedAlong([...first, ...second.slice(1)], () => w, spec.tone),
-      [BACK, end(last.at, 0)],
+      halves.flatMap((way) => bedAlong(way, () => w, spec.tone)),
+      [BACK, end(halves[1](1).at, 0)],
     );
   },
 );

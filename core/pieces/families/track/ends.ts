@@ -1,7 +1,20 @@
-import { cosDeg, frameAt, prism, sinDeg, sweepAlong } from '../../../geometry';
+import { box, cosDeg, frameAt, prism, sinDeg, type Vec3 } from '../../../geometry';
 import type { Family } from '../../family';
-import { degrees, evenly, pieceFrom, metres, ringOutlines, roundOutline } from '../../parts';
-import { track, side, eased, bedAlong, BACK, end, length, upAndDown, BED, KERB_UP } from './bed';
+import { degrees, pieceFrom, metres, ringOutlines, roundOutline } from '../../parts';
+import {
+  BACK,
+  BED,
+  bedAlong,
+  eased,
+  end,
+  KERB_UP,
+  length,
+  side,
+  straightTo,
+  track,
+  upAndDown,
+  type Way,
+} from './bed';
 
 export const loop = track(
   'loop',
@@ -13,25 +26,22 @@ export const loop = track(
     const s = spec.choice('side') === 'right' ? 1 : -1;
     const lead = 2;
     const shift = w + 0.4;
-    const frames = [
-      frameAt([0, 0, 0]),
-      ...evenly(0, 1, 24).map((k) =>
-        frameAt(
-          [
-            lead + r * sinDeg(360 * k) * (k === 1 ? 0 : 1),
-            r * (1 - cosDeg(360 * k)),
-            s * shift * eased(k),
-          ],
-          0,
-          360 * k,
-        ),
-      ),
-      frameAt([2 * lead, 0, s * shift]),
+    const round: Way = (k) =>
+      frameAt(
+        [lead + r * sinDeg(360 * k), r * (1 - cosDeg(360 * k)), s * shift * eased(k)],
+        0,
+        360 * k,
+      );
+    const out: Vec3 = [2 * lead, 0, s * shift];
+    const ways = [
+      straightTo([0, 0, 0], [lead, 0, 0]),
+      round,
+      straightTo([lead, 0, s * shift], out),
     ];
     return pieceFrom(
       spec.tone,
-      bedAlong(frames, () => w, spec.tone),
-      [BACK, end([2 * lead, 0, s * shift], 0)],
+      ways.flatMap((way) => bedAlong(way, () => w, spec.tone)),
+      [BACK, end(out, 0)],
     );
   },
 );
@@ -43,18 +53,16 @@ export const buffer = track(
   [length(1.5)],
   (spec) => {
     const [l, w] = [spec.number('length'), spec.number('width')];
-    const frames = upAndDown(l, () => 0, 1);
-    const stop = sweepAlong([frameAt([l - Math.min(0.3, l / 2), 0, 0]), frameAt([l, 0, 0])], () => [
-      [-w / 2, BED + KERB_UP],
-      [w / 2, BED + KERB_UP],
-      [w / 2, BED + 0.9],
-      [-w / 2, BED + 0.9],
-    ]);
+    const stop = box([l - Math.min(0.3, l / 2), BED + KERB_UP, -w / 2], [l, BED + 0.9, w / 2]);
     return pieceFrom(
       spec.tone,
       [
-        ...bedAlong(frames, () => w, spec.tone),
-        ...stop.map((solid) => ({ solid, tone: 'timber' as const })),
+        ...bedAlong(
+          upAndDown(l, () => 0),
+          () => w,
+          spec.tone,
+        ),
+        { solid: stop, tone: 'timber' },
       ],
       [BACK],
     );

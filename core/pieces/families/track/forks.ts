@@ -1,15 +1,15 @@
-import { cosDeg, frameAt, sinDeg, sweepAlong, type Frame, type Vec3 } from '../../../geometry';
+import { box, cosDeg, mapPoints, mapSwept, sinDeg, type Vec3 } from '../../../geometry';
 import type { Family, Spec } from '../../family';
 import { degrees, pieceFrom, metres, type PartSpec } from '../../parts';
-import { track, length, upAndDown, eased, bedAlong, BACK, end, arc, BED } from './bed';
+import { arc, BACK, BED, bedAlong, eased, end, length, straightTo, track, upAndDown } from './bed';
 
 const changing = (id: string, label: string, words: string, narrowing: boolean): Family =>
   track(id, label, words, [length(4), metres('wide', 'Wide end', 6, 0.8, 30)], (spec) => {
     const [l, w] = [spec.number('length'), spec.number('width')];
     const wide = spec.number('wide');
-    const frames = upAndDown(l, () => 0, 8);
-    const at = (i: number) => w + (wide - w) * eased(narrowing ? 1 - i / 8 : i / 8);
-    return pieceFrom(spec.tone, bedAlong(frames, at, spec.tone), [BACK, end([l, 0, 0], 0)]);
+    const way = upAndDown(l, () => 0);
+    const at = (k: number) => w + (wide - w) * eased(narrowing ? 1 - k : k);
+    return pieceFrom(spec.tone, bedAlong(way, at, spec.tone), [BACK, end([l, 0, 0], 0)]);
   });
 
 export const widening = changing('widening', 'Widening', 'wide broad open', false);
@@ -20,13 +20,13 @@ export const funnel = changing('funnel', 'Funnel', 'narrow narrowing squeeze', t
 function forked(spec: Spec): { bits: PartSpec[]; ends: { at: Vec3; heading: number }[] } {
   const [w, l, turn] = [spec.number('width'), spec.number('length'), spec.number('turn')];
   const radius = Math.max(spec.number('radius'), w / 2 + 0.1);
-  const root = upAndDown(l, () => 0, 6);
-  const bits = bedAlong(root, (i) => w * (1 + eased(i / 6)), spec.tone);
+  const root = upAndDown(l, () => 0);
+  const bits = bedAlong(root, (k) => w * (1 + eased(k)), spec.tone);
   const ends = [1, -1].map((s) => {
     const from: Vec3 = [l, 0, (-s * w) / 2];
-    const frames = arc(from, 0, radius, s * turn);
-    bits.push(...bedAlong(frames, () => w, spec.tone));
-    return { at: frames[frames.length - 1].at, heading: s * turn };
+    const way = arc(from, 0, radius, s * turn);
+    bits.push(...bedAlong(way, () => w, spec.tone));
+    return { at: way(1).at, heading: s * turn };
   });
   return { bits, ends };
 }
@@ -54,7 +54,8 @@ export const join = track('join', 'Join', 'merge junction two ways y', forkParam
   const round = ([x, y, z]: Vec3): Vec3 => [-x, y, -z];
   const turned = bits.map((bit) => ({
     ...bit,
-    solid: { points: bit.solid.points.map(round), faces: bit.solid.faces },
+    solid: mapPoints(bit.solid, round),
+    ...(bit.swept ? { swept: mapSwept(bit.swept, round) } : {}),
   }));
   return pieceFrom(spec.tone, turned, [
     { at: [0, BED, 0], heading: 0, kind: 'track' },
@@ -73,31 +74,21 @@ export const crossing = track(
       spec.number('width'),
     ];
     const half = l / 2;
-    const plain = (frames: Frame[]) => bedAlong(frames, () => w, spec.tone);
     const arm = (from: Vec3, heading: number) => {
-      const a = frameAt(from, heading);
       const reach = half - w / 2;
       const to: Vec3 = [
         from[0] + reach * cosDeg(heading),
         from[1],
         from[2] - reach * sinDeg(heading),
       ];
-      return plain([a, frameAt(to, heading)]);
+      return bedAlong(straightTo(from, to, heading), () => w, spec.tone);
     };
-    const middle = sweepAlong(
-      [frameAt([half - w / 2, 0, 0]), frameAt([half + w / 2, 0, 0])],
-      () => [
-        [-w / 2, 0],
-        [w / 2, 0],
-        [w / 2, BED],
-        [-w / 2, BED],
-      ],
-    );
+    const middle = box([half - w / 2, 0, -w / 2], [half + w / 2, BED, w / 2]);
     return pieceFrom(
       spec.tone,
       [
         ...arm([0, 0, 0], 0),
-        ...middle.map((solid) => ({ solid })),
+        { solid: middle },
         ...arm([half + w / 2, 0, 0], 0),
         ...arm([half, 0, -w / 2], 90),
         ...arm([half, 0, w / 2], 270),

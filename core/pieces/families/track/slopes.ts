@@ -13,10 +13,10 @@ const profiled = (
 ): Family =>
   track(id, label, words, [length(long), metres('height', 'Height', high, 0.05, 40)], (spec) => {
     const [l, up, w] = [spec.number('length'), spec.number('height'), spec.number('width')];
-    const frames = upAndDown(l, (k) => up * height(k), 10);
+    const way = upAndDown(l, (k) => up * height(k));
     return pieceFrom(
       spec.tone,
-      bedAlong(frames, () => w, spec.tone),
+      bedAlong(way, () => w, spec.tone),
       [entry(up * height(0)), end([l, up * height(1), 0], 0)],
     );
   });

@@ -11,7 +11,6 @@ export interface Cart extends Kind<'cart'> {
   readonly turnRadius: number;
   /** Part of the steering that is left in the air. */
   readonly air: number;
-  readonly bounce: number;
 }
 
 const DEFAULTS = {

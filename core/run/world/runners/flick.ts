@@ -7,7 +7,6 @@ export interface Flick extends Kind<'flick'> {
   readonly strength: number;
   /** Friction as a part of what presses it down. */
   readonly friction: number;
-  readonly bounce: number;
 }
 
 const DEFAULTS = { strength: 14, friction: 0.18, bounce: 0.6, mass: 40 };

@@ -46,6 +46,7 @@ export function hopperOf(settings: RunnerSettings = {}): Hopper {
     airAcceleration: acceleration * 0.6,
     jumpHeight,
     mass,
+    bounce: 0,
     jumpCut: 0.45,
     stepHeight: STEP_HEIGHT,
     walkable: cosDeg(SLOPE_LIMIT),

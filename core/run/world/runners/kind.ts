@@ -9,6 +9,8 @@ export interface Kind<K extends RunnerKind> {
   readonly topSpeed: number;
   /** What loose pieces feel of it, kg. */
   readonly mass: number;
+  /** What is left of the speed of an impact, 0 to 1. */
+  readonly bounce: number;
   /** Greatest falling speed, m/s. */
   readonly fallSpeed: number;
   /** Ticks after a return to a checkpoint in which inputs are ignored. */

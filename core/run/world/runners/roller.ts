@@ -8,8 +8,6 @@ export interface Roller extends Kind<'roller'> {
   readonly airAcceleration: number;
   /** Greatest hold, as a part of what presses it down: more slope than that and it slips. */
   readonly grip: number;
-  /** What is left of the speed of an impact. */
-  readonly bounce: number;
   /** Part of what presses it down that rolling costs. */
   readonly rolling: number;
 }

@@ -1,0 +1,228 @@
+import fc from 'fast-check';
+import { layPieces, type PieceInHand } from '../edit';
+import { emptyCourse } from '../course';
+import { frameAt, type Vec3 } from '../geometry';
+import { BED } from '../pieces';
+import { DEFAULT_GRAVITY as G, FULL_PAD, tick } from '.';
+import { bendLine, loopLine, ride, STRAIGHT, trackOf } from './follower.testing';
+import { Trial } from './testing';
+
+const RADIUS = { roller: 0.35, cart: 0.4 } as const;
+type Round = keyof typeof RADIUS;
+const round = fc.constantFrom<Round>('roller', 'cart');
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** A curve's acceleration at a part of it, by differences, of a place that goes along it at a speed, m/s². */
+function turning(at: (k: number) => Vec3, k: number, speed: number): Vec3 {
+  const h = 1e-3;
+  const [a, b, c] = [at(k - h), at(k), at(k + h)];
+  const pace = Math.hypot(...c.map((v, i) => (v - a[i]) / (2 * h)));
+  return b.map((v, i) => ((a[i] - 2 * v + c[i]) / (h * h)) * (speed / pace) ** 2) as never;
+}
+
+/** A bend's bank comes over two fifths of it and goes over two fifths, slowly at first and at last. */
+const banked = (k: number) => {
+  const near = Math.max(0, Math.min(1, Math.min(k, 1 - k) / 0.4));
+  return near * near * (3 - 2 * near);
+};
+
+/** The least that presses a ball to the middle of a banked bend along its way, as a part of its weight. */
+function leastPress(
+  kind: Round,
+  bend: { radius: number; turn: number; bank: number; climb: number },
+  speed: number,
+) {
+  const { radius, turn, bank, climb } = bend;
+  const frame = (k: number) => {
+    const h = turn * k;
+    const at: Vec3 = [radius * Math.sin(rad(h)), climb * k, radius * Math.cos(rad(h)) - radius];
+    return frameAt(at, h, 0, -bank * banked(k));
+  };
+  const lift = BED + RADIUS[kind];
+  const middle = (k: number): Vec3 => {
+    const { at, turn: m } = frame(k);
+    return [at[0] + m[1] * lift, at[1] + m[4] * lift, at[2] + m[7] * lift];
+  };
+  let least = Infinity;
+  for (let k = 0.002; k < 1; k += 0.002) {
+    const up = frame(k).turn;
+    const [ax, ay, az] = turning(middle, k, speed);
+    least = Math.min(least, (up[1] * ax + up[4] * (ay + G) + up[7] * az) / G);
+  }
+  return least;
+}
+
+test('a bend takes and gives nothing, banked or not, level or rising, and is never left where it is pressed to', () => {
+  let ridden = 0;
+  fc.assert(
+    fc.property(
+      round,
+      fc.double({ min: 4, max: 30, noNaN: true }),
+      fc.integer({ min: 0, max: 45 }),
+      fc.double({ min: 2, max: 8, noNaN: true }),
+      fc.oneof(fc.constant(0), fc.integer({ min: -30, max: 30 })),
+      fc.constantFrom(5, 8, 12, 20, 30, 40),
+      (kind, radius, bank, width, percent, speed) => {
+        if (radius < width / 2 + 1 || speed * speed > 5 * G * radius) return;
+        const turn = 90;
+        const length = radius * rad(turn);
+        const climb = (length * percent) / 100;
+        // A short bend has no room for more.
+        const most = (0.6 * length) / (3.75 * (width / 2)) / rad(1);
+        const bend = { radius, turn, bank: Math.min(bank, most), climb };
+        const rise = climb + (percent / 100) * 24;
+        if (0.5 * speed * speed < 1.4 * G * rise) return;
+        if (leastPress(kind, bend, speed) < 0.1) return;
+        const top = Math.sqrt(speed * speed - 2 * G * Math.min(0, rise));
+        if (top > 45 || leastPress(kind, bend, top) < 0.1) return;
+        const piece: PieceInHand = {
+          ...{ family: 'banked', at: [0, 0, 0] },
+          params: { radius, turn, bank, width, rise: climb },
+        };
+        const course = trackOf(kind, piece, percent / 100);
+        const rode = ride(course, bendLine(radius, turn), speed, ({ z }) => z < -radius - 8);
+        ridden++;
+        expect(rode.ticks).toBeLessThan(2400);
+        // Where it rises, what is off the middle comes to a straight that is as steep as the middle only.
+        expect(rode.air).toBeLessThanOrEqual(percent === 0 ? 0 : 3);
+        expect(rode.drift).toBeLessThan(0.02);
+        expect(rode.deepest).toBeGreaterThan(-1e-3);
+      },
+    ),
+    { numRuns: 260, seed: 5 },
+  );
+
+  expect(ridden).toBeGreaterThan(80);
+});
+
+describe.each<Round>(['roller', 'cart'])('a %s', (kind) => {
+  test.each([3, 4, 7, 8, 15, 30])(
+    'goes round a loop of radius %d m and loses nothing',
+    (radius) => {
+      const inner = radius - BED - RADIUS[kind];
+      // From the foot v² = 5 g r carries over the top; a rolling sphere has 7/10 of its speed's square to spend.
+      const need = Math.sqrt((kind === 'roller' ? 27 / 7 : 5) * G * inner);
+      const course = trackOf(kind, { family: 'loop', at: [0, 0, 0], params: { radius } });
+      const rideAt = (times: number) =>
+        ride(course, loopLine(radius, -3.4), times * need, (s) => s.z < -3 && s.x > 12 && s.y < 1);
+      for (const times of [1.05, 1.25, 1.5]) {
+        const { air, drift, deepest } = rideAt(times);
+        expect([times, air]).toEqual([times, 0]);
+        expect(drift).toBeLessThan(0.01);
+        expect(deepest).toBeGreaterThan(-1e-3);
+      }
+      expect(rideAt(0.97).air).toBeGreaterThan(5);
+    },
+  );
+
+  test.each<[string, number, (l: number, h: number) => number]>([
+    // The sharpest bend over its top, 1/m: of a half wave, and of the ease that begins and ends level.
+    ['crest', 0.8, (l, h) => (h / 2) * ((2 * Math.PI) / l) ** 2],
+    ['drop', 1.5, (l, h) => (6 * h) / (l * l)],
+    ['rise', 1.5, (l, h) => (6 * h) / (l * l)],
+  ])('keeps to a %s as fast as it may, and leaves it when faster', (family, height, sharpest) => {
+    const length = 9;
+    const k = sharpest(length, height);
+    // What rolls has its middle further out.
+    const limit = Math.sqrt(G * (1 / k + RADIUS[kind]));
+    const course = trackOf(kind, { family, at: [0, 0, 0], params: { length, height } });
+    const rode = (speed: number) => ride(course, STRAIGHT, speed, ({ x }) => x > length + 8);
+    // Uphill and downhill its speed is another where the ground bends most.
+    const spent = family === 'crest' ? height : family === 'rise' ? height : 0;
+    const share = kind === 'roller' ? 5 / 7 : 1;
+    const slow = Math.sqrt(
+      limit * limit * 0.9 + 2 * G * share * spent - (family === 'drop' ? 0.5 : 0),
+    );
+    const slowly = rode(slow);
+    expect(slowly.air).toBe(0);
+    expect(slowly.drift).toBeLessThan(0.02);
+    expect(rode(Math.sqrt(limit * limit * 1.25 + 2 * G * share * spent)).air).toBeGreaterThan(0);
+  });
+
+  test('dips and landings, narrowings and forks cost nothing at any speed', () => {
+    for (const family of ['dip', 'widening', 'funnel', 'crossing', 'straight']) {
+      for (const speed of [5, 10, 20, 40]) {
+        const course = trackOf(kind, { family, at: [0, 0, 0] });
+        const { air, drift } = ride(course, STRAIGHT, speed, ({ x }) => x > 14);
+        // It rises to both ends of a dip, and leaves those where it is fast.
+        if (family !== 'dip' || speed < 10)
+          expect([family, speed, air]).toEqual([family, speed, 0]);
+        if (family !== 'dip' || speed < 10) expect(drift).toBeLessThan(0.02);
+      }
+    }
+  });
+});
+
+/** How far a cart is off the middle of a bend's steady bank after half a second of steering round it at a speed, m. */
+function slipped(bank: number, speed: number): number {
+  const radius = 9;
+  const course = layPieces(
+    {
+      ...emptyCourse('Bank', 'free'),
+      runner: { kind: 'cart', settings: { topSpeed: 40, acceleration: 0.35 } },
+      tide: -90,
+    },
+    [
+      { family: 'start', at: [0, BED, 0] },
+      { family: 'banked', at: [0, 0, 0], params: { radius, turn: 360, bank, width: 6 } },
+    ],
+  );
+  // At the beginning of what is banked all the way: 0.4 of the whole turn.
+  const part = 0.41;
+  const angle = 360 * part;
+  const { at, turn: m } = frameAt(
+    [radius * Math.sin(rad(angle)), 0, radius * Math.cos(rad(angle)) - radius],
+    angle,
+    0,
+    -bank,
+  );
+  const lift = BED + 0.405;
+  const trial = new Trial(course);
+  const { world, state: s } = trial;
+  Object.assign(s, { x: at[0] + m[1] * lift, z: at[2] + m[7] * lift });
+  s.y = at[1] + m[4] * lift - 0.4;
+  Object.assign(s, { vx: speed * m[0], vz: speed * m[6] });
+  Object.assign(s, {
+    fx: m[0],
+    fz: m[6],
+    gx: m[1],
+    gy: m[4],
+    gz: m[7],
+  });
+  const middle = Math.hypot(s.x, s.z + radius);
+  let most = 0;
+  // What presses it on is felt smoothed over some ticks; it has been there for long.
+  s.press = (speed * speed * Math.sin(rad(bank))) / middle + G * Math.cos(rad(bank));
+  // As long as it is banked all the way.
+  for (let i = 0; i < (9.5 / speed) * 120; i++) {
+    const right = Math.hypot(s.x, s.z + radius) - middle;
+    const here = Math.atan2(s.x, s.z + radius);
+    // By how much it points to the left of the line, and should.
+    const aim = s.fx * -Math.sin(here) - s.fz * Math.cos(here);
+    const bend = Math.cos(rad(bank)) / middle + 0.4 * (0.3 * right - aim);
+    const steer = FULL_PAD * Math.max(-1, Math.min(1, -4 * bend));
+    tick(world, s, { x: steer, z: -16, jump: false }, () => {});
+    most = Math.max(most, Math.abs(right));
+  }
+  return most;
+}
+
+test('a cart takes a bend as fast as its hold and its bank let it, faster the more it is banked', () => {
+  const fastest = (bank: number) => {
+    let [low, high] = [8, 39];
+    while (high - low > 0.2) {
+      const speed = (low + high) / 2;
+      if (slipped(bank, speed) < 0.2) low = speed;
+      else high = speed;
+    }
+    return low;
+  };
+  const all = [0, 5, 10, 15, 20, 25].map((bank) => {
+    // v² = g r (sin b + m cos b) / (cos b - m sin b) for a hold of m times what presses it on.
+    const [n, c, m] = [Math.sin(rad(bank)), Math.cos(rad(bank)), 1.4];
+    const closed = Math.sqrt((G * (9 - 0.7 * n) * (n + m * c)) / (c - m * n));
+    return { bank, closed, measured: fastest(bank) };
+  });
+  for (const { closed, measured } of all)
+    expect(Math.abs(measured / closed - 1)).toBeLessThan(0.05);
+});
