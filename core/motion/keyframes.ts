@@ -21,6 +21,8 @@ export interface Poses {
   readonly time: number;
   readonly period: number;
   readonly loopMode: CompiledPath['loopMode'];
+  /** Seconds of the wait in its last pose. */
+  readonly lastWait: number;
   readonly phase: number;
 }
 
@@ -42,12 +44,15 @@ export function compileKeyframes({ poses, after = 'back', phase = 0 }: PosesMoti
     const last = poses[poses.length - 1];
     add({ ...REST, ease: last.ease ?? 'smooth' }, last.time, 0);
   }
+  const last = keys[keys.length - 1];
+  const lastWait = last.to - last.from;
   return {
     kind: 'poses',
     keys,
     time: from,
-    period: after === 'back' ? 2 * from : from,
+    period: after === 'back' ? 2 * from - lastWait : from,
     loopMode: after,
+    lastWait,
     phase,
   };
 }
@@ -55,7 +60,7 @@ export function compileKeyframes({ poses, after = 'back', phase = 0 }: PosesMoti
 /** The pose at a time in seconds, in the piece's own frame. */
 export function sampleKeyframes(poses: Poses, seconds: number): Pose {
   const { keys } = poses;
-  const t = wayTime(seconds + poses.phase * poses.period, poses.time, poses.loopMode);
+  const t = wayTime(seconds + poses.phase * poses.period, poses);
   let i = 0;
   while (i + 1 < keys.length && t > keys[i].to) {
     if (t <= keys[i + 1].from) break;

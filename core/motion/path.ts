@@ -15,10 +15,13 @@ interface Leg {
 export interface CompiledPath {
   readonly kind: 'way';
   readonly legs: readonly Leg[];
-  /** Seconds from its first point to its last, and for all of it till it begins anew. */
+  /** Seconds from its first point to its last, waits at both counted. */
   readonly time: number;
+  /** Seconds for all of it till it begins anew: of one that goes back, each wait at an end once. */
   readonly period: number;
   readonly loopMode: 'back' | 'round' | 'once';
+  /** Seconds of the wait at its last point. */
+  readonly lastWait: number;
   readonly ease: Ease;
   readonly phase: number;
 }
@@ -56,12 +59,14 @@ export function compilePath(motion: PathMotion): CompiledPath {
     from += leg.time;
   }
   if (after !== 'round') wait(all.length - 1);
+  const lastWait = after === 'round' ? 0 : (motion.waits?.[all.length - 1] ?? 0);
   return {
     kind: 'way',
     legs,
     time: from,
-    period: after === 'back' ? 2 * from : from,
+    period: after === 'back' ? 2 * from - lastWait - (motion.waits?.[0] ?? 0) : from,
     loopMode: after,
+    lastWait,
     ease: motion.ease ?? 'even',
     phase: motion.phase ?? 0,
   };
@@ -110,8 +115,8 @@ function curve({ after, corners }: PathMotion, all: readonly Vec3[], i: number):
 
 /** Where a way is at a time in seconds since it began. */
 export function pointOnPath(way: CompiledPath, seconds: number): Vec3 {
-  const { legs, time } = way;
-  const t = wayTime(seconds + way.phase * way.period, time, way.loopMode);
+  const { legs } = way;
+  const t = wayTime(seconds + way.phase * way.period, way);
   let leg = legs[legs.length - 1];
   for (const one of legs) {
     if (t < one.from + one.time) {
@@ -130,10 +135,22 @@ export function pointOnPath(way: CompiledPath, seconds: number): Vec3 {
   return add(points[k - 1], scale(sub(points[k], points[k - 1]), part));
 }
 
-/** The time within a way that is gone back, round or once. */
-export function wayTime(seconds: number, time: number, after: CompiledPath['loopMode']): number {
-  if (after === 'once') return Math.min(seconds, time);
-  const period = after === 'back' ? 2 * time : time;
+/**
+ * The time within a way that is gone back, round or once.
+ * @param seconds since it began
+ * @param way how long it takes, and how it goes on
+ */
+export function wayTime(
+  seconds: number,
+  {
+    time,
+    period,
+    loopMode,
+    lastWait,
+  }: Pick<CompiledPath, 'time' | 'period' | 'loopMode' | 'lastWait'>,
+): number {
+  if (loopMode === 'once') return Math.min(seconds, time);
   const t = seconds - Math.floor(seconds / period) * period;
-  return after === 'back' && t > time ? period - t : t;
+  // What was waited at the last point is over when it turns back.
+  return loopMode === 'back' && t > time ? 2 * time - lastWait - t : t;
 }

@@ -50,8 +50,8 @@ export interface Surface {
   readonly grip?: number;
   /** Part of the usual top speed. */
   readonly pace?: number;
-  /** Upward speed given on landing, m/s. */
-  readonly bounce?: number;
+  /** Height that it throws up to, m. */
+  readonly throws?: number;
 }
 
 /** A solid that is drawn, convex unless it says otherwise. */

@@ -15,3 +15,4 @@ export {
 } from './cast';
 export { sensorHits } from './sense';
 export { beginningOf, overlapOf, reachOfNormal, teleport, respawn, standClear } from './teleport';
+export { addForce, beginForces } from './force';

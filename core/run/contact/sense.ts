@@ -1,5 +1,5 @@
 import { newTouch } from '../../collision';
-import { rotate } from '../../geometry';
+import { rotate, type Vec3 } from '../../geometry';
 import { applyPose, STILL } from '../../motion';
 import {
   type Capsule,
@@ -21,6 +21,8 @@ import { castAgainst, newCapsulePath, poseOf, signedDistance } from './cast';
 export interface Meeting {
   readonly collider: Collider;
   readonly timeOfImpact: number;
+  /** The way out of it where it was met, of length 1. */
+  readonly normal: Vec3;
 }
 
 const touch = newTouch();
@@ -44,7 +46,9 @@ export function sensorHits(world: World, s: RunState, trajectory: Trajectory): r
     if (isDisabled(world, s, c)) continue;
     const part = meets(world, s, c, trajectory);
     if (part >= 0 && c.mouth && isBelow(world, s, c, c.mouth)) continue;
-    if (part >= 0) (found ??= []).push({ collider: c, timeOfImpact: part });
+    if (part >= 0) {
+      (found ??= []).push({ collider: c, timeOfImpact: part, normal: [out.nx, out.ny, out.nz] });
+    }
   }
   if (!found) return NONE;
   return found.sort(
@@ -89,7 +93,16 @@ function isBelow(world: World, s: RunState, { mover }: Collider, { at, up }: Mou
   return middle + body.half * Math.abs(ny) + body.radius <= 0;
 }
 
-/** The part of the way after which the body meets a collider, or -1. */
+/** The way out of what `meets` found. */
+const out = { nx: 0, ny: 1, nz: 0 };
+
+function noteOut({ nx, ny, nz }: typeof out): void {
+  out.nx = nx;
+  out.ny = ny;
+  out.nz = nz;
+}
+
+/** The part of the way after which the body meets a collider, or -1; `out` then holds the way out of it. */
 function meets(world: World, s: RunState, c: Collider, { points, count }: Trajectory): number {
   const last = 3 * count;
   path.body = world.bodies[s.size];
@@ -104,7 +117,10 @@ function meets(world: World, s: RunState, c: Collider, { points, count }: Trajec
     const dy = (path.dy = points[last + 1] - y);
     const dz = (path.dz = points[last + 2] - z);
     touch.t = 1;
-    if (dx * dx + dy * dy + dz * dz > 0 && castAgainst(world, s, path, c, touch)) return touch.t;
+    if (dx * dx + dy * dy + dz * dz > 0 && castAgainst(world, s, path, c, touch)) {
+      noteOut(touch);
+      return touch.t;
+    }
   } else {
     for (let leg = 0; leg < count; leg++) {
       const i = 3 * leg;
@@ -115,12 +131,17 @@ function meets(world: World, s: RunState, c: Collider, { points, count }: Trajec
       path.dy = points[i + 4] - points[i + 1];
       path.dz = points[i + 5] - points[i + 2];
       touch.t = 1;
-      if (castAgainst(world, s, path, c, touch)) return (leg + touch.t) / count;
+      if (castAgainst(world, s, path, c, touch)) {
+        noteOut(touch);
+        return (leg + touch.t) / count;
+      }
     }
   }
   // Already within, moving out or not at all.
   path.x = points[last];
   path.y = points[last + 1];
   path.z = points[last + 2];
-  return signedDistance(world, s, path.body, c, path).distance < 0 ? 1 : -1;
+  const gap = signedDistance(world, s, path.body, c, path);
+  noteOut(gap);
+  return gap.distance < 0 ? 1 : -1;
 }

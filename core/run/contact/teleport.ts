@@ -1,5 +1,6 @@
-import { STILL } from '../../motion';
-import { poseMover, type SpawnPoint, type World } from '../world';
+import { NO_TURN, rotate, turnedHeading } from '../../geometry';
+import { applyPose, STILL } from '../../motion';
+import { DT, poseMover, type SpawnPoint, type World } from '../world';
 import { restoreCheckpoint, type RunState, type EmitEvent, SKIN } from '../state';
 import { isDisabled } from './presence';
 import { boxAround } from './near';
@@ -20,19 +21,28 @@ export function beginningOf({ starts, legs }: World, { leg, start }: RunState): 
   return of[start % of.length];
 }
 
-/** Puts the runner at a place, standing still, clear of what it would stand in. */
+/**
+ * Puts the runner at a place, standing still there, clear of what it would stand in. A place that goes along with
+ * something is where that is now, turned as that is, and the runner goes as fast.
+ */
 export function teleport(world: World, s: RunState, spot: SpawnPoint): void {
-  s.x = spot.at[0];
-  s.y = spot.at[1] + SKIN;
-  s.z = world.lane ?? spot.at[2];
-  s.baseY = spot.at[1];
-  s.vx = 0;
-  s.vy = 0;
-  s.vz = 0;
-  s.heading = spot.heading;
-  s.fx = spot.ahead[0];
-  s.fy = 0;
-  s.fz = spot.ahead[2];
+  const mover = spot.carrier < 0 ? -1 : world.pieceMovers[spot.carrier];
+  const { pose, before } =
+    mover < 0 ? { pose: STILL, before: STILL } : poseMover(world.movers, s, mover);
+  const at = applyPose(pose, spot.at);
+  const was = applyPose(before, spot.at);
+  const ahead = rotate(pose.turn, spot.ahead);
+  s.x = at[0];
+  s.y = at[1] + SKIN;
+  s.z = world.lane ?? at[2];
+  s.baseY = at[1];
+  s.vx = (at[0] - was[0]) / DT;
+  s.vy = (at[1] - was[1]) / DT;
+  s.vz = world.lane === null ? (at[2] - was[2]) / DT : 0;
+  s.heading = pose.turn === NO_TURN ? spot.heading : turnedHeading(spot.heading, pose.turn);
+  s.fx = ahead[0];
+  s.fy = ahead[1];
+  s.fz = ahead[2];
   s.gx = 0;
   s.gy = 1;
   s.gz = 0;

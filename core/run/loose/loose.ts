@@ -9,8 +9,8 @@ import {
   type Capsule,
   type World,
 } from '../world';
-import { type LooseSimulation, type RunState, tideOf } from '../state';
-import { signedDistance, isDisabled } from '../contact';
+import { FIELD_SIZE, FieldIndex, type LooseSimulation, type RunState, tideOf } from '../state';
+import { addForce, beginForces, isDisabled, signedDistance } from '../contact';
 import { physicsNow } from './physics';
 import { laidOut } from './laidOut';
 import { Rest } from './rest';
@@ -164,29 +164,43 @@ export class LooseBodies implements LooseSimulation {
     body.setLinvel({ x: s.vx, y: s.vy, z: s.vz }, true);
   }
 
-  /** Regions that push do so with bodies whose middle is within them. */
+  /** What regions do to bodies whose middle is within them: push, and have them weigh otherwise. */
   private feelRegions(space: Space, world: World, s: RunState): void {
-    const pushers = pushersOf(world);
-    if (pushers.length === 0) return;
+    const regions = forcesOf(world);
+    if (regions.length === 0) return;
     world.loose.forEach((_, i) => {
       const body = space.getRigidBody(this.handles.loose[i]);
       if (!body.isEnabled()) return;
       const centre = body.worldCom();
       const foot = { ...centre, y: centre.y - MIDDLE };
-      for (const c of pushers) {
+      beginForces(world, s, felt);
+      const usual = felt[FieldIndex.gravityY];
+      let within = false;
+      for (const c of regions) {
         if (isDisabled(world, s, c)) continue;
         if (signedDistance(world, s, middle(world), c, foot).distance >= 0) continue;
-        const { along, force, top } = c.field as Extract<Collider['field'], { kind: 'push' }>;
-        const v = body.linvel();
-        const speed = v.x * along[0] + v.y * along[1] + v.z * along[2];
-        const more =
-          top === undefined
-            ? force / TICKS_PER_SECOND
-            : Math.min(force / TICKS_PER_SECOND, top - speed);
-        if (more <= 0) continue;
-        const k = more * this.handles.masses[i];
-        body.applyImpulse({ x: along[0] * k, y: along[1] * k, z: along[2] * k }, true);
+        within = addForce(world, s, c, felt) || within;
       }
+      if (!within) return;
+      const v = body.linvel();
+      const along =
+        v.x * felt[FieldIndex.boostX] +
+        v.y * felt[FieldIndex.boostY] +
+        v.z * felt[FieldIndex.boostZ];
+      const boost = Math.min(
+        felt[FieldIndex.boost],
+        Math.max(0, felt[FieldIndex.boostTop] - along) * TICKS_PER_SECOND,
+      );
+      const k = this.handles.masses[i] / TICKS_PER_SECOND;
+      const sum = (push: number, way: number, gravity: number) =>
+        k * (felt[push] + boost * felt[way] + felt[gravity]);
+      const { pushX, pushY, pushZ, boostX, boostY, boostZ } = FieldIndex;
+      const impulse = {
+        x: sum(pushX, boostX, FieldIndex.gravityX),
+        y: sum(pushY, boostY, FieldIndex.gravityY) - k * usual,
+        z: sum(pushZ, boostZ, FieldIndex.gravityZ),
+      };
+      if (impulse.x !== 0 || impulse.y !== 0 || impulse.z !== 0) body.applyImpulse(impulse, true);
     });
   }
 
@@ -241,12 +255,19 @@ export class LooseBodies implements LooseSimulation {
 const MIDDLE = 0.01;
 const middle = ({ bodies }: World): Capsule => ({ index: bodies.length, radius: MIDDLE, half: 0 });
 
-const pushersByWorld = new WeakMap<World, readonly Collider[]>();
-function pushersOf(world: World): readonly Collider[] {
-  let known = pushersByWorld.get(world);
+/** What acts on the body in hand. */
+const felt = new Float64Array(FIELD_SIZE);
+
+const forcesByWorld = new WeakMap<World, readonly Collider[]>();
+
+/** The regions of a course that act on what is loose. */
+function forcesOf(world: World): readonly Collider[] {
+  let known = forcesByWorld.get(world);
   if (!known) {
-    known = world.colliders.filter(({ field }) => field?.kind === 'push');
-    pushersByWorld.set(world, known);
+    known = world.colliders.filter(
+      ({ field }) => field?.kind === 'push' || field?.kind === 'gravity',
+    );
+    forcesByWorld.set(world, known);
   }
   return known;
 }

@@ -79,7 +79,7 @@ function partsOf(world: World): Parts {
   let parts = partsByWorld.get(world);
   if (!parts) {
     const acting = world.colliders.filter(
-      ({ role, field }) => role === 'solid' || field?.kind === 'push',
+      ({ role, field }) => role === 'solid' || field?.kind === 'push' || field?.kind === 'gravity',
     );
     const movers = new Set<Mover>();
     for (const { mover } of acting) {

@@ -8,7 +8,9 @@ import {
   type RunState,
   type EmitEvent,
 } from '../state';
-import { fly, leaveGround, walk } from './move';
+import { fly, walk } from './feet';
+import { leaveGround } from './move';
+import { gravityOf, paceAlong, setAlong, upOf } from './up';
 
 /** Falling speed of a hopper that holds on to a wall, m/s. */
 const WALL_SLIDE = 1.5;
@@ -37,8 +39,8 @@ export function tickHopper(
   pushed(world, s);
   if (s.ground >= 0) walk(world, s, hopper, path);
   else {
-    if (hopper.wallHold && onWall(s, input) && s.vy < -WALL_SLIDE) s.vy = -WALL_SLIDE;
-    if (fly(world, s, hopper, path) >= 0) say('land');
+    const slide = hopper.wallHold && onWall(s, input) ? WALL_SLIDE : 0;
+    if (fly(world, s, hopper, path, slide) >= 0) say('land');
   }
 }
 
@@ -64,19 +66,33 @@ function steer(world: World, s: RunState, hopper: Hopper, input: Input): void {
   }
   const surface = s.ground >= 0 ? world.colliders[s.ground].surface : undefined;
   const topSpeed = hopper.topSpeed * (surface?.pace ?? 1) * s.field[FieldIndex.pace];
+  const up = upOf(s);
+  // The pad says where to over the map; what it says is gone square to the way up.
+  const rise = px * up.x + pz * up.z;
+  const [ex, ey, ez] = [px - rise * up.x, -rise * up.y, pz - rise * up.z];
+  const pace = paceAlong(s, up);
+  const [vx, vy, vz] = [s.vx - pace * up.x, s.vy - pace * up.y, s.vz - pace * up.z];
   // Wind takes one along on the ground by as much as it would move one in the time to full speed.
   const wind = s.ground >= 0 ? SECONDS_TO_TOP_SPEED : 0;
-  const ax = px * topSpeed + s.field[FieldIndex.pushX] * wind - s.vx;
-  const az = pz * topSpeed + (world.lane === null ? s.field[FieldIndex.pushZ] * wind : 0) - s.vz;
-  const change = Math.sqrt(ax * ax + az * az);
+  const { field } = s;
+  const blown =
+    field[FieldIndex.pushX] * up.x +
+    field[FieldIndex.pushY] * up.y +
+    field[FieldIndex.pushZ] * up.z;
+  const ax = ex * topSpeed + (field[FieldIndex.pushX] - blown * up.x) * wind - vx;
+  const ay = ey * topSpeed + (field[FieldIndex.pushY] - blown * up.y) * wind - vy;
+  const az =
+    world.lane === null ? ez * topSpeed + (field[FieldIndex.pushZ] - blown * up.z) * wind - vz : 0;
+  const change = Math.sqrt(ax * ax + ay * ay + az * az);
   const grip = (surface?.grip ?? 1) * s.field[FieldIndex.grip];
   const most = (s.ground >= 0 ? hopper.acceleration * grip : hopper.airAcceleration) * DT;
   const part = change <= most ? 1 : most / change;
   // A boost is kept until the pad pulls against it.
   const own = hopper.topSpeed;
-  const boosted = s.vx * s.vx + s.vz * s.vz > own * own && px * s.vx + pz * s.vz > 0;
+  const boosted = vx * vx + vy * vy + vz * vz > own * own && ex * vx + ey * vy + ez * vz > 0;
   const fade = boosted ? BOOST_FADE : 1;
   s.vx += ax * part * fade;
+  s.vy += ay * part * fade;
   s.vz += az * part * fade;
   if (push > 0.1) s.heading = headingOf(px, pz, s.heading);
 }
@@ -90,7 +106,8 @@ export function pushed(world: World, s: RunState): void {
   const [px, py, pz] = [field[FieldIndex.pushX], field[FieldIndex.pushY], field[FieldIndex.pushZ]];
   if (px !== 0 || py !== 0 || pz !== 0) {
     // Enough lift takes the runner off the ground.
-    if (s.ground >= 0 && py + field[FieldIndex.gravityY] > 0) leaveGround(world, s);
+    const up = upOf(s);
+    if (s.ground >= 0 && px * up.x + py * up.y + pz * up.z > gravityOf(s)) leaveGround(world, s);
     if (s.ground < 0 || world.runner.kind !== 'hopper') {
       s.vx += px * DT;
       s.vy += py * DT;
@@ -120,10 +137,12 @@ const onWall = (s: RunState, input: Input): boolean =>
 
 function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: EmitEvent): void {
   const pressed = input.jump && !s.jumpHeld;
-  if (pressed) s.buffer = hopper.bufferTicks;
+  // The tick of the press comes before those in which it is kept.
+  if (pressed) s.buffer = hopper.bufferTicks + 1;
   else if (s.buffer > 0) s.buffer--;
   s.jumpHeld = input.jump;
-  const g = Math.max(0, -s.field[FieldIndex.gravityY]);
+  const g = gravityOf(s);
+  const up = upOf(s);
   const speed = Math.sqrt(2 * (g > 0 ? g : world.gravity) * hopper.jumpHeight);
   const ground = s.ground >= 0 || s.coyote > 0;
   const wall = !ground && hopper.wallJump && s.tick - s.wallTick <= WALL_TICKS;
@@ -131,7 +150,7 @@ function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: Emit
   if (s.buffer > 0 && ground && dropThrough(world, s, input)) {
     s.buffer = 0;
   } else if (s.buffer > 0 && (ground || (pressed && (wall || again)))) {
-    s.vy = speed;
+    setAlong(s, up, speed);
     if (s.ground >= 0) leaveGround(world, s);
     if (wall) {
       s.vx += s.wallX * hopper.topSpeed;
@@ -145,9 +164,9 @@ function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: Emit
     s.jumps++;
     say('jump', 0);
   } else if (s.ground < 0 && s.coyote > 0) s.coyote--;
-  if (s.rising && s.vy <= 0) s.rising = false;
+  if (s.rising && paceAlong(s, up) <= 0) s.rising = false;
   if (s.rising && !input.jump) {
-    s.vy *= hopper.jumpCut;
+    setAlong(s, up, paceAlong(s, up) * hopper.jumpCut);
     s.rising = false;
   }
 }

@@ -1,3 +1,4 @@
+import type { Vec3 } from '../../geometry';
 import { centreHeight, carriedAlong, type Contact, DT, poseMover, type World } from '../world';
 import { FieldIndex, type RunState } from '../state';
 
@@ -58,6 +59,17 @@ function touchedAt(world: World, s: RunState, nx: number, ny: number, nz: number
   else if (ny < -FLAT) at.y += half;
   return at;
 }
+
+/**
+ * The speed of a collider where a surface of it with this normal touches the runner, m/s; reused.
+ * @param collider its place in World.colliders
+ */
+export const velocityOf = (
+  world: World,
+  s: RunState,
+  collider: number,
+  [nx, ny, nz]: Vec3,
+): Float64Array => velocityAt(world, s, collider, touchedAt(world, s, nx, ny, nz), surface);
 
 /** Upward part of a normal from which a capsule is touched at one of its ends. */
 const FLAT = 0.3;

@@ -6,11 +6,13 @@ import { tickHopper } from './hopper';
 import { tickFlick, tickRoller } from './roller';
 
 // How each kind of runner moves.
+export { speedOf, velocityOf } from './impact';
 export { leaveGround } from './move';
 export { moveWithPlatform, resolvePushers } from './ride';
 export { mayStrike } from './roller';
 export { LIP } from './cart';
 export { AIR_TICKS } from './rolling';
+export { gravityOf, setAlong, upOf } from './up';
 
 /** Moves a runner on by one tick; `way` is given each leg of it. */
 type TickRunner<R extends Runner> = (

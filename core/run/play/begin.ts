@@ -93,6 +93,8 @@ export function initialState(world: World, seed = 0, start = 0): RunState {
     tideTo: world.tide,
     tideTick: 0,
     tideTicks: 0,
+    thrownBy: -1,
+    thrownTick: NEVER,
     portal: -1,
     portalTick: -1,
     mouths: new Uint8Array(world.portals.length),

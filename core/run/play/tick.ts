@@ -14,7 +14,15 @@ import {
 } from '../state';
 import { signedDistance, sensorHits, respawn } from '../contact';
 import { LooseBodies } from '../loose';
-import { moveWithPlatform, leaveGround, resolvePushers, tickRunner } from '../move';
+import {
+  gravityOf,
+  leaveGround,
+  moveWithPlatform,
+  resolvePushers,
+  setAlong,
+  tickRunner,
+  upOf,
+} from '../move';
 import {
   actOnLinks,
   breakPiece,
@@ -22,7 +30,8 @@ import {
   applyRegion,
   clearEvents,
   type TickEvents,
-  hurt,
+  hurtByCopy,
+  hurtByPiece,
   onSensor,
   nothingHappened,
   resetField,
@@ -84,7 +93,7 @@ function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
     respawn(world, s, say);
     return;
   }
-  const thrown = world.emitters.length > 0 ? stepProjectiles(world, s) : null;
+  const thrown = world.emitters.length > 0 ? stepProjectiles(world, s) : -1;
 
   tickRunner(world, s, told, path, say);
   if (isLost(s, path)) {
@@ -96,7 +105,7 @@ function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
   // Everything that ends a tick early comes after this; the regions' work is for the next one.
   const hurtBy = sense(world, s, path, happened, say);
   if (hurtBy === 'ended') return;
-  if (thrown && hurt(world, s, thrown.hurt, null, 1, say)) return;
+  if (thrown >= 0 && hurtByCopy(world, s, thrown, say)) return;
   if (happened) touched(world, s, happened, say);
   if (happened && links.length > 0 && actOnLinks(world, s, happened, say)) return;
   if (hurtBy === 'hurt' && !world.unharmed) {
@@ -142,13 +151,12 @@ const beyond = (s: RunState): boolean =>
 /** What the ground does: it may give way, or throw the runner up. */
 function feel(world: World, s: RunState, say: EmitEvent): void {
   triggerCrumble(world, s);
-  const bounce = Math.max(
-    world.colliders[s.ground].surface?.bounce ?? 0,
-    s.field[FieldIndex.bounce],
-  );
+  const throws = world.colliders[s.ground].surface?.throws ?? 0;
+  // A board throws as high as it says, whatever pulls back.
+  const bounce = Math.max(Math.sqrt(2 * gravityOf(s) * throws), s.field[FieldIndex.bounce]);
   if (bounce === 0) return;
   leaveGround(world, s);
-  s.vy = bounce;
+  setAlong(s, upOf(s), bounce);
   s.coyote = 0;
   s.rising = false;
   s.air = ANEW;
@@ -166,7 +174,7 @@ function sense(
   if (s.portal >= 0 && s.tick - s.portalTick > 1) s.portal = -1;
   resetField(world, s);
   let done: 'hurt' | 'fall' | null = null;
-  for (const { collider, timeOfImpact } of sensorHits(world, s, way)) {
+  for (const { collider, timeOfImpact, normal } of sensorHits(world, s, way)) {
     const { piece, role } = collider;
     if (happened) noteTouch(world, s, piece, happened);
     if (role === 'region') {
@@ -176,6 +184,10 @@ function sense(
       continue;
     }
     const reached = s.checkpoint;
+    if (role === 'hazard') {
+      if (hurtByPiece(world, s, collider, timeOfImpact, normal, say)) return 'ended';
+      continue;
+    }
     if (onSensor(world, s, collider, timeOfImpact, say)) return 'ended';
     if (happened) {
       if (role === 'pickup') happened.gathered = true;

@@ -28,11 +28,14 @@ const flight = newCapsulePath();
 
 const contact = newContact();
 
-/** Throws what is due and moves every copy on by a tick. Returns the thrower of one that met the runner. */
-export function stepProjectiles(world: World, s: RunState): ProjectileEmitter | null {
+/**
+ * Throws what is due and moves every copy on by a tick. Returns where the numbers begin of the first one that met the
+ * runner, or -1.
+ */
+export function stepProjectiles(world: World, s: RunState): number {
   const { projectiles, tick } = s;
   const { radius } = world.bodies[s.size];
-  let met: ProjectileEmitter | null = null;
+  let met = -1;
   for (const throwing of world.emitters) {
     if (s.away[throwing.piece] === 0 && isDue(s, throwing)) launch(world, s, throwing);
     const { first, most, life, body } = throwing;
@@ -50,11 +53,15 @@ export function stepProjectiles(world: World, s: RunState): ProjectileEmitter | 
       const from = projectiles[i + FROM] - s.x;
       const to = projectiles[i + TO] - s.x;
       if ((from > reach && to > reach) || (from < -reach && to < -reach)) continue;
-      if (meetsRunner(world, s, throwing, i)) met ??= throwing;
+      if (met < 0 && meetsRunner(world, s, throwing, i)) met = i;
     }
   }
   return met;
 }
+
+/** What threw a copy, by where its numbers begin. */
+export const emitterOfCopy = ({ emitters }: World, copy: number): ProjectileEmitter =>
+  emitters.find(({ first, most }) => copy < (first + most) * PROJECTILE_SIZE)!;
 
 function isDue(s: RunState, { clock, interval, phase, late, index }: ProjectileEmitter): boolean {
   if (clock >= 0 && (s.moverFrom[clock] < 0 || s.moverAt[clock] >= 0)) return false;

@@ -1,7 +1,8 @@
 // What being somewhere, touching something or a link brings about.
 export { missingPickups, watchRound } from './goal';
 export { missingCheckpoint } from './checkpoints';
-export { hurt, isPickupPresent, onSensor } from './sensors';
+export { hurtByCopy, hurtByPiece } from './hurt';
+export { isPickupPresent, onSensor } from './sensors';
 export { applyRegion, resetField } from './field';
 export { triggerCrumble } from './gates';
 export { stepFollowers, startDrives, USUAL_RANGE, wakeMovers, wakeTouched } from './followers';

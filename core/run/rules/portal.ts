@@ -1,7 +1,9 @@
-import { cosDeg, sinDeg } from '../../geometry';
-import type { World } from '../world';
+import { NO_TURN, rotate, scale, sub, turnedHeading, turnMatrix, type Vec3 } from '../../geometry';
+import { applyPose, type Pose, STILL, undoPose } from '../../motion';
+import { DT, poseMover, type World } from '../world';
 import { nextRandom, type RunState, SKIN } from '../state';
 import { standClear } from '../contact';
+import { speedOf } from '../move';
 
 /**
  * Carries the runner from a portal to the next of its number, or to one by chance, each once before any
@@ -20,31 +22,62 @@ export function goThrough(world: World, s: RunState, from: number): boolean {
   const to = byChance ? exitByChance(world, s, own) : nextExit(world, s, own);
   if (to < 0) return false;
   const out = world.portals[to].piece;
-  const [a, b] = [world.pieces[from], world.pieces[out]];
-  s.x = b.at[0];
-  s.y = b.at[1] + SKIN;
-  s.z = world.lane ?? b.at[2];
-  s.baseY = b.at[1];
-  if (stops) {
-    s.vx = 0;
-    s.vy = 0;
-    s.vz = 0;
-  }
-  const turn = (b.turn?.[1] ?? 0) - (a.turn?.[1] ?? 0);
+  const [a, b] = [frameOf(world, s, from), frameOf(world, s, out)];
+  const at = world.pieces[out].at;
+  const [x, y, z] = applyPose(b.pose, at);
+  // What carries the runner is not lost, and what carries the portals is counted from each.
+  const carried = s.ground < 0 ? STANDS : speedOf(world, s, s.ground);
+  const inwards = speedAt(a, [s.x, s.y, s.z]);
+  let v: Vec3 = stops
+    ? [0, 0, 0]
+    : [
+        s.vx + carried[0] - inwards[0],
+        s.vy + carried[1] - inwards[1],
+        s.vz + carried[2] - inwards[2],
+      ];
+  s.x = x;
+  s.y = y + SKIN;
+  s.z = world.lane ?? z;
+  s.baseY = y;
+  const turn = b.heading - a.heading;
   if (world.lane === null && turn !== 0) {
-    const [c, n] = [cosDeg(turn), sinDeg(turn)];
-    const { vx, vz, fx, fz } = s;
-    s.vx = c * vx + n * vz;
-    s.vz = c * vz - n * vx;
-    s.fx = c * fx + n * fz;
-    s.fz = c * fz - n * fx;
+    const m = turnMatrix([0, turn, 0]);
+    v = rotate(m, v);
+    [s.fx, s.fy, s.fz] = rotate(m, [s.fx, s.fy, s.fz]);
     s.heading = (((s.heading + turn) % 360) + 360) % 360;
   }
+  const outwards = speedAt(b, [x, y, z]);
+  s.vx = v[0] + outwards[0];
+  s.vy = v[1] + outwards[1];
+  s.vz = world.lane === null ? v[2] + outwards[2] : 0;
   s.ground = -1;
   s.portal = out;
   s.portalTick = s.tick;
   standClear(world, s);
   return true;
+}
+
+const STANDS = [0, 0, 0];
+
+/** How a piece stands now: what carries it, and its heading in degrees about y. */
+function frameOf(world: World, s: RunState, piece: number): Frame {
+  const mover = world.pieceMovers[piece];
+  const own = world.pieces[piece].turn?.[1] ?? 0;
+  if (mover < 0) return { pose: STILL, before: STILL, heading: own };
+  const { pose, before } = poseMover(world.movers, s, mover);
+  return { pose, before, heading: pose.turn === NO_TURN ? own : turnedHeading(own, pose.turn) };
+}
+
+interface Frame {
+  readonly pose: Pose;
+  readonly before: Pose;
+  readonly heading: number;
+}
+
+/** How fast a place goes that goes along with a frame, m/s. */
+function speedAt({ pose, before }: Frame, p: Vec3): Vec3 {
+  if (pose === before) return [0, 0, 0];
+  return scale(sub(p, applyPose(before, undoPose(pose, p))), 1 / DT);
 }
 
 /** The next portal of a portal's number that is there, round and round, or -1. */

@@ -1,7 +1,6 @@
 import { familyOf } from '../../pieces';
-import { type Collider, ticksOf, type World } from '../world';
+import type { Collider, World } from '../world';
 import type { RunState, EmitEvent } from '../state';
-import { respawn } from '../contact';
 import { reachCheckpoint } from './checkpoints';
 import { meetGoal } from './goal';
 import { openGates } from './gates';
@@ -32,8 +31,6 @@ export function onSensor(
     return true;
   } else if (role === 'switch') {
     if (openGates(world, s, piece)) say('switch', part, piece);
-  } else if (role === 'hazard') {
-    return hurt(world, s, c.hurt, c, part, say);
   }
   return false;
 }
@@ -52,45 +49,4 @@ export function isPickupPresent(world: World, s: RunState, pickup: number): bool
   const since = s.gathered[pickup];
   const respawn = world.respawns[pickup];
   return since === 0 || (respawn > 0 && s.tick - since >= respawn);
-}
-
-/**
- * What hurts sends back, throws off or slows. Returns whether the tick ends with it.
- * @param world the course made ready
- * @param s the run’s state, which it changes
- * @param c what hurt, or null for what was thrown
- * @param part the part of the tick after which it was, 0 to 1
- * @param say is told what happened
- */
-export function hurt(
-  world: World,
-  s: RunState,
-  { does, force }: Collider['hurt'],
-  c: Collider | null,
-  part: number,
-  say: EmitEvent,
-): boolean {
-  if (world.unharmed) return false;
-  if (does === 'back') {
-    say('hazard', part, c?.piece);
-    s.falls++;
-    respawn(world, s, say);
-    return true;
-  }
-  if (s.tick < s.slowUntil && does === 'slow') return false;
-  say('hazard', part, c?.piece);
-  if (does === 'slow') {
-    s.slowUntil = s.tick + ticksOf(force);
-    return false;
-  }
-  // Back the way it came, and up a little.
-  const l = Math.sqrt(s.vx * s.vx + s.vz * s.vz);
-  const [x, z] = l > 0.5 ? [-s.vx / l, -s.vz / l] : [-1, 0];
-  s.vx = x * force;
-  s.vz = world.lane === null ? z * force : 0;
-  s.vy = force * 0.6;
-  s.ground = -1;
-  s.coyote = 0;
-  s.rising = false;
-  return false;
 }

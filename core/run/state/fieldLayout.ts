@@ -22,6 +22,8 @@ export const FieldIndex = {
   /** The region of a camera and of quiet the runner is in, as a collider and one, or 0. */
   camera: 14,
   quiet: 15,
+  /** The room of the region that gravity is told by, m³, or 0 for the course's own. */
+  weighs: 16,
 } as const;
 
-export const FIELD_SIZE = 16;
+export const FIELD_SIZE = 17;

@@ -164,6 +164,9 @@ export interface RunState {
   tideTo: number;
   tideTick: number;
   tideTicks: number;
+  /** The piece that threw the runner off last and is not left long enough yet, or -1; and when it was last touched. */
+  thrownBy: number;
+  thrownTick: number;
   /** The portal come out of last that was not left yet, as a piece, or -1; and when it was last met. */
   portal: number;
   portalTick: number;

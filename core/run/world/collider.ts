@@ -41,6 +41,8 @@ export interface Collider {
   readonly surface?: Surface;
   /** What it does to a runner within it; directions in the world, at rest. */
   readonly field?: Field;
+  /** How much room it takes, m³; of regions only, else 0. */
+  readonly room: number;
   readonly hurt: Hurt;
   readonly oneWay: OneWay | null;
   readonly mouth: Mouth | null;

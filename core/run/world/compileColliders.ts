@@ -9,7 +9,14 @@ import {
   type Matrix3,
   type Vec3,
 } from '../../geometry';
-import { contactShapes, localGeometry, toWorld, turnOf, type Shape } from '../../pieces';
+import {
+  contactShapes,
+  formVolume,
+  localGeometry,
+  toWorld,
+  turnOf,
+  type Shape,
+} from '../../pieces';
 import { formBounds, InflatedShapes } from './capsule';
 import { BROADPHASE_MARGIN, type Collider, type Hurt, type Mouth, type OneWay } from './collider';
 import { gateOf, type Gate } from './gate';
@@ -81,6 +88,7 @@ function colliderOf(
     form,
     surface: shape.surface,
     field: field && 'along' in field ? { ...field, along: rotate(turn, field.along) } : field,
+    room: field ? formVolume(form) : 0,
     hurt: hurtOf(piece),
     oneWay: piece.oneWay && shape.role === 'solid' ? oneWayOf(piece, form) : null,
     mouth: shape.moving ? mouthOf(piece, place, turn) : null,

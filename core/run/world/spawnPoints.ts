@@ -13,15 +13,15 @@ export function compileStarts(
   one: boolean,
 ): { readonly starts: SpawnPoint[][]; readonly lane: number | null } {
   const beginnings = pieces
-    .filter((piece) => markOf(piece) === 'start')
-    .map((piece) => ({ piece, leg: legOf(piece) }))
+    .map((piece, index) => ({ piece, index, leg: legOf(piece) }))
+    .filter(({ piece }) => markOf(piece) === 'start')
     .sort((a, b) => a.leg - b.leg);
   if (beginnings.length === 0) throw new NotRunnable('The course has no start.');
   const lane = sideOn ? beginnings[0].piece.at[2] : null;
   const legs = [...new Set(beginnings.map(({ leg }) => leg))];
   const starts = legs.map((wanted) => {
     const all = beginnings.filter(({ leg }) => leg === wanted);
-    return (one ? all.slice(0, 1) : all).map(({ piece }) => spotOf(piece, lane));
+    return (one ? all.slice(0, 1) : all).map(({ piece, index }) => spotOf(piece, index, lane));
   });
   return { starts, lane };
 }
@@ -32,7 +32,7 @@ export const compileCheckpoints = (pieces: readonly Piece[], lane: number | null
     markOf(piece) === 'checkpoint'
       ? [
           {
-            ...spotOf(piece, lane),
+            ...spotOf(piece, index, lane),
             piece: index,
             number: checkpointNumber(piece),
             leg: legOf(piece) - 1,
@@ -43,8 +43,8 @@ export const compileCheckpoints = (pieces: readonly Piece[], lane: number | null
   );
 
 /** Where a start or checkpoint has the runner stand: at its foot, or on top of any other piece. */
-function spotOf(piece: Piece, lane: number | null): SpawnPoint {
+function spotOf(piece: Piece, index: number, lane: number | null): SpawnPoint {
   const [x, foot, z] = piece.at;
   const y = piece.role === 'checkpoint' ? pieceBounds(piece).high[1] : foot;
-  return spotAt([x, y, lane ?? z], piece.turn?.[1] ?? 0);
+  return spotAt([x, y, lane ?? z], piece.turn?.[1] ?? 0, index);
 }

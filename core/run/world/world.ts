@@ -15,6 +15,8 @@ export interface SpawnPoint {
   readonly at: Vec3;
   readonly heading: number;
   readonly ahead: Vec3;
+  /** The piece that it goes along with, by its place in World.pieces, or -1. */
+  readonly carrier: number;
 }
 
 /** A checkpoint: its piece's number in the course's order and where a run goes on from it. */
@@ -125,9 +127,15 @@ export class NotRunnable extends Error {
   }
 }
 
-/** A place to begin at. */
-export const spotAt = (at: Vec3, heading = 0): SpawnPoint => ({
+/**
+ * A place to begin at.
+ * @param at the foot's place, m
+ * @param heading degrees about y
+ * @param carrier the piece that it goes along with, by its place in World.pieces, or -1
+ */
+export const spotAt = (at: Vec3, heading = 0, carrier = -1): SpawnPoint => ({
   at,
   heading,
+  carrier,
   ahead: [cosDeg(heading), 0, -sinDeg(heading)],
 });

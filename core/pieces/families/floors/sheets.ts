@@ -47,8 +47,6 @@ export const spring: Family = {
   params: [metres('height', 'Throws up', 3.2, 0.5, 20, 0.1)],
   build: ({ size, tone, number }) => {
     const [w, h, d] = size;
-    // Upward speed for that height under the usual gravity of 22 m/s².
-    const bounce = Math.sqrt(2 * 22 * number('height'));
     const coil = Math.min(w, d) * 0.28;
     return pieceFrom(
       tone,
@@ -70,7 +68,7 @@ export const spring: Family = {
             [0, h, 0],
           ),
         ),
-        { solid: standingBox(size), tone: null, surface: { bounce } },
+        { solid: standingBox(size), tone: null, surface: { throws: number('height') } },
       ],
       rimSockets(size),
     );
