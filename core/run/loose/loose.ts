@@ -22,6 +22,8 @@ import { isClear } from './surroundings';
 // What comes of each step goes into the state's numbers: the runner meets loose pieces as it meets movers,
 // and pushes them by what an impact between two masses gives.
 
+/** Slower than this nothing is given by what only leans on the runner, m/s. */
+const LEAST_BLOW = 0.05;
 /** How far below the tide a body's middle may get before it is gone, m. */
 const SUNK = 1;
 
@@ -119,6 +121,7 @@ export class LooseBodies implements LooseSimulation {
     this.now.pushes = [];
     this.feelRegions(space, world, s);
     space.step();
+    this.feelBlow(space, world, s);
     this.read(space, world, s);
     this.now.rest.watch(space, handles, s.tick, isClear(world, s));
     this.now.still = stillOf(space, handles, world, s);
@@ -161,7 +164,21 @@ export class LooseBodies implements LooseSimulation {
       shape.setHalfHeight(form.half);
     }
     body.setTranslation({ x: s.x, y: s.y + centreHeight(form), z: s.z }, true);
-    body.setLinvel({ x: s.vx, y: s.vy, z: s.vz }, true);
+    // Legs go on pushing what they walk against. What rolls stands still here: all that its motion gives to what it runs
+    // into is told by `meet`.
+    const walks = world.runner.kind === 'hopper' ? 1 : 0;
+    body.setLinvel({ x: walks * s.vx, y: walks * s.vy, z: walks * s.vz }, true);
+  }
+
+  /** What loose things that come at a runner without legs give it, m/s; what it stands on carries it, and gives it nothing. */
+  private feelBlow(space: Space, world: World, s: RunState): void {
+    if (world.runner.kind === 'hopper') return;
+    if (s.ground >= 0 && world.colliders[s.ground].isDynamic) return;
+    const v = space.getRigidBody(this.handles.runner).linvel();
+    const flat = world.lane === null ? v.z : 0;
+    if (v.x * v.x + flat * flat < LEAST_BLOW * LEAST_BLOW) return;
+    s.vx += v.x;
+    s.vz += flat;
   }
 
   /** What regions do to bodies whose middle is within them: push, and have them weigh otherwise. */

@@ -4,7 +4,7 @@ import { FULL_AIM, type Input } from '../state';
 
 export const RUN_FORMAT = 'stone-hop-run';
 /** Version of the simulation. A run is only replayed by the version it was made with. */
-export const CORE_VERSION = 4;
+export const CORE_VERSION = 5;
 
 /** Longest run that is kept, ticks: half an hour. */
 export const MAX_RUN_TICKS = 30 * 60 * TICKS_PER_SECOND;
