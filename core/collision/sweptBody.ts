@@ -39,7 +39,11 @@ export function sweptBody(swept: Swept): SweptBody {
   );
   // A curve lies within the hull of its control points.
   const reach = Math.sqrt(
-    Math.max(...swept.flat().map((p) => p.reduce((sum, v, i) => sum + (v - middle[i]) ** 2, 0))),
+    Math.max(
+      ...swept
+        .flat()
+        .map((p) => p.reduce((sum, v, i) => sum + (v - middle[i]) * (v - middle[i]), 0)),
+    ),
   );
   return { corners: n, curves, x: middle[0], y: middle[1], z: middle[2], reach };
 }

@@ -12,9 +12,13 @@ test('an angle is told from its sine and cosine', () => {
 
 test('a heading goes along with a turn about y', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 0, max: 359 }), fc.integer({ min: -180, max: 180 }), (heading, by) => {
-      const turned = turnedHeading(heading, turnMatrix([0, by, 0]));
-      expect(Math.abs(shortestAngle(turned - heading - by))).toBeLessThan(1e-6);
-    }),
+    fc.property(
+      fc.integer({ min: 0, max: 359 }),
+      fc.integer({ min: -180, max: 180 }),
+      (heading, by) => {
+        const turned = turnedHeading(heading, turnMatrix([0, by, 0]));
+        expect(Math.abs(shortestAngle(turned - heading - by))).toBeLessThan(1e-6);
+      },
+    ),
   );
 });

@@ -1,6 +1,7 @@
 // The simulation, room by room: each stands on those above it in this list.
 export {
   buildWorld,
+  carriedAlong,
   DEFAULT_GRAVITY,
   DEFAULT_HOLD,
   DEFAULT_LAPS,
@@ -8,6 +9,7 @@ export {
   hopperOf,
   centreHeight,
   compileMovers,
+  nearestOf,
   NotRunnable,
   poseMover,
   type Capsule,

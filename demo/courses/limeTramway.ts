@@ -15,7 +15,7 @@ const piece = (family: string, params?: PieceInHand['params']): PieceInHand => (
 const RADIUS = 6;
 const ASIDE = 3.4;
 
-/** The tramway from the kilns: up the hill it begins on, down the incline, round the loop, out along the quay. */
+/** The tramway from the kilns: up the hill it begins on, down the incline, round the loop, out along the quay by a banked bend. */
 const WAY: readonly PieceInHand[] = [
   piece('straight', { length: 14, rise: 1.2 }),
   piece('rise', { length: 10, height: 1.4 }),
@@ -24,7 +24,7 @@ const WAY: readonly PieceInHand[] = [
   piece('straight', { length: 16 }),
   piece('loop', { radius: RADIUS }),
   piece('straight', { length: 14 }),
-  piece('bend', { turn: 60, radius: 18, side: 'right' }),
+  piece('banked', { turn: 60, radius: 14, bank: 25, side: 'right' }),
   piece('straight', { length: 10 }),
   piece('dip', { length: 10, height: 0.7 }),
   piece('straight', { length: 12 }),
@@ -106,7 +106,7 @@ const round: Vec3[] = Array.from({ length: 9 }, (_, i): Vec3 => {
   ];
 });
 
-/** A cart from a standing start on a hill, down an incline and round a loop. */
+/** A cart from a standing start on a hill, down an incline, round a loop and through a banked bend. */
 export const limeTramway: DemoCourse = {
   slug: 'lime-tramway',
   maker: 'Effie',

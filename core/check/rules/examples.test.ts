@@ -68,6 +68,17 @@ const EXAMPLES: Record<RuleId, () => Course> = {
   },
   'cairn-gap': () => begun(cairn(1, 2), cairn(3, 4)),
   leg: () => ({ ...begun(), legs: [{}, {}] }),
+  'cairn-leg': () => ({
+    ...layPieces(emptyCourse('Example', 'free'), [
+      { family: 'slab', at: [20, -0.5, 0], size: [60, 0.5, 30] },
+      { family: 'start', at: [0, 0, 0] },
+      { family: 'lantern', at: [10, 0, 0] },
+      { family: 'start', at: [20, 0, 0], params: { leg: 2 } },
+      { family: 'lantern', at: [30, 0, 0], params: { leg: 2 } },
+      { family: 'cairn', at: [25, 0, 0], params: { number: 1 } },
+    ]),
+    legs: [{}, {}],
+  }),
   unlike: () =>
     begun({
       ...crate,

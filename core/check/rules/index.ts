@@ -2,6 +2,7 @@ import { attachRule } from './attach';
 import { belowTideRule } from './belowTide';
 import { boundsRule } from './bounds';
 import { cairnGapRule } from './cairnGap';
+import { cairnLegRule } from './cairnLeg';
 import { cairnNumbersRule } from './cairnNumbers';
 import { crowdRule } from './crowd';
 import { familyRule } from './family';
@@ -57,6 +58,7 @@ export const RULES = [
   linkRule,
   linkLoopRule,
   cairnGapRule,
+  cairnLegRule,
   legRule,
   unlikeRule,
   heavyRunRule,

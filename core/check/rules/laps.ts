@@ -6,8 +6,9 @@ const laps: Check<'laps'> = ({ kind, pieces }) =>
     ? [
         {
           rule: 'laps',
-          weight: 'error',
-          message: 'Rounds need at least one cairn to tell one from the next.',
+          weight: 'notice',
+          message:
+            'Rounds without a cairn count once the runner has been well off the goal. A cairn on the far side tells them apart for sure.',
         },
       ]
     : [];

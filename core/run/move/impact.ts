@@ -61,8 +61,11 @@ function touchedAt(world: World, s: RunState, nx: number, ny: number, nz: number
 }
 
 /**
- * The speed of a collider where a surface of it with this normal touches the runner, m/s; reused.
+ * The speed of a collider where a surface of it touches the runner, m/s; reused.
+ * @param world the course made ready
+ * @param s the run’s state
  * @param collider its place in World.colliders
+ * @param normal of the surface, pointing at the runner
  */
 export const velocityOf = (
   world: World,
@@ -165,6 +168,11 @@ export function meetSurface(
 /**
  * What the runner gets along the normal from something loose that it meets, m/s, by the masses of both; the loose is
  * pushed. Null for what is not loose.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param touched what was met, its normal pointing at the runner
+ * @param bounce what is left of the speed of the impact, 0 to 1
+ * @param from the collider that the runner's speed is relative to, or -1 for the world
  */
 export function impulseOfLoose(
   world: World,

@@ -256,7 +256,8 @@ function keepsTo(s: RunState, square: number): boolean {
   const dx = nx - s.gx;
   const dy = ny - s.gy;
   const dz = nz - s.gz;
-  return square * (dx * dx + dy * dy + dz * dz) >= (off * s.air * DT) ** 2 && off > 0;
+  const drawn = off * s.air * DT;
+  return drawn > 0 && square * (dx * dx + dy * dy + dz * dz) >= drawn * drawn;
 }
 
 /** Ticks at most between the faces of one curve. */
@@ -267,7 +268,8 @@ function turnAlong(world: World, s: RunState): boolean {
   const { nx, ny, nz } = contact;
   const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
   const into = (s.vx - wx) * nx + (s.vy - wy) * ny + (s.vz - wz) * nz;
-  const before = Math.sqrt((s.vx - wx) ** 2 + (s.vy - wy) ** 2 + (s.vz - wz) ** 2);
+  const [x, y, z] = [s.vx - wx, s.vy - wy, s.vz - wz];
+  const before = Math.sqrt(x * x + y * y + z * z);
   if (into >= 0 || -into >= CURVE * before || !isOfCurve(world, s, into)) return false;
   const left = Math.sqrt(Math.max(0, before * before - into * into));
   const k = left > 1e-6 ? before / left : 1;

@@ -36,7 +36,10 @@ export function hurtByPiece(
 
 /**
  * Acts on a thrown copy that meets the runner. Returns whether the tick ends with it.
+ * @param world the course made ready
+ * @param s the run’s state, which it changes
  * @param copy where its numbers begin in the state's
+ * @param say is told what happened
  */
 export function hurtByCopy(world: World, s: RunState, copy: number, say: EmitEvent): boolean {
   const { hurt: does, body, piece } = emitterOfCopy(world, copy);

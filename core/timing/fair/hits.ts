@@ -1,7 +1,15 @@
 import type { Allowance, Course } from '../../course';
 import { boundsOf, mapVec3, type Vec3 } from '../../geometry';
 import { allowanceOf } from '../../pieces';
-import { type Collider, DT, type RunEvent, type RunState, type World } from '../../run';
+import {
+  carriedAlong,
+  type Collider,
+  DT,
+  poseMover,
+  type RunEvent,
+  type RunState,
+  type World,
+} from '../../run';
 import { gapNow } from './onWay';
 import type { Pictures } from './pictures';
 
@@ -47,9 +55,21 @@ export function unfairHit(
   const part = time / DT - (tick - 1);
   const now: Vec3 = [event.x, event.y, event.z];
   const at = mapVec3((i) => before[i] + (now[i] - before[i]) * part);
-  const gap = pictures.gap(s, place, placeOf(at));
+  // What moves stands where the tick ends: the same place as seen from it, there.
+  const { mover } = hazardNear(world, s, place, at);
+  const carried = mover < 0 ? before : carriedAlong(poseMover(world.movers, s, mover), ...before);
+  const seen = mapVec3((i) => carried[i] + (now[i] - carried[i]) * part);
+  const gap = pictures.gap(s, place, placeOf(seen));
   if (!(gap > MEETS) || gap === Infinity) return null;
-  return { piece, tick, at, gap, mend: mendOf(course, world, s, place, at, gap) };
+  return { piece, tick, at, gap, mend: mendOf(course, world, s, place, seen, gap) };
+}
+
+/** The hazard of a piece that is nearest to a place. */
+function hazardNear(world: World, s: RunState, place: number, at: Vec3): Collider {
+  const gapOf = (c: Collider) => gapNow(world, s, c, placeOf(at));
+  return world.colliders
+    .filter((c) => c.piece === place && c.role === 'hazard')
+    .reduce((a, b) => (gapOf(b) < gapOf(a) ? b : a));
 }
 
 /** A place by its names. */
@@ -74,19 +94,17 @@ function mendOf(
 ): UnfairHit['mend'] {
   const piece = world.pieces[place];
   const own = world.colliders.filter((c) => c.piece === place);
-  const gapOf = (c: Collider) => gapNow(world, s, c, placeOf(at));
-  const felt = own
-    .filter(({ role }) => role === 'hazard')
-    .reduce((a, b) => (gapOf(b) < gapOf(a) ? b : a));
+  const felt = hazardNear(world, s, place, at);
   // Drawn parts stand last, in their order.
   const drawn = piece.shape?.parts ?? [];
   const part = own.indexOf(felt) - (own.length - drawn.length);
   const partAllowance = part >= 0 ? drawn[part].allowance : undefined;
   const now = partAllowance ?? allowanceOf(course, piece, felt.role);
-  const larger = Math.round(centimetres(now, felt));
-  const wanted = Math.max(LEAST, Math.round(larger - 100 * gap));
+  const larger = centimetres(now, felt);
+  // To the millimetre, and no less than it takes.
+  const wanted = Math.max(LEAST, Math.floor(10 * (larger - 100 * gap)) / 10);
   // What was made larger is first made as it is drawn.
-  const value = larger > 0 ? Math.max(0, wanted) : wanted;
+  const value = larger >= 0.05 ? Math.max(0, wanted) : wanted;
   return { part: partAllowance ? part : null, allowance: { by: 'cm', value } };
 }
 

@@ -6,6 +6,7 @@ import { stretchesOf } from '../pressed';
 import { traceOf, type RunTrace } from '../trace';
 import { lastStand } from '../phases';
 import { changesOf, nearestChange, type PieceChange } from './changes';
+import { culprits } from './culprits';
 import { SEARCH_TICKS, WaySearch } from './search';
 
 /** What is said of an old run after an edit. */
@@ -20,8 +21,10 @@ export type WayVerdict =
       /** The last tick at which it kept to its way, and the place, m. */
       readonly tick: number;
       readonly at: Vec3;
-      /** The piece because of which, where there is one to name. */
+      /** The piece because of which, where there is one to name; of several together the nearest. */
       readonly piece: string | null;
+      /** How many changed pieces it takes to have it lead through again; one where it is that piece alone. */
+      readonly among: number;
     };
 
 /** A run on the last course on which its inputs led through. */
@@ -55,7 +58,7 @@ export function judgeWay(course: Course, run: Run, before: HeldWay | null): Judg
     return { verdict: { kind: 'holds', time: trace.result.time }, held, search: null };
   }
   const changes = before ? changesOf(before.pieces, course.pieces) : [];
-  const end = endOf(trace, before, changes);
+  const end = endOf(course, now, trace, before, changes);
   // A stone that is struck goes where the stroke sends it: there is nothing to steer. And what lies loose makes
   // each try so slow that the answer would come too late.
   const steered = world.runner.kind !== 'flick' && world.loose.length === 0;
@@ -72,16 +75,24 @@ const LEFT = 0.5;
 
 type End = Extract<WayVerdict, { kind: 'ends' }>;
 
-function endOf(trace: RunTrace, before: HeldWay | null, changes: readonly PieceChange[]): End {
+function endOf(
+  course: Course,
+  run: Run,
+  trace: RunTrace,
+  before: HeldWay | null,
+  changes: readonly PieceChange[],
+): End {
   const mishap = trace.result.events.find(isMishap);
   if (!before) {
     const tick = mishap ? lastStand(trace.ground, mishap.tick - 1) : trace.result.ticks;
-    return { kind: 'ends', tick, at: placeAt(trace.path, tick), piece: mishap?.piece ?? null };
+    const piece = mishap?.piece ?? null;
+    return { kind: 'ends', tick, at: placeAt(trace.path, tick), piece, among: 1 };
   }
   const tick = lastTogether(trace.path, before.trace.path);
   const at = placeAt(before.trace.path, tick);
-  const change = nearestChange(changes, at);
-  return { kind: 'ends', tick, at, piece: change?.id ?? mishap?.piece ?? null };
+  const because = culprits(course, run, changes, at);
+  const piece = nearestChange(because, at)?.id ?? mishap?.piece ?? null;
+  return { kind: 'ends', tick, at, piece, among: Math.max(1, because.length) };
 }
 
 const placeAt = (path: Float64Array, tick: number): Vec3 => [

@@ -88,6 +88,58 @@ test('a wall laid across is named, and so is a piece that was taken away', () =>
   expect(verdictOf(gone, run, before)).toMatchObject({ kind: 'ends', piece: 'p3' });
 });
 
+test('of three changes of which one alone ends the way, that one is named, near or not', () => {
+  const before = heldOn(course, run);
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -3, max: 3 }),
+      fc.constantFrom('wall', 'gap', 'gone'),
+      fc.boolean(),
+      (x, how, other) => {
+        // What stands beside the way and what lies over it harm nothing, wherever they are.
+        const beside = layPieces(course, [
+          { family: 'block', at: [x, 0, 2.5], size: [0.5, 0.5, 0.5] },
+          { family: 'block', at: [other ? 4 : 7, 6, 0], size: [1, 1, 1] },
+        ]);
+        const walled = () =>
+          layPieces(beside, [{ family: 'block', at: [0.9 + x / 10, 0, 0], size: [0.4, 6, 6] }]);
+        const broken =
+          how === 'wall'
+            ? walled()
+            : how === 'gap'
+              ? moved(beside, 'p3', [5, 0, 0])
+              : { ...beside, pieces: beside.pieces.filter(({ id }) => id !== 'p3') };
+        const culprit = how === 'wall' ? broken.pieces.at(-1)!.id : 'p3';
+        const { verdict } = judgeWay(broken, run, before);
+        expect(verdict).toMatchObject({ kind: 'ends', piece: culprit, among: 1 });
+      },
+    ),
+    { numRuns: 60, seed: 3 },
+  );
+});
+
+test('what ends the way only together is told as several', () => {
+  // Either of two floors bears the jump's landing; without both it ends.
+  const double = layPieces(course, [{ ...floor(6.5, 26.5, -0.02) }]);
+  const doubled = double.pieces.at(-1)!.id;
+  const before = heldOn(double, { ...run, course: courseHash(double) });
+  const broken = {
+    ...double,
+    pieces: double.pieces.filter(({ id }) => id !== 'p3' && id !== doubled),
+  };
+  const { verdict } = judgeWay(broken, run, before);
+  // One of them back is enough.
+  expect(verdict).toMatchObject({ kind: 'ends', among: 1 });
+  const walls = layPieces(course, [
+    { family: 'block', at: [1, 0, 0], size: [0.4, 6, 6] },
+    { family: 'block', at: [2, 0, 0], size: [0.4, 6, 6] },
+  ]);
+  expect(judgeWay(walls, run, heldOn(course, run)).verdict).toMatchObject({
+    kind: 'ends',
+    among: 2,
+  });
+});
+
 test('without knowing how it went before, it ends where the runner last stood', () => {
   const broken = moved(course, 'p3', [5, 0, 0]);
   const { verdict } = judgeWay(broken, run, null);

@@ -29,7 +29,7 @@ const run = (course: string, claim: number) => ({ course, claim, inputs: [] }) a
 const kept = (at: number, change: Partial<KeptAttempt> = {}) =>
   ({ at, run: run('now', at), finished: true, time: at, ...change }) as KeptAttempt;
 const HOLDS: WayVerdict = { kind: 'holds', time: 12 };
-const ENDS: WayVerdict = { kind: 'ends', tick: 60, at: [1, 2, 3], piece: 'p2' };
+const ENDS: WayVerdict = { kind: 'ends', tick: 60, at: [1, 2, 3], piece: 'p2', among: 1 };
 const said = (verdict: WayVerdict, name = 'Proof'): SaidOfRun => ({
   key: name,
   name,

@@ -23,6 +23,9 @@ export function wayWords({ name, verdict, searching }: SaidOfRun, course: Course
       return `${name} holds with other inputs, ${runTime(verdict.time)}`;
     case 'ends': {
       const more = searching ? '; looking for other inputs' : '';
+      if (verdict.among > 1) {
+        return `${name} ends here: because of ${verdict.among} changed pieces together${more}`;
+      }
       const piece = course.pieces.find(({ id }) => id === verdict.piece);
       if (piece) {
         return `${name} ends here: ${pieceName(piece).toLowerCase()}${more}`;
