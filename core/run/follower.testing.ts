@@ -126,9 +126,12 @@ export function ride(
   return { state: s, air, ticks, deepest, drift, left };
 }
 
-/** The line along the middle of a bend to the left that begins at the origin along x. */
+/**
+ * The line along the middle of a bend to the left that begins at the origin along x.
+ * @param inward how far a ball's middle lies to the inside of the bed's at a part of the bend, as banks have it, m
+ */
 export const bendLine =
-  (radius: number, turn: number): Line =>
+  (radius: number, turn: number, inward = (_: number) => 0): Line =>
   (x, _, z) => {
     const a = (turn * Math.PI) / 180;
     const angle = Math.atan2(x, radius + z);
@@ -136,7 +139,7 @@ export const bendLine =
     if (angle >= 0 && angle < a) {
       return {
         ahead: [Math.cos(angle), 0, -Math.sin(angle)],
-        right: Math.hypot(x, radius + z) - radius,
+        right: Math.hypot(x, radius + z) - radius + inward(angle / a),
       };
     }
     const [ex, ez] = [radius * Math.sin(a), -radius * (1 - Math.cos(a))];
