@@ -82,6 +82,8 @@ export interface Ride {
   readonly drift: number;
   /** The same at the end. */
   readonly left: number;
+  /** The farthest it was beside its line, m. */
+  readonly off: number;
 }
 
 /** Rides along a line at a speed until it is done. */
@@ -107,9 +109,10 @@ export function ride(
     k * world.gravity * height() +
     (world.runner.kind === 'cart' ? ROLLING * gone : 0);
   const whole = energy();
-  let [air, ticks, deepest, drift] = [0, 0, Infinity, 0];
+  let [air, ticks, deepest, drift, off] = [0, 0, Infinity, 0, 0];
   while (ticks < 2400 && !isDone(s)) {
     steer(s, line);
+    off = Math.max(off, Math.abs(line(s.x, s.y, s.z).right));
     const [x, y, z] = [s.x, s.y, s.z];
     trial.go(NO_INPUT, 1);
     gone += Math.hypot(s.x - x, s.y - y, s.z - z);
@@ -123,7 +126,7 @@ export function ride(
     }
   }
   const left = (energy() - whole) / (0.5 * speed * speed);
-  return { state: s, air, ticks, deepest, drift, left };
+  return { state: s, air, ticks, deepest, drift, left, off };
 }
 
 /**

@@ -53,7 +53,7 @@ function leastPress(
 }
 
 test('a bend takes and gives nothing, banked or not, level or rising, and is never left where it is pressed to', () => {
-  let [ridden, air] = [0, 0];
+  let [ridden, level] = [0, 0];
   fc.assert(
     fc.property(
       round,
@@ -88,9 +88,11 @@ test('a bend takes and gives nothing, banked or not, level or rising, and is nev
         ridden++;
         expect(rode.ticks).toBeLessThan(2400);
         // Where it rises, what is off the middle comes to a straight that is as steep as the middle only, and may hop.
-        // The rail is not quite in the middle where a narrow bed leans quickly; one tick off it is its doing.
-        if (percent === 0) expect(rode.air).toBeLessThanOrEqual(1);
-        if (percent === 0) air += rode.air;
+        // What presses is reckoned for the middle; the rail comes back to it only by and by where a bed leans quickly.
+        if (percent === 0 && rode.off < 0.1) {
+          level++;
+          expect(rode.air).toBe(0);
+        }
         expect(rode.drift).toBeLessThan(0.02);
         expect(rode.deepest).toBeGreaterThan(-1e-3);
       },
@@ -98,7 +100,7 @@ test('a bend takes and gives nothing, banked or not, level or rising, and is nev
     { numRuns: 260, seed: 5 },
   );
 
-  expect(air).toBeLessThanOrEqual(2);
+  expect(level).toBeGreaterThan(20);
   expect(ridden).toBeGreaterThan(80);
 });
 
