@@ -106,10 +106,10 @@ const isStraight = ([a, b, c, d]: Cubic): boolean =>
   length(sub(b, lerp(a, d, 1 / 3))) < STRAIGHT && length(sub(c, lerp(a, d, 2 / 3))) < STRAIGHT;
 
 /**
- * What is seen of stretches that follow on one another and whose faces are twisted: one closed solid, which is not
- * convex, cut finely enough to lie close to the true surface; or null where the stretches' own solids do.
+ * What is seen of stretches that follow on one another and whose faces are twisted: a closed solid for each, which is
+ * not convex, cut finely enough to lie close to the true surface; or null where the stretches' own solids do.
  */
-export function twistedMesh(stretches: readonly Stretch[]): Polyhedron | null {
+export function twistedMeshes(stretches: readonly Stretch[]): Polyhedron[] | null {
   const ways = stretches.flatMap(({ swept }) => (swept ? [swept] : []));
   if (ways.length === 0 || ways.length < stretches.length) return null;
   const corners = ways[0].length;
@@ -121,30 +121,25 @@ export function twistedMesh(stretches: readonly Stretch[]): Polyhedron | null {
     ends.flatMap((p, c) =>
       Array.from({ length: strips[c] }, (_, i) => lerp(p, ends[(c + 1) % corners], i / strips[c])),
     );
-  const rings = [
-    ring(ways[0].map(([a]) => a)),
-    ...ways.map((swept) => ring(swept.map(([, , , d]) => d))),
-  ];
-  const n = rings[0].length;
-  const last = (rings.length - 1) * n;
-  const around = rings[0].map((_, i) => i);
-  return {
-    points: rings.flat(),
-    faces: [
-      around,
-      around.map((i) => last + n - 1 - i),
-      ...ways.flatMap((_, r) =>
-        around.flatMap((i) => {
+  return ways.map((swept): Polyhedron => {
+    const rings = [ring(swept.map(([a]) => a)), ring(swept.map(([, , , d]) => d))];
+    const n = rings[0].length;
+    const around = rings[0].map((_, i) => i);
+    return {
+      points: rings.flat(),
+      faces: [
+        around,
+        around.map((i) => 2 * n - 1 - i),
+        ...around.flatMap((i) => {
           const j = (i + 1) % n;
-          const [a, b, c, d] = [r * n + i, (r + 1) * n + i, (r + 1) * n + j, r * n + j];
           return [
-            [a, b, c],
-            [a, c, d],
+            [i, n + i, n + j],
+            [i, n + j, j],
           ];
         }),
-      ),
-    ],
-  };
+      ],
+    };
+  });
 }
 
 /** Into how many strips a face between two corners' curves is cut, so that two triangles lie close to each. */

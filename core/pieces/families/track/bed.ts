@@ -7,7 +7,7 @@ import {
   type Sweep,
   type Swept,
   sweepAlong,
-  twistedMesh,
+  twistedMeshes,
   type Section,
   type Vec3,
 } from '../../../geometry';
@@ -75,10 +75,10 @@ const isLevel = (swept: Swept): boolean =>
 
 /** What touches of stretches that follow on one another, and what is seen of them. */
 function partsOf(stretches: readonly Stretch[], tone: Tone): PartSpec[] {
-  const mesh = twistedMesh(stretches);
-  if (!mesh) return stretches.map((stretch) => ({ ...stretch, tone }));
+  const meshes = twistedMeshes(stretches);
+  if (!meshes) return stretches.map((stretch) => ({ ...stretch, tone }));
   return [
-    { solid: mesh, tone, role: null, mesh: true },
+    ...meshes.map((solid): PartSpec => ({ solid, tone, role: null, mesh: true })),
     ...stretches.map((stretch) => ({ ...stretch, tone: null })),
   ];
 }
