@@ -1,7 +1,7 @@
 import { ticksOf } from './time';
 import type { Course, Link, Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
-import { registerModels } from '../../pieces';
+import { findFamily, registerModels } from '../../pieces';
 import { BroadPhase } from './broadPhase';
 import { centreHeight, type Capsule } from './capsule';
 import type { Collider } from './collider';
@@ -16,14 +16,19 @@ import { runnerOf, type Runner } from './runners';
 import { SpatialHash } from './spatialHash';
 import { compileCheckpoints, compileStarts } from './spawnPoints';
 import { tideLine } from './tide';
-import { DEFAULT_GRAVITY, DEFAULT_HOLD, DEFAULT_LAPS, type World } from './world';
+import { DEFAULT_GRAVITY, DEFAULT_HOLD, DEFAULT_LAPS, NotRunnable, type World } from './world';
 
 /**
  * Makes a course ready to run.
- * @throws NotRunnable when it has no start
+ * @throws NotRunnable when it has no start, or a piece of a family that is not known
  */
 export function buildWorld(course: Course): World {
   registerModels(course);
+  const strange = course.pieces.find(({ family }) => !findFamily(family));
+  if (strange) {
+    const { id, family, at } = strange;
+    throw new NotRunnable(`Piece ${id} at ${at.join(', ')} m is of no known family: "${family}".`);
+  }
   const pieces = inOrder(course.pieces);
   const { starts, lane } = compileStarts(
     pieces,

@@ -169,3 +169,16 @@ test.each(RUNNERS)(
     expect(camera.distance).toBeGreaterThan(5);
   },
 );
+
+test('a piece of a family that is not known keeps a course from being run, and is told with its place', () => {
+  const course = layPieces(emptyCourse('Strange', 'free'), [
+    { family: 'start', at: [0, 0, 0] },
+    { family: 'crate', at: [4, 0, 2] },
+  ]);
+  const pieces = course.pieces.map((piece) =>
+    piece.family === 'crate' ? { ...piece, family: 'rocket' } : piece,
+  );
+  const build = () => buildWorld({ ...course, pieces });
+  expect(build).toThrow(NotRunnable);
+  expect(build).toThrow('Piece p2 at 4, 0, 2 m is of no known family: "rocket".');
+});
