@@ -1,4 +1,4 @@
-import { cubicAt, type Swept, type Vec3 } from '../geometry';
+import { type Cubic, cubicAt, mapVec3, type Swept, type Vec3 } from '../geometry';
 
 /**
  * A stretch of a convex section carried along a curve, as balls meet it: its true surface, without facets. Each corner
@@ -33,10 +33,9 @@ export function sweptBody(swept: Swept): SweptBody {
     }
     for (let k = 0; k < 12; k++) curves[12 * n + k] += curves[12 * corner + k] / n;
   });
-  const middle = cubicAt(
-    [0, 1, 2, 3].map((i) => meanOf(swept.map((curve) => curve[i]))) as never,
-    0.5,
-  );
+  const mean = (i: 0 | 1 | 2 | 3) => meanOf(swept.map((curve) => curve[i]));
+  const axis: Cubic = [mean(0), mean(1), mean(2), mean(3)];
+  const middle = cubicAt(axis, 0.5);
   // A curve lies within the hull of its control points.
   const reach = Math.sqrt(
     Math.max(
@@ -49,7 +48,7 @@ export function sweptBody(swept: Swept): SweptBody {
 }
 
 const meanOf = (points: readonly Vec3[]): Vec3 =>
-  [0, 1, 2].map((axis) => points.reduce((sum, p) => sum + p[axis], 0) / points.length) as never;
+  mapVec3((axis) => points.reduce((sum, p) => sum + p[axis], 0) / points.length);
 
 /**
  * A coefficient's cubic at u.

@@ -51,7 +51,7 @@ function besides({ corners, curves }: SweptBody, x: number, y: number, z: number
   return u;
 }
 
-/** Finds the nearest place of the surface to a place, and has `near` tell of it. */
+/** Finds the nearest place of the surface to a place, and sets `near` to it. */
 function findNearest(body: SweptBody, x: number, y: number, z: number): void {
   const { corners, curves } = body;
   if (places.length < 3 * corners) {
@@ -112,7 +112,7 @@ function findNearest(body: SweptBody, x: number, y: number, z: number): void {
 /** The way ahead at an end: the unit normal of the section there. */
 let [endX, endY, endZ] = [0, 0, 0];
 
-/** How far a place lies beyond the end at u 0 or 1, m; `endX` and its like are set to the way ahead there. */
+/** The distance of a place beyond the end at u 0 or 1, m; sets `endX`, `endY` and `endZ` to the way ahead there. */
 function end(x: number, y: number, z: number, u: number): number {
   const ax = places[3] - places[0];
   const ay = places[4] - places[1];
@@ -132,7 +132,7 @@ function end(x: number, y: number, z: number, u: number): number {
   return u === 0 ? -ahead : ahead;
 }
 
-/** Has `near` tell of the flat end that a place lies over. */
+/** Sets `near` to the flat end that a place lies over. */
 function onEnd(x: number, y: number, z: number, u: number): void {
   const side = u === 0 ? -1 : 1;
   near.distance = end(x, y, z, u);
@@ -145,7 +145,7 @@ function onEnd(x: number, y: number, z: number, u: number): void {
 }
 
 /**
- * Has `near` tell of the place of a face that is nearest to `place`.
+ * Sets `near` to the place of a face that is nearest to `place`.
  * @param body the stretch
  * @param face which of its sides
  * @param from part of the stretch from which it is looked for
@@ -291,7 +291,7 @@ function advance(gap: number, pace: number, way: number, radius: number): number
   return far > least ? far : least;
 }
 
-/** How much more a surface may be bent than where it was last found, and for how far, m. */
+/** A surface may be bent this much more than where it was last found, up to this far from there, m. */
 const [MORE, ALIKE] = [1.5, 0.1];
 
 /**

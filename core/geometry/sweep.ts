@@ -24,7 +24,7 @@ export const mapSwept = (swept: Swept, change: (p: Vec3) => Vec3): Swept =>
 export interface Stretch {
   /** A convex solid with flat faces that stands for it. */
   readonly solid: Polyhedron;
-  /** What it is exactly, where flat faces do not say all. */
+  /** Its exact form, where flat faces do not say all. */
   readonly swept?: Swept;
 }
 

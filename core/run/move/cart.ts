@@ -8,7 +8,8 @@ import {
   type EmitEvent,
 } from '../state';
 import { headingOf, pushed } from './hopper';
-import { AIR_TICKS, pull, roll, type Rolled, type Rolls } from './rolling';
+import { pull } from './pull';
+import { AIR_TICKS, roll, type Rolled, type Rolls } from './rolling';
 
 /** Part of its hold that is left to a cart whose brake is drawn: it drifts. */
 const DRIFTING = 0.2;

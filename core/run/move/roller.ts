@@ -9,7 +9,8 @@ import {
   type EmitEvent,
 } from '../state';
 import { headingOf, pushed } from './hopper';
-import { AIR_TICKS, alongOf, pull, roll, type Rolls, slow } from './rolling';
+import { alongOf, pull, slow } from './pull';
+import { AIR_TICKS, roll, type Rolls } from './rolling';
 
 /**
  * What rolling takes of a pull along the ground: a solid sphere that rolls without slip gains 5/7 of it,
