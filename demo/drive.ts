@@ -1,4 +1,4 @@
-import { TICKS_PER_SECOND } from '@/core/motion';
+import { applyPose, TICKS_PER_SECOND } from '@/core/motion';
 import { type Course, type RunnerKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
@@ -6,12 +6,14 @@ import {
   buildWorld,
   cloneState,
   padSteps,
+  poseMover,
   Recorder,
   initialState,
   tick,
   type Input,
   type Run,
   type RunState,
+  type World,
 } from '@/core/run';
 
 /** How somebody runs: how hard they push the pad, and how often they think again, in ticks. */
@@ -57,7 +59,8 @@ export function drive(course: Course, route: readonly Vec3[], manner: Manner): R
         state.bodies?.pack();
         if (state.falls > 0) continue;
         const next = advance(state, route, way.next, NEAR[course.runner.kind]);
-        const left = flat([state.x, state.y, state.z], route[next]) + tail[next];
+        const left =
+          flat([state.x, state.y, state.z], route[next]) + tail[next] + offMiddle(world, state);
         const on = { state, next, left, from: way, input };
         if (state.finish >= 0) return record(course, on, manner.beat);
         const key = place(state, next);
@@ -127,6 +130,15 @@ function advance(state: RunState, route: readonly Vec3[], next: number, near: nu
     flat([state.x, state.y, state.z], route[next]) < near &&
     Math.abs(state.y - route[next][1]) < Math.max(0.8, near * 0.7);
   return close && next < route.length - 1 ? next + 1 : next;
+}
+
+/** How far somebody who is carried is from the middle of what carries them, m: nobody waits at a rim. */
+function offMiddle(world: World, s: RunState): number {
+  const carrier = world.colliders[s.ground];
+  if (!carrier || carrier.mover < 0) return 0;
+  const { pose } = poseMover(world.movers, s, carrier.mover);
+  const { at } = world.pieces[carrier.piece];
+  return flat([s.x, s.y, s.z], applyPose(pose, at));
 }
 
 const flat = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[2] - b[2]);

@@ -1,6 +1,6 @@
 import { expect, test } from './support/test';
-import { finished, run, tune } from './support/tuning';
-import { yard } from './support/yard';
+import { figure, finished, run, tune } from './support/tuning';
+import { pieces, yard } from './support/yard';
 
 test('a lantern given a path comes to the runner that stands still', async ({ openMade }) => {
   const { page, hands } = await yard(openMade, 'Path');
@@ -180,4 +180,25 @@ test('time runs out, and the run may be begun again', async ({ openMade }) => {
   await expect(page.getByText('Time is up')).toBeVisible({ timeout: 20_000 });
   await page.getByText('Start again', { exact: true }).tap();
   await expect(page.getByText('Time is up')).toBeVisible({ timeout: 20_000 });
+});
+
+test('a slab gets a bounce and a grip of its own, which are kept', async ({ openMade }) => {
+  const { page, hands } = await yard(openMade, 'Lively');
+  await page.getByTestId('phase-tune').tap();
+  await hands.tap([1, 0, 1]);
+  const headings = page.getByRole('tablist', { name: 'Of the piece' });
+  await headings.getByRole('tab', { name: 'Contact', exact: true }).tap();
+  await page.getByText('Its own bounce and grip', { exact: true }).tap();
+  await figure(page, 'Bounce', 80);
+  await figure(page, 'Grip', 0);
+  await expect(page.getByTestId('surface-grip')).toHaveValue('0');
+  await page.getByLabel('Undo').tap();
+  await expect(page.getByTestId('surface-grip')).toHaveValue('100');
+  await expect(pieces(page)).toContainText('Saved');
+  await page.reload();
+  await page.getByTestId('phase-tune').tap();
+  await hands.tap([1, 0, 1]);
+  await headings.getByRole('tab', { name: 'Contact', exact: true }).tap();
+  await expect(page.getByTestId('surface-bounce')).toHaveValue('80');
+  await expect(page.getByTestId('surface-grip')).toHaveValue('100');
 });

@@ -104,6 +104,13 @@ export const contactFields = {
       speed: v.optional(between(0.1, 60)),
     }),
   ),
+  /** How its solids meet what comes: the part of its speed that is given back, and of the usual hold. */
+  surface: v.optional(
+    v.looseObject({
+      bounce: v.optional(between(0, 0.95)),
+      grip: v.optional(between(0, 5)),
+    }),
+  ),
   /** Passed from all sides but one: the open side in degrees about the axis across, 0 being up. */
   oneWay: v.optional(
     v.looseObject({

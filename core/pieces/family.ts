@@ -44,8 +44,10 @@ export type Field =
       readonly distance: number;
     };
 
-/** What ground does to a runner on it: how well it holds, how fast it lets go, how it throws up. */
+/** What a solid does to who meets it: what it gives back, how well it holds, how fast it lets go, how it throws up. */
 export interface Surface {
+  /** Part of the speed it is met at that is given back, whatever meets it; none where what meets it decides. */
+  readonly bounce?: number;
   /** Part of the usual change of speed on the ground. */
   readonly grip?: number;
   /** Part of the usual top speed. */

@@ -15,6 +15,9 @@ export interface SteerLine {
 /** How a runner stands, as far as steering asks. */
 export type Standing = Pick<RunState, 'x' | 'z' | 'vx' | 'vy' | 'vz' | 'fx' | 'fz' | 'gy'>;
 
+/** Farther than this in a tick it was put somewhere else, m. */
+const PUT = 1;
+
 /** Gains that hold a runner to a line, found by trial: lateral error in m, its rate in m/s. */
 const GAIN = {
   /** Speeds asked for, 1/s. */
@@ -57,6 +60,9 @@ export interface LineError {
 export class Steerer {
   /** The tick of the line the runner was at last. */
   at: number;
+  /** Where it was in the tick before, m; none before the first. */
+  private lastX = NaN;
+  private lastZ = NaN;
 
   constructor(
     private readonly runner: Runner,
@@ -79,8 +85,11 @@ export class Steerer {
     const { at } = this;
     const x = line.path[3 * at] - s.x;
     const z = line.path[3 * at + 2] - s.z;
-    const wx = this.velocity(at, 0);
-    const wz = this.velocity(at, 2);
+    // Both over the map, from tick to tick: a runner's own figure is told relative to what carries it.
+    const vx = wayIn(this.velocity(at, 0), (s.x - this.lastX) * TICKS_PER_SECOND);
+    const vz = wayIn(this.velocity(at, 2), (s.z - this.lastZ) * TICKS_PER_SECOND);
+    this.lastX = s.x;
+    this.lastZ = s.z;
     const speed = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
     const a = (line.heading[at] * Math.PI) / 180;
     // Each field by name: one copied in from another object makes all of it slow to read.
@@ -89,8 +98,8 @@ export class Steerer {
       x,
       z,
       speed,
-      vx: wx - s.vx,
-      vz: wz - s.vz,
+      vx,
+      vz,
       aside: -x * s.fz + z * s.fx,
       ahead: x * s.fx + z * s.fz,
       turn: -Math.cos(a) * s.fz - Math.sin(a) * s.fx,
@@ -157,6 +166,12 @@ export class Steerer {
     return found;
   }
 }
+
+/** How much faster the line is than the runner, m/s: none where that is not known, or one of them was put elsewhere. */
+const wayIn = (line: number, own: number): number =>
+  Math.abs(line) < PUT * TICKS_PER_SECOND && Math.abs(own) < PUT * TICKS_PER_SECOND
+    ? line - own
+    : 0;
 
 /** A pad's step moved by a correction and kept on the pad; a small one moves nothing. */
 const corrected = (step: number, by: number): number =>

@@ -27,6 +27,7 @@ export type TunedKey =
   | 'worth'
   | 'respawn'
   | 'breaks'
+  | 'surface'
   | 'oneWay'
   | 'absent'
   | 'loose'

@@ -25,6 +25,7 @@ export type PieceInHand = Pick<
   | 'worth'
   | 'respawn'
   | 'breaks'
+  | 'surface'
   | 'oneWay'
   | 'shape'
   | 'allowance'

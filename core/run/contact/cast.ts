@@ -136,6 +136,29 @@ export function castCapsule(world: World, s: RunState, path: CapsulePath, out: C
   return out.collider >= 0;
 }
 
+/**
+ * Moves a capsule along its way, asking one solid alone.
+ * @param world the course made ready
+ * @param s the run’s state
+ * @param path the way, in the world
+ * @param collider index of the solid
+ * @param out holds the touch, if there is one
+ * @returns whether it is there and touched
+ */
+export function castAgainstOne(
+  world: World,
+  s: RunState,
+  path: CapsulePath,
+  collider: number,
+  out: Contact,
+): boolean {
+  out.t = 1;
+  out.top = -1;
+  out.collider = -1;
+  castAgainstSolid(world, s, path, world.colliders[collider], out);
+  return out.collider >= 0;
+}
+
 /** Has `out` tell of a solid, if it is there and is touched before what it tells of. */
 function castAgainstSolid(
   world: World,

@@ -5,6 +5,7 @@ export { isFreeOfLoose, outsideCurrentBounds } from './currentBounds';
 export {
   type CapsulePath,
   castAgainst,
+  castAgainstOne,
   castCapsule,
   gapTo,
   isBefore,

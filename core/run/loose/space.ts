@@ -33,7 +33,7 @@ export interface Handles {
 
 /** Lays out a course as it stands at the state's tick. */
 export function createPhysicsWorld(world: World, s: RunState): { space: Space; handles: Handles } {
-  const { RigidBodyDesc, World: NewSpace } = physicsNow();
+  const { RigidBodyDesc, World: NewSpace, CoefficientCombineRule } = physicsNow();
   const space = new NewSpace({ x: 0, y: -world.gravity, z: 0 });
   configureStep(space);
   const flat = world.lane !== null;
@@ -67,7 +67,10 @@ export function createPhysicsWorld(world: World, s: RunState): { space: Space; h
     const from: Vec3 = body === undefined ? [0, 0, 0] : world.loose[body].at;
     const desc = solidOf(form, from, turnOf(world.pieces[piece]))
       .setFriction(FRICTION * (surface?.grip ?? 1))
-      .setRestitution(BOUNCE)
+      .setRestitution(surface?.bounce ?? BOUNCE)
+      .setRestitutionCombineRule(
+        surface?.bounce === undefined ? CoefficientCombineRule.Average : CoefficientCombineRule.Max,
+      )
       .setDensity(density);
     const holder = body !== undefined ? loose[body] : mover >= 0 ? carrier(mover) : undefined;
     const made = space.createCollider(desc, holder);

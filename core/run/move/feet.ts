@@ -1,7 +1,7 @@
 import { centreHeight, DT, type Hopper, newContact, type World } from '../world';
 import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
 import { runnerPath } from '../contact';
-import { impulseOfLoose, meetSurface, type Pair, speedOf } from './impact';
+import { impulseOfLoose, LEAST_BOUNCE, meetSurface, type Pair, pairOf, speedOf } from './impact';
 import { leaveGround, moveUntilHit } from './move';
 import { paceAlong, setAlong, upOf } from './up';
 
@@ -16,10 +16,18 @@ const NOTHING = 1e-9;
 
 const contact = newContact();
 const probe = newContact();
-/** Feet give nothing back, and slide along walls. */
-const FEET: Pair = { bounce: 0, friction: 0 };
 /** The way up in the tick at hand. */
 const up = { x: 0, y: 1, z: 0 };
+
+function noteUp(s: RunState): void {
+  const { x, y, z } = upOf(s);
+  up.x = x;
+  up.y = y;
+  up.z = z;
+}
+
+/** Feet give nothing back by themselves, and slide along walls. */
+const feetOn = (world: World): Readonly<Pair> => pairOf(world, contact, 0, 0);
 
 /** The upward part of what was touched. */
 const lean = ({ nx, ny, nz }: typeof contact): number => nx * up.x + ny * up.y + nz * up.z;
@@ -42,7 +50,7 @@ function contactHeight(world: World, s: RunState, steep: number): number {
  * @param path is given each leg of the way made
  */
 export function walk(world: World, s: RunState, hopper: Hopper, path: Trajectory): void {
-  Object.assign(up, upOf(s));
+  noteUp(s);
   let dx = s.vx * DT;
   let dy = s.vy * DT;
   let dz = s.vz * DT;
@@ -90,7 +98,7 @@ export function walk(world: World, s: RunState, hopper: Hopper, path: Trajectory
     dx -= contact.nx * into;
     dy -= contact.ny * into;
     dz -= contact.nz * into;
-    meetSurface(world, s, contact, FEET, s.ground);
+    meetSurface(world, s, contact, feetOn(world), s.ground);
   }
   holdToGround(world, s, hopper, stepped, path);
 }
@@ -173,7 +181,7 @@ export function fly(
   path: Trajectory,
   slide: number,
 ): number {
-  Object.assign(up, upOf(s));
+  noteUp(s);
   const { field } = s;
   // Who slides down a wall at its pace is borne by it.
   const falls = slide > 0 && paceAlong(s, up) <= -slide ? 0 : DT;
@@ -203,7 +211,7 @@ export function fly(
     const { nx, ny, nz } = contact;
     const steep = lean(contact);
     const rising = paceAlong(s, up);
-    if (steep >= hopper.walkable && isLanding(world, s, rising)) {
+    if (steep >= hopper.walkable && isLanding(world, s, rising) && !isThrownBack(world, rising)) {
       landed = Math.max(landed, -rising);
       land(world, s, steep);
       const back = (nx * dx + ny * dy + nz * dz) / steep;
@@ -223,7 +231,7 @@ export function fly(
       dy -= ny * into;
       dz -= nz * into;
     }
-    meetSurface(world, s, contact, FEET, s.ground);
+    meetSurface(world, s, contact, feetOn(world), s.ground);
   }
   return landed;
 }
@@ -234,6 +242,10 @@ function isLanding(world: World, s: RunState, rising: number): boolean {
   const [x, y, z] = speedOf(world, s, contact.collider);
   return rising <= x * up.x + y * up.y + z * up.z;
 }
+
+/** Whether ground that bounces is come down on too fast to be stood on. */
+const isThrownBack = (world: World, rising: number): boolean =>
+  -rising > LEAST_BOUNCE && feetOn(world).bounce > 0;
 
 /** Stands on what the last touch found; from here on speed is relative to it. */
 function land(world: World, s: RunState, steep: number): void {

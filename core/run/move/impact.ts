@@ -94,7 +94,10 @@ export function surfaceSpeed(
   { collider, nx, ny, nz }: Contact,
   from: number,
 ): Float64Array {
-  if (goTogether(world, from, collider)) return surface.fill(0);
+  if (goTogether(world, from, collider)) {
+    surface[0] = surface[1] = surface[2] = 0;
+    return surface;
+  }
   velocityAt(world, s, collider, touchedAt(world, s, nx, ny, nz), surface);
   if (from >= 0) {
     const own = speedOf(world, s, from);
@@ -107,6 +110,28 @@ export function surfaceSpeed(
 export interface Pair {
   bounce: number;
   friction: number;
+}
+
+const pair: Pair = { bounce: 0, friction: 0 };
+
+/**
+ * The pair of a runner and what it met: a piece that says its bounce gives it to whatever comes, else the runner's own
+ * counts; the runner's friction counts by the grip of the piece. Reused.
+ * @param world the course made ready
+ * @param touched what was met
+ * @param bounce of the runner
+ * @param friction of the runner
+ */
+export function pairOf(
+  world: World,
+  { collider }: Contact,
+  bounce: number,
+  friction: number,
+): Readonly<Pair> {
+  const { surface } = world.colliders[collider];
+  pair.bounce = surface?.bounce ?? bounce;
+  pair.friction = friction * (surface?.grip ?? 1);
+  return pair;
 }
 
 /** What came of an impact, m/s: reused. */
@@ -138,7 +163,11 @@ export function meetSurface(
   from: number,
 ): Impact {
   const { nx, ny, nz } = touched;
-  const [wx, wy, wz] = surfaceSpeed(world, s, touched, from);
+  const w = surfaceSpeed(world, s, touched, from);
+  // Taken one by one: what a tick asks many times must not go through an iterator.
+  const wx = w[0];
+  const wy = w[1];
+  const wz = w[2];
   const into = (s.vx - wx) * nx + (s.vy - wy) * ny + (s.vz - wz) * nz;
   result.closing = 0;
   result.given = 0;

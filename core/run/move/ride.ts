@@ -23,7 +23,7 @@ import {
   runnerPath,
   signedDistance,
 } from '../contact';
-import { carries, meetSurface } from './impact';
+import { carries, meetSurface, pairOf } from './impact';
 import { push } from './move';
 
 /** Overlap left after being pushed that counts as crushed, m. */
@@ -143,13 +143,10 @@ function meetPusher(
     s.gz = nz;
     s.air = 0;
   }
-  pair.bounce = runner.bounce;
-  pair.friction = 0;
-  meetSurface(world, s, hit, pair, s.ground);
+  meetSurface(world, s, hit, pairOf(world, hit, runner.bounce, 0), s.ground);
 }
 
 const hit = newContact();
-const pair = { bounce: 0, friction: 0 };
 /** Level part of a normal under which it pushes nobody over the map. */
 const LEVEL = 0.1;
 

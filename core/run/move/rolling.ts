@@ -1,7 +1,15 @@
 import { DT, newContact, type World } from '../world';
 import { addSegment, FieldIndex, type Trajectory, type RunState, SKIN } from '../state';
-import { castCapsule, runnerPath } from '../contact';
-import { carries, LEAST_BOUNCE, meetSurface, type Pair, speedOf, surfaceSpeed } from './impact';
+import { castAgainstOne, castCapsule, runnerPath } from '../contact';
+import {
+  carries,
+  LEAST_BOUNCE,
+  meetSurface,
+  type Pair,
+  pairOf,
+  speedOf,
+  surfaceSpeed,
+} from './impact';
 import { moveUntilHit } from './move';
 
 // How balls and wheels move: along the ground as it bends, off it where it falls away too fast, and back
@@ -55,6 +63,8 @@ export type Rolled = Readonly<typeof rolled>;
 const now = {
   /** What the speed is relative to: a collider, or -1 for the world. */
   frame: -1,
+  /** The collider that bore it last, or -1. */
+  under: -1,
   /** Whether it was on the ground of late. */
   rolling: false,
   /** Whether ground was met within the tick. */
@@ -128,6 +138,7 @@ function begin(s: RunState): void {
   rolled.hardest = 0;
   rolled.wallX = rolled.wallY = rolled.wallZ = 0;
   now.frame = s.ground;
+  now.under = s.ground;
   now.rolling = s.air <= AIR_TICKS;
   now.fallenX = now.fallenY = now.fallenZ = 0;
   now.touched = false;
@@ -161,7 +172,9 @@ function press(s: RunState): void {
 
 /** Gravity's part for so many seconds. */
 function fall(s: RunState, seconds: number): void {
-  const [x, y, z] = [now.ax * seconds, now.ay * seconds, now.az * seconds];
+  const x = now.ax * seconds;
+  const y = now.ay * seconds;
+  const z = now.az * seconds;
   s.vx += x;
   s.vy += y;
   s.vz += z;
@@ -172,7 +185,7 @@ function fall(s: RunState, seconds: number): void {
 
 /** Acts on what was just met: the ground goes on, a wall is run against. Returns whether it is ground that bends. */
 function meet(world: World, s: RunState, rolls: Rolls): boolean {
-  const { nx, ny, nz, collider } = contact;
+  const { nx, ny, nz } = contact;
   // What moves and does not carry is run into, and so is what stands beside the ground.
   const isBeside = now.rolling && s.gx * nx + s.gy * ny + s.gz * nz < GOES_ON;
   if (!isBeside && carries(world, s, contact)) {
@@ -184,15 +197,12 @@ function meet(world: World, s: RunState, rolls: Rolls): boolean {
   rolled.wallY = ny;
   rolled.wallZ = nz;
   if (isBeside && turnAlong(world, s)) return false;
-  pair.bounce = rolls.bounce;
-  pair.friction = rolls.friction * (world.colliders[collider].surface?.grip ?? 1);
+  const pair = pairOf(world, contact, rolls.bounce, rolls.friction);
   const { closing, given } = meetSurface(world, s, contact, pair, now.frame);
   rolled.hardest = Math.max(rolled.hardest, closing);
   if (given < closing) keep(s, given - closing);
   return false;
 }
-
-const pair: Pair = { bounce: 0, friction: 0 };
 
 /** What gives way leaves it some of its speed into it, for the ticks to come. */
 function keep(s: RunState, into: number): void {
@@ -207,6 +217,7 @@ function keep(s: RunState, into: number): void {
 
 /** From here on what was just met is the ground. */
 function noteGround(s: RunState): void {
+  now.under = contact.collider;
   s.gx = contact.nx;
   s.gy = contact.ny;
   s.gz = contact.nz;
@@ -223,7 +234,10 @@ function followBend(world: World, s: RunState): boolean {
   const { nx, ny, nz } = contact;
   const across = s.gx * nx + s.gy * ny + s.gz * nz;
   if (across <= 1 - CURVE) return false;
-  const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
+  const w = surfaceSpeed(world, s, contact, now.frame);
+  const wx = w[0];
+  const wy = w[1];
+  const wz = w[2];
   // Its speed along the way, without what it fell since it last touched the ground.
   const x = s.vx - wx - now.fallenX;
   const y = s.vy - wy - now.fallenY;
@@ -266,7 +280,10 @@ const MOST_BETWEEN = 60;
 /** Turns along a wall that is a facet of a curve, at the pace it had. Returns whether it is one. */
 function turnAlong(world: World, s: RunState): boolean {
   const { nx, ny, nz } = contact;
-  const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
+  const w = surfaceSpeed(world, s, contact, now.frame);
+  const wx = w[0];
+  const wy = w[1];
+  const wz = w[2];
   const into = (s.vx - wx) * nx + (s.vy - wy) * ny + (s.vz - wz) * nz;
   const [x, y, z] = [s.vx - wx, s.vy - wy, s.vz - wz];
   const before = Math.sqrt(x * x + y * y + z * z);
@@ -288,13 +305,16 @@ function touchDown(world: World, s: RunState, rolls: Rolls, path: Trajectory): v
   s.air++;
   if (now.rolling || now.touched) {
     const down = runnerPath(world, s, -s.gx * NEAR, -s.gy * NEAR, -s.gz * NEAR);
-    if (castCapsule(world, s, down, contact) && standOn(world, s, rolls)) {
+    // Mostly what bore it bears it on, well within its rims, and nothing else need be asked.
+    const bears =
+      now.under >= 0 && castAgainstOne(world, s, down, now.under, contact) && !contact.edge;
+    if ((bears || castCapsule(world, s, down, contact)) && standOn(world, s, rolls)) {
       addSegment(path, s.x, s.y, s.z);
     }
   }
   if (s.ground !== now.frame) seenFrom(world, s, now.frame, s.ground);
-  const bears = -now.ax * s.gx - now.ay * s.gy - now.az * s.gz;
-  const pressed = s.ground < 0 ? 0 : Math.max(0, bears + now.turned / DT);
+  const borne = -now.ax * s.gx - now.ay * s.gy - now.az * s.gz;
+  const pressed = s.ground < 0 ? 0 : Math.max(0, borne + now.turned / DT);
   s.press += (pressed - s.press) * 0.2;
 }
 
@@ -303,9 +323,12 @@ function standOn(world: World, s: RunState, rolls: Rolls): boolean {
   const { nx, ny, nz, collider } = contact;
   const across = s.gx * nx + s.gy * ny + s.gz * nz;
   if (across < GOES_ON || !carries(world, s, contact)) return false;
-  const [wx, wy, wz] = surfaceSpeed(world, s, contact, now.frame);
+  const w = surfaceSpeed(world, s, contact, now.frame);
+  const wx = w[0];
+  const wy = w[1];
+  const wz = w[2];
   if ((s.vx - wx) * nx + (s.vy - wy) * ny + (s.vz - wz) * nz > -CLOSING) return false;
-  if (!followBend(world, s) && bouncesOff(world, s, rolls)) return false;
+  if (!goesOn(s) && !followBend(world, s) && bouncesOff(world, s, rolls)) return false;
   // What it stands in already is nobody's to leave here.
   const up = contact.t > 0 ? SKIN - contact.t * NEAR * across : 0;
   s.x += nx * up;
@@ -317,10 +340,19 @@ function standOn(world: World, s: RunState, rolls: Rolls): boolean {
   return true;
 }
 
+/** Where what bears it goes on flat, nothing but what it fell within the tick is taken off. Returns whether it does. */
+function goesOn(s: RunState): boolean {
+  if (contact.collider !== now.frame || now.touched) return false;
+  if (contact.nx !== s.gx || contact.ny !== s.gy || contact.nz !== s.gz) return false;
+  s.vx -= now.fallenX;
+  s.vy -= now.fallenY;
+  s.vz -= now.fallenZ;
+  return true;
+}
+
 /** Has ground be run into head on. Returns whether the runner is thrown back by it. */
 function bouncesOff(world: World, s: RunState, rolls: Rolls): boolean {
-  pair.bounce = rolls.bounce;
-  pair.friction = 0;
+  const pair = pairOf(world, contact, rolls.bounce, 0);
   const { closing, given } = meetSurface(world, s, contact, pair, now.frame);
   if (closing > LEAST_BOUNCE) rolled.hardest = Math.max(rolled.hardest, closing);
   if (given < closing) keep(s, given - closing);

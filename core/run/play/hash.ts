@@ -48,7 +48,7 @@ const filled = <T>(entries: readonly [string, T][]): Record<string, T> | undefin
 const FELT = [
   ...['id', 'family', 'at', 'turn', 'size', 'flip', 'outline', 'line', 'collision', 'role', 'mark'],
   ...['hurt', 'worth', 'respawn', 'breaks', 'oneWay', 'shape', 'allowance', 'absent', 'loose'],
-  ...['motion', 'wake', 'attach', 'thrower'],
+  ...['motion', 'wake', 'attach', 'thrower', 'surface'],
 ] as readonly (keyof Piece)[];
 
 // Edits share the pieces they do not change, and what is told of those need not be written anew.

@@ -166,7 +166,8 @@ function moveCopy(world: World, s: RunState, t: ProjectileEmitter, i: number): b
     const nz = world.lane === null ? contact.nz : 0;
     const into = nx * vx + ny * vy + nz * vz;
     // Small impacts are rolling: they would else never come to rest.
-    const back = into < 0 ? -into * (1 + (into < -LEAST_BOUNCE ? bounce : 0)) : 0;
+    const lively = world.colliders[contact.collider].surface?.bounce ?? bounce;
+    const back = into < 0 ? -into * (1 + (into < -LEAST_BOUNCE ? lively : 0)) : 0;
     projectiles[i + SPEED] += nx * back;
     projectiles[i + SPEED + 1] += ny * back;
     projectiles[i + SPEED + 2] += nz * back;

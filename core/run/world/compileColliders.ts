@@ -16,6 +16,7 @@ import {
   toWorld,
   turnOf,
   type Shape,
+  type Surface,
 } from '../../pieces';
 import { formBounds, InflatedShapes } from './capsule';
 import { BROADPHASE_MARGIN, type Collider, type Hurt, type Mouth, type OneWay } from './collider';
@@ -86,7 +87,7 @@ function colliderOf(
     mover,
     role: shape.role,
     form,
-    surface: shape.surface,
+    surface: surfaceOf(piece, shape),
     field: field && 'along' in field ? { ...field, along: rotate(turn, field.along) } : field,
     room: field ? formVolume(form) : 0,
     hurt: hurtOf(piece),
@@ -98,6 +99,10 @@ function colliderOf(
     bodies: new InflatedShapes(form, shape.form),
   };
 }
+
+/** What a shape does to who meets it: what its piece says, or else its family. */
+const surfaceOf = ({ surface }: Piece, shape: Shape): Surface | undefined =>
+  surface && shape.role === 'solid' ? { ...shape.surface, ...surface } : shape.surface;
 
 /** A shape's form in the world, at rest. */
 const placedForm = ({ form }: Shape, place: (p: Vec3) => Vec3): Shape['form'] =>

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
+import { emptyCourse, type Course } from '../../course';
+import { layPieces } from '../../edit';
 import { seeded } from '../../geometry';
 import { courseOf, floor } from '../../run/testing';
 import { buildWorld, replay } from '../../run';
@@ -110,6 +112,36 @@ test('a flat way is walked by any hand', () => {
   expect([falls, difficulty]).toEqual([0, 1]);
   expect(sections.every(({ ended, asPress }) => ended === 0 && asPress === null)).toBe(true);
 });
+
+test.each(['hopper', 'roller'] as const)(
+  'what carries a %s is no error of its hand: any hand is borne to the end of a ferry’s way',
+  (kind) => {
+    const course: Course = {
+      ...layPieces({ ...emptyCourse('Ferry', 'free'), runner: { kind } }, [
+        { family: 'start', at: [0, 0, 0] },
+        {
+          ...{ family: 'slab', at: [0, -0.5, 0], size: [1, 0.5, 1] },
+          motion: [
+            {
+              ...{
+                kind: 'path',
+                points: [
+                  [6, 0, 0],
+                  [6, 0, 9],
+                ],
+                waits: [0.5, 0, 0],
+              },
+              ...{ speed: 3, ease: 'even', after: 'once' },
+            },
+          ],
+        },
+        { family: 'lantern', at: [6, 0, 9] },
+      ]),
+    };
+    const { spans } = triedRun(course, runOf(course, [800, 0, 0, 0]), 40);
+    expect(spans.map(({ through }) => through)).toEqual([40]);
+  },
+);
 
 test.each([3.5, 4, 4.4])(
   'a gap of %f m is come over as often as the normal law says of its window',

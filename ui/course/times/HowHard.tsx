@@ -89,11 +89,11 @@ function Found({ found, course, runs }: FoundProps) {
         <Difficulty value={difficulty} />
         <Text as="small">{`${falls < 10 ? falls.toFixed(1) : Math.round(falls)} falls to expect`}</Text>
       </View>
-      {runs > 1 && (
-        <Text as="small" tint="slate">
-          {`By the steadiest of ${runs} runs in each part; this run alone is ${ownDifficulty.toFixed(1)}.`}
-        </Text>
-      )}
+      <Text as="small" tint="slate">
+        {runs > 1
+          ? `By the steadiest of ${runs} runs in each part; this run alone is ${ownDifficulty.toFixed(1)}.`
+          : 'By the line of this run alone; a steadier run may show it to be easier.'}
+      </Text>
       {spans.map((span) => (
         <Row
           key={span.begin}

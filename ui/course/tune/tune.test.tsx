@@ -198,6 +198,14 @@ test('contact: roles, hurts, one-way faces, breaking and allowances', () => {
   expect(piece().oneWay).toEqual({ side: 90, drop: true });
   press('When met so fast');
   expect(piece().breaks).toEqual({ speed: 4 });
+  press('Its own bounce and grip');
+  type('surface-bounce', '80');
+  type('surface-grip', '20');
+  expect(piece().surface).toEqual({ bounce: 0.8, grip: 0.2 });
+  type('surface-bounce', '120');
+  expect(piece().surface?.bounce).toBe(0.8);
+  press('As usual');
+  expect(piece().surface).toBeUndefined();
   press('Its own');
   type('allowance', '-6');
   expect(piece().allowance).toEqual({ by: 'cm', value: -6 });

@@ -26,6 +26,7 @@ import { Flow, Section } from '../figures/Section';
 import { useTune } from '../tuneStore';
 import { HURT_WORDS, ROLE_WORDS } from '../words';
 import { tryEdit } from '../../screen/tryEdit';
+import { SurfaceSection } from './SurfaceSection';
 
 /** What of the chosen pieces touches, what touching does, and how kindly. */
 export function ContactSection({ piece }: { piece: Piece }) {
@@ -68,6 +69,7 @@ export function ContactSection({ piece }: { piece: Piece }) {
       {pickup && <Gathering piece={piece} />}
       {(mayBeLoose(piece) || piece.loose) && <Body piece={piece} />}
       {solid && !piece.loose && <OneWay piece={piece} />}
+      {solid && <SurfaceSection piece={piece} />}
       {solid && <Breaking piece={piece} />}
       <Allowances piece={piece} />
       <Shape piece={piece} />
