@@ -15,9 +15,9 @@ const RUNNERS: readonly { name: string; manner: Manner }[] = [
 
 /** The same where something is loose: states are heavy to keep there, so fewer ways are tried, and more slowly. */
 const CAREFUL: typeof RUNNERS = [
-  { name: 'maker', manner: { push: 0.6, beat: 16, breadth: 36 } },
-  { name: 'Morven', manner: { push: 0.72, beat: 16, breadth: 36 } },
-  { name: 'Oskar', manner: { push: 0.66, beat: 12, breadth: 36 } },
+  { name: 'maker', manner: { push: 0.72, beat: 12, breadth: 30 } },
+  { name: 'Morven', manner: { push: 0.66, beat: 12, breadth: 30 } },
+  { name: 'Oskar', manner: { push: 0.78, beat: 12, breadth: 30 } },
 ];
 
 /** Drives every demo course, or the one named, anew and writes the runs next to this file. */

@@ -4,6 +4,7 @@ export * from './mark';
 export * from './geometry';
 export * from './flip';
 export * from './outline';
+export * from './overlapping';
 export * from './wallLine';
 export { arcEnd, BED } from './families/track';
 export { AMBIENT_WORDS, type Ambient } from './families/regions';

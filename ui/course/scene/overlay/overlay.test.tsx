@@ -128,6 +128,22 @@ describe('marks of tuning', () => {
     expect(screen.UNSAFE_getByType(SvgText).props.x).toBeGreaterThan(before + 40);
   });
 
+  test('of fields that overlap, what lies over the chosen one says which of them counts', () => {
+    const field = (family: string, size: number) => ({
+      ...{
+        family,
+        at: [3, 0, 3] as [number, number, number],
+        size: [size, size, size] as [number, number, number],
+      },
+    });
+    act(() => open(layPieces(yard, [field('weight', 6), field('weight', 3), field('wind', 6)])));
+    expect(words()).toEqual(['Weight', 'Weight', 'Wind']);
+    act(() => state().choose(['p4']));
+    expect(words()).toEqual(['Weight', 'Weight counts where both are', 'Wind']);
+    act(() => state().choose(['p5']));
+    expect(words()).toEqual(['Weight gives way to it', 'Weight', 'Wind']);
+  });
+
   test('a chosen path is drawn with its points, numbered where they can be moved', () => {
     const motion = [
       {
