@@ -319,3 +319,28 @@ test('a hopper that holds on to a wall slides down it at a metre and a half a se
   trial.go(right, 120);
   expect(y - trial.state.y).toBeCloseTo(1.5, 3);
 });
+
+test('a hopper that stands on a wall, as gravity there says, is pushed along it by what comes along it', () => {
+  const comes: PieceMotion = {
+    ...{ kind: 'path', points: [[0, 40, 0]], speed: 4, ease: 'even', after: 'once' },
+  };
+  const course = free(
+    weight({ at: [0, -20, 0], size: [60, 60, 60], params: { part: 1, lean: 90 } }),
+    { family: 'slab', at: [10, -20, 0], size: [1, 60, 40] },
+    { family: 'slab', at: [-10, -20, 0], size: [1, 60, 40] },
+    { family: 'slab', at: [8.5, -9, 0], size: [1.6, 0.5, 6], motion: [comes] },
+    { family: 'slab', at: [-8.5, -9, 0], size: [1.6, 0.5, 6], motion: [comes] },
+  );
+  const trial = new Trial(course).go(NO_INPUT, 200);
+  const { state: s } = trial;
+  // It fell sideways, on to one of the two, and stands there.
+  expect(Math.abs(s.x)).toBeGreaterThan(8);
+  expect(s.ground).toBeGreaterThanOrEqual(0);
+  let most = 0;
+  trial.go(NO_INPUT, 400, ({ vy }) => {
+    most = Math.max(most, vy);
+    return false;
+  });
+  expect(most).toBeGreaterThan(4 - 24 / 120 - 0.05);
+  expect(most).toBeLessThan(4.05);
+});

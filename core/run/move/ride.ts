@@ -24,6 +24,7 @@ import {
   signedDistance,
 } from '../contact';
 import { carries, meetSurface, pairOf } from './impact';
+import { upOf } from './up';
 import { push } from './move';
 
 /** Overlap left after being pushed that counts as crushed, m. */
@@ -127,15 +128,18 @@ function meetPusher(
   hit.collider = c.index;
   const { runner } = world;
   if (runner.kind === 'hopper') {
+    const up = upOf(s);
+    const lean = nx * up.x + ny * up.y + nz * up.z;
     // What comes from below is landed on, by its own tick.
-    if (ny >= runner.walkable) return;
+    if (lean >= runner.walkable) return;
     if (s.ground >= 0) {
-      // On its feet it is only pushed over the map.
-      const over = Math.sqrt(nx * nx + nz * nz);
-      if (over < LEVEL) return;
-      hit.nx = nx / over;
-      hit.ny = 0;
-      hit.nz = nz / over;
+      // On its feet it is only pushed along what it stands on.
+      const [x, y, z] = [nx - lean * up.x, ny - lean * up.y, nz - lean * up.z];
+      const level = Math.sqrt(x * x + y * y + z * z);
+      if (level < LEVEL) return;
+      hit.nx = x / level;
+      hit.ny = y / level;
+      hit.nz = z / level;
     }
   } else if (s.ground < 0 && carries(world, s, hit)) {
     s.gx = nx;
