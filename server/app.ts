@@ -22,17 +22,26 @@ import { runs } from './api/runs';
 import { series } from './api/series';
 import { versions } from './api/versions';
 import { HttpError } from './http';
+import { plainSerializers } from './log';
 import { reports } from './api/reports';
 import { requestLimits } from './limits';
 import { pages } from './pages';
-import { busy } from './threads/pool';
+import { busy } from './threads/turns';
 
 /** The whole server as an Express application; nothing listens yet. */
 export function createApp(context: Context, logger: Logger): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', context.config.proxies);
-  app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));
+  app.use(
+    pinoHttp({
+      logger,
+      autoLogging: { ignore: (req) => !req.url?.startsWith('/api') },
+      // It puts its own over those of the logger, and those tell of cookies.
+      serializers: plainSerializers,
+      wrapSerializers: false,
+    }),
+  );
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -66,6 +75,11 @@ export function createApp(context: Context, logger: Logger): Express {
 function api(context: Context) {
   return express
     .Router()
+    .use((_req, res, next) => {
+      // What is addressed by what it holds says so itself; all else is as it is now, and for who asks.
+      res.set('Cache-Control', 'no-store');
+      next();
+    })
     .use(...requestLimits(context.config))
     .use(cookieParser())
     .use(
@@ -99,7 +113,7 @@ const answerErrors: ErrorRequestHandler = (error, req, res, _next) => {
   // Whoever left hears nothing.
   if (known.status === 499 || res.headersSent) return void res.end();
   if (known.status === 500) req.log.error(error);
-  res.status(known.status).set(known.headers);
+  res.status(known.status).set({ 'Cache-Control': 'no-store', ...known.headers });
   res.json({ error: { code: known.code, message: known.message, details: known.details } });
 };
 

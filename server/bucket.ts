@@ -30,6 +30,11 @@ export class Bucket {
     return true;
   }
 
+  /** Whether somebody may do anything more; nothing is counted. */
+  has(key: string): boolean {
+    return this.now() >= this.until || (this.spent.get(key) ?? 0) < this.limit;
+  }
+
   /** Seconds until all begins anew. */
   get seconds(): number {
     return Math.max(1, Math.ceil((this.until - this.now()) / 1000));

@@ -18,7 +18,7 @@ let pool: Pool;
 beforeAll(async () => {
   server = await testServer();
   db = await openDatabase(server.config.dataDir);
-  pool = new Pool(server.config.workerFile, 1, 1, 512);
+  pool = new Pool(server.config.workerFile, 1, 512);
   // The demo's courses take their time, and are not what is asked about.
   await db('listings').update({ read_hash: db.ref('hash') });
 });

@@ -8,11 +8,19 @@ import type { CourseRow } from './db/rows';
 import { HttpError } from './http';
 
 const MB = 1024 * 1024;
+/** By how much more an address may try to sign in than under one name. */
+const SIGN_INS = 6;
 /** Time for which what the disk has free is taken to be so, ms. */
 const DISK_KNOWN = 2000;
 
 /** Whoever a request comes from, as far as its address tells; of IPv6 the network. */
 export const addressOf = (req: Request): string => ipKeyGenerator(req.ip ?? '');
+
+/** Who asks for work. */
+export const partyOf = <Maker extends string | undefined>(req: Request, maker: Maker) => ({
+  address: addressOf(req),
+  maker,
+});
 
 const tooMany = (bucket: Bucket, code: string, message: string): HttpError =>
   new HttpError(429, code, message, {}, { 'Retry-After': String(bucket.seconds) });
@@ -20,6 +28,7 @@ const tooMany = (bucket: Bucket, code: string, message: string): HttpError =>
 /** What anybody may do, send and keep. */
 export class Limits {
   private readonly signIns: Bucket;
+  private readonly allSignIns: Bucket;
   private readonly attempts: Bucket;
   private readonly makers: Bucket;
   private readonly bytes: Bucket;
@@ -28,14 +37,19 @@ export class Limits {
 
   constructor(private readonly config: Config) {
     this.signIns = new Bucket(config.signInsPerMinute, 60_000);
+    this.allSignIns = new Bucket(SIGN_INS * config.signInsPerMinute, 60_000);
     this.attempts = new Bucket(config.attemptsPerMinute, 60_000);
     this.makers = new Bucket(config.makersPerHour, 3_600_000);
     this.bytes = new Bucket(config.addressMegabytes * MB, 86_400_000);
   }
 
-  /** @throws HttpError 429 after too many tries at a name from an address */
+  /** @throws HttpError 429 after too many tries at a name, or at many names, from an address */
   signIn(req: Request, name: string): void {
-    if (this.signIns.take(`${addressOf(req)} ${name}`)) return;
+    const address = addressOf(req);
+    if (!this.allSignIns.take(address)) {
+      throw tooMany(this.allSignIns, 'too-many', 'Too many tries to sign in; wait a minute.');
+    }
+    if (this.signIns.take(`${address} ${name}`)) return;
     throw tooMany(this.signIns, 'too-many', 'Too many tries at this name; wait a minute.');
   }
 
@@ -47,12 +61,17 @@ export class Limits {
 
   /** @throws HttpError 429 when an address makes very many makers */
   newMaker(req: Request): void {
-    if (this.makers.take(addressOf(req))) return;
-    throw tooMany(
-      this.makers,
-      'too-many',
-      'Very many have begun here just now; come back in an hour.',
-    );
+    if (!this.makers.take(addressOf(req))) throw this.veryMany();
+  }
+
+  /** @throws HttpError 429 when an address has made so many makers that it may make none more */
+  mayBegin(req: Request): void {
+    if (!this.makers.has(addressOf(req))) throw this.veryMany();
+  }
+
+  private veryMany(): HttpError {
+    const words = 'Very many have begun here just now; come back in an hour.';
+    return tooMany(this.makers, 'too-many', words);
   }
 
   /** @throws HttpError 429 when an address has sent more in a day than anybody makes by hand */

@@ -6,9 +6,16 @@ const complaint = (message: string): string =>
     ? (/ - ([^-]*)$/.exec(message)?.[1] ?? 'a statement failed')
     : message;
 
+/** Whether something is an error, of whichever library's kind. */
+const isError = (value: unknown): value is Error =>
+  typeof value === 'object' &&
+  value !== null &&
+  typeof (value as Error).message === 'string' &&
+  typeof (value as Error).stack === 'string';
+
 /** An error without what it was done with: no values, no headers. */
 export function plainError(error: unknown): object {
-  if (!(error instanceof Error)) return { message: 'something that is no error was thrown' };
+  if (!isError(error)) return { message: 'something that is no error was thrown' };
   const { name, stack = '' } = error;
   const code = (error as { code?: unknown }).code;
   return {
@@ -22,6 +29,19 @@ export function plainError(error: unknown): object {
   };
 }
 
+/** What is told of a request and of its answer: neither cookies nor what was asked for. */
+export const plainSerializers = {
+  err: plainError,
+  error: plainError,
+  req: ({ id, method, url }: { id: unknown; method: string; url: string }) => ({
+    id,
+    method,
+    // What follows a question mark is nobody's business.
+    url: url.split('?')[0],
+  }),
+  res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+};
+
 /** The server's log: requests without cookies, errors without the values they were about. */
 export const createLogger = (level: string, to?: DestinationStream): Logger =>
   pino(
@@ -31,22 +51,12 @@ export const createLogger = (level: string, to?: DestinationStream): Logger =>
         // An error given by itself would have its words told beside what is told of it.
         logMethod(args, method) {
           const [first] = args as unknown[];
-          if (!(first instanceof Error)) return method.apply(this, args);
+          if (!isError(first)) return method.apply(this, args);
           const [error, words] = args as unknown as [Error, string?];
           return method.apply(this, [{ err: error }, words ?? complaint(error.message)]);
         },
       },
-      serializers: {
-        err: plainError,
-        error: plainError,
-        req: ({ id, method, url }: { id: unknown; method: string; url: string }) => ({
-          id,
-          method,
-          // What follows a question mark is nobody's business.
-          url: url.split('?')[0],
-        }),
-        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
-      },
+      serializers: plainSerializers,
     },
     to ?? pino.destination(1),
   );

@@ -1,7 +1,8 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Knex } from 'knex';
-import type { Logger } from 'pino';
+import type { DestinationStream, Logger } from 'pino';
+import type { Context } from './api/context';
 import { createApp } from './app';
 import type { Config } from './config';
 import { openDatabase } from './db/open';
@@ -10,7 +11,9 @@ import { sweep } from './db/sweep';
 import { Limits } from './limits';
 import { createLogger } from './log';
 import { readOneDifficulty } from './care/readDifficulties';
+import { Lane, Lanes } from './threads/lane';
 import { Pool } from './threads/pool';
+import { Turns } from './threads/turns';
 import { Verifier } from './threads/verifier';
 
 /** A server that listens. */
@@ -27,7 +30,7 @@ const [READ_REST, READ_EVERY] = [500, 5000];
 /** Has the difficulty of published courses be read, on a thread of its own, while nothing waits for it. */
 function beginReading(db: Knex, config: Config, logger: Logger): { end: () => Promise<void> } {
   const { workerFile, verifyMegabytes, difficultyTries } = config;
-  const pool = new Pool(workerFile, 1, 1, verifyMegabytes);
+  const pool = new Pool(workerFile, 1, verifyMegabytes);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let isOver = false;
   const next = (ms: number) => {
@@ -51,18 +54,48 @@ function beginReading(db: Knex, config: Config, logger: Logger): { end: () => Pr
   };
 }
 
-/** Opens the database, lays in the demo where it is empty, and listens. */
-export async function serve(config: Config): Promise<Running> {
-  const logger = createLogger(config.logLevel);
+/** What one party may have of a kind of work: of what it is worked on at a time, waiting, and seconds a minute. */
+const SHARE = { ofParty: 8, seconds: 30 };
+/** How long what is short may take, and what is taken in or drawn at all, ms. */
+const [SHORT, TAKEN_IN, DRAWN] = [1000, 6000, 15_000];
+/** By how much longer a thread is let work than it is told to, ms. */
+const GRACE = 2000;
+/** Passphrases that are worked out at a time: each takes 128 MB. */
+const PASSPHRASES = 2;
+
+/** Threads for each kind of work, and the turns it takes: no kind waits for another, nor the short for the long. */
+function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds }: Config) {
+  const lane = (threads: number, budget: number) =>
+    new Lane(
+      new Pool(workerFile, threads, verifyMegabytes),
+      new Turns({ atOnce: Math.max(1, threads), waiting: queue, ...SHARE }),
+      budget,
+    );
+  return {
+    intake: new Lanes(lane(1, SHORT), lane(1, TAKEN_IN)),
+    pictures: lane(1, DRAWN),
+    // These end by themselves; their threads are ended where they do not.
+    replays: new Lanes(lane(1, SHORT + GRACE), lane(workers, 1000 * verifySeconds + GRACE)),
+    passphrases: new Turns({ atOnce: PASSPHRASES, waiting: queue, ofParty: 4, seconds: 20 }),
+  };
+}
+
+/**
+ * Opens the database, lays in the demo where it is empty, and listens.
+ * @param config what it is started with
+ * @param log where its log goes; on standard output where nothing is said
+ */
+export async function serve(config: Config, log?: DestinationStream): Promise<Running> {
+  const logger = createLogger(config.logLevel, log);
   const db = await openDatabase(config.dataDir);
   await seedDemo(db);
   await sweep(db);
-  const { workerFile, workers, queue, verifyMegabytes } = config;
-  // Replaying runs takes long; what is taken in and drawn does not wait for it.
-  const pool = new Pool(workerFile, 1, 4 * queue, verifyMegabytes);
-  const replays = new Pool(workerFile, workers, queue, verifyMegabytes);
-  const verifier = new Verifier(replays, config.verifySeconds);
-  const app = createApp({ db, config, limits: new Limits(config), pool, verifier }, logger);
+  const work = threadsOf(config);
+  const { intake, pictures, replays, passphrases } = work;
+  const verifier = new Verifier(replays, SHORT, 1000 * config.verifySeconds);
+  const limits = new Limits(config);
+  const context: Context = { db, config, limits, intake, pictures, passphrases, verifier };
+  const app = createApp(context, logger);
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(config.port, (error) =>
       error ? reject(error) : resolve(listening),
@@ -80,7 +113,7 @@ export async function serve(config: Config): Promise<Running> {
       await reading?.end();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await Promise.all([pool.close(), replays.close()]);
+      await Promise.all([intake, pictures, replays].map((lane) => lane.close()));
       await db.destroy();
     },
   };

@@ -117,7 +117,7 @@ test('publishing asks for a proof of the course as it is', async () => {
 
   // Runs on what is published go on counting; after it is published anew, older ones do not fit.
   const player = somebody();
-  expect((await player.play(slug, runRight(course), 'Orla')).status).toBe(201);
+  expect((await player.play(slug, runRight(course, 3), 'Orla')).status).toBe(201);
   await isla.ask('POST', `/courses/${id}/proof`, { run: runRight(moved) });
   await isla.ask('POST', `/courses/${id}/publish`);
   const late = await player.play(slug, runRight(course, 5));
@@ -143,7 +143,10 @@ test('what is its maker’s alone is not published, and does not make what is ou
 
 test('the server alone decides the time of a run', async () => {
   const player = somebody();
-  const [{ run: honest }] = DEMO_RUNS['salt-pan-hop'];
+  const [{ run: makers }] = DEMO_RUNS['salt-pan-hop'];
+  // Near the goal a little to the side: a run of one's own, as fast as the maker's.
+  const [ticks, , z, jump] = makers.inputs.at(-1)!;
+  const honest: Run = { ...makers, inputs: [...makers.inputs.slice(0, -1), [ticks, 1, z, jump]] };
   const sent = await player.play('salt-pan-hop', { ...honest, claim: 1.5 }, 'Wren');
   expect(sent.body.time).toBe(honest.claim);
   const { best } = (await player.ask('GET', '/published/salt-pan-hop')).body;
@@ -207,15 +210,13 @@ test('too many runs at once are turned away with a time to come back', async () 
   try {
     const [{ run }] = DEMO_RUNS['low-tide-steps'];
     const players = Array.from({ length: 12 }, () => new Somebody(busy.running.port));
-    const answers = await Promise.all(
-      players.map((p, i) =>
-        p.play('low-tide-steps', { ...run, inputs: [...run.inputs, [1 + i, 0, 0, 0]] }),
-      ),
-    );
+    const answers = await Promise.all(players.map((p) => p.play('low-tide-steps', run)));
     const away = answers.filter(({ status }) => status === 503);
     expect(away.length).toBeGreaterThan(0);
     expect(away[0].headers.get('retry-after')).toBe('5');
-    expect(answers.filter(({ status }) => status === 201).length).toBe(12 - away.length);
+    // It is the run of a maker of the demo, whoever sends it.
+    const told = answers.filter(({ body }) => body.error?.code === 'same-run');
+    expect(told.length).toBe(12 - away.length);
   } finally {
     await busy.remove();
   }

@@ -26,6 +26,17 @@ export const extent = v.pipe(
 export const triple = <T extends typeof coordinate | typeof angle | typeof extent>(item: T) =>
   v.strictTuple([item, item, item], 'is not a list of three numbers');
 export const planPoint = v.strictTuple([coordinate, coordinate], 'is not a list of two numbers');
+/**
+ * A list of at most so many: counted before any of its items is looked at, so that a list too long costs nothing.
+ * @param item what each is
+ * @param most how many there may be
+ * @param words what is said of more
+ */
+export const boundedList = <Item extends v.GenericSchema>(
+  item: Item,
+  most: number,
+  words = `has more than ${most}`,
+) => v.pipe(v.array(v.unknown(), 'is not a list'), v.maxLength(most, words), v.array(item));
 export const text = (most: number) =>
   v.pipe(v.string('is not text'), v.maxLength(most, `is longer than ${most} characters`));
 export const identifier = v.pipe(

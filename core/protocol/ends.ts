@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { boundedList } from '../course';
 
 /** Metres to which it is told where tries end, and most places one try tells of. */
 export const END_STEP = 2;
@@ -12,7 +13,7 @@ const Place = v.strictTuple([
 
 /** Where something put an end to a try: it fell, was hit, or was left. */
 export const EndsBody = v.object({
-  ends: v.pipe(v.array(Place), v.maxLength(MOST_ENDS, `has more than ${MOST_ENDS} places`)),
+  ends: boundedList(Place, MOST_ENDS, `has more than ${MOST_ENDS} places`),
 });
 
 /** The places where tries end on a course as it is published, m, and how many at each. */

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { COURSE_KINDS, CourseName, RUNNERS } from '../course';
+import { boundedList, COURSE_KINDS, CourseName, RUNNERS } from '../course';
 
 /** Most courses of a series. */
 export const MOST_IN_SERIES = 100;
@@ -18,8 +18,11 @@ export const SeriesBody = v.object({
   sitting: v.optional(v.boolean(), false),
   /** Their links' names. */
   courses: v.pipe(
-    v.array(v.pipe(v.string(), v.minLength(1), v.maxLength(100))),
-    v.maxLength(MOST_IN_SERIES, `A series has at most ${MOST_IN_SERIES} courses.`),
+    boundedList(
+      v.pipe(v.string(), v.minLength(1), v.maxLength(100)),
+      MOST_IN_SERIES,
+      `A series has at most ${MOST_IN_SERIES} courses.`,
+    ),
     v.check((slugs) => new Set(slugs).size === slugs.length, 'A course is in it twice.'),
   ),
 });

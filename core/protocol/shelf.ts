@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { SEEN } from '../course';
+import { boundedList, SEEN } from '../course';
 
 /** Most tags of a course. */
 export const MOST_TAGS = 8;
@@ -20,8 +20,7 @@ export const TagName = Word(24, 'tag');
 export const ShelfBody = v.object({
   folder: v.nullable(FolderName),
   tags: v.pipe(
-    v.array(TagName),
-    v.maxLength(MOST_TAGS, `A course has at most ${MOST_TAGS} tags.`),
+    boundedList(TagName, MOST_TAGS, `A course has at most ${MOST_TAGS} tags.`),
     // Written twice it is one.
     v.transform((tags) => [...new Set(tags)]),
   ),

@@ -77,6 +77,7 @@ export {
   posesAlong,
   type PoseLookup,
   ranksBefore,
+  normalRun,
   Recorder,
   replay,
   type ReplayOptions,

@@ -2,11 +2,12 @@ import { Router, type Request } from 'express';
 import { DevicesAnswer, DoneAnswer, LeaveBody, type DeviceKind } from '@/core/protocol';
 import type { MakerRow, SessionRow } from '../db/rows';
 import { clearRecordings } from '../db/sweep';
-import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../http';
 import { sendAll } from './allData';
 import type { Context } from './context';
-import { matchesPassphrase } from './passphrase';
-import { endOtherSessions, endSession, requireMaker, sessionOf } from './session';
+import { inTurn, matchesPassphrase } from './passphrase';
+import { known, endOtherSessions, endSession, requireMaker, sessionOf } from './session';
 
 /** Letters of a session's digest by which it is named: enough for one maker's, and no way in. */
 const ID_LENGTH = 16;
@@ -57,6 +58,7 @@ export function account(context: Context): Router {
     })
     .delete(
       '/me',
+      known(context),
       readJson,
       handler({ body: LeaveBody, answer: DoneAnswer }, async ({ passphrase }, req, res) => {
         const maker = await requireMaker(context, req);
@@ -72,13 +74,14 @@ export function account(context: Context): Router {
 
 /** @throws HttpError 401 unless the passphrase is the maker's, where there is one */
 async function refuseOthers(
-  { limits }: Context,
+  context: Context,
   req: Request,
   maker: MakerRow,
   passphrase = '',
 ): Promise<void> {
-  if (maker.passphrase === null) return;
-  limits.signIn(req, maker.name_key ?? maker.id);
-  if (await matchesPassphrase(passphrase, maker.passphrase)) return;
+  const { passphrase: stored } = maker;
+  if (stored === null) return;
+  context.limits.signIn(req, maker.name_key ?? maker.id);
+  if (await inTurn(context, req, () => matchesPassphrase(passphrase, stored))) return;
   throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
 }

@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
 import type { Config } from '../config';
 import type { Limits } from '../limits';
-import type { Pool } from '../threads/pool';
+import type { Lane, Lanes } from '../threads/lane';
+import type { Turns } from '../threads/turns';
 import type { Verifier } from '../threads/verifier';
 
 /** What every resource works with. */
@@ -9,7 +10,10 @@ export interface Context {
   readonly db: Knex;
   readonly config: Config;
   readonly limits: Limits;
-  /** Threads for what is taken in and drawn. */
-  readonly pool: Pool;
+  /** Threads for what is taken in, and others for what is drawn and published: neither waits for the other. */
+  readonly intake: Lanes;
+  readonly pictures: Lane;
+  /** Turns at working out what a passphrase comes to. */
+  readonly passphrases: Turns;
   readonly verifier: Verifier;
 }

@@ -9,21 +9,14 @@ import {
   type SavedAnswer,
 } from '@/core/protocol';
 import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
-import {
-  handler,
-  HttpError,
-  NoBody,
-  readJson,
-  readText,
-  sendJson,
-  sendPicture,
-  textOf,
-} from '../http';
+import { readDocument, readJson, textOf } from '../bodies';
+import { handler, HttpError, NoBody, sendJson, sendPicture } from '../http';
+import { partyOf } from '../limits';
 import type { TakenCourse } from '../threads/intake';
 import { taken } from '../threads/pool';
 import type { Context } from './context';
 import { LISTED, ownCourse, type Listed, withPublished } from './owned';
-import { makerOf, makerOrNew, newId } from './session';
+import { known, knownOrNew, makerOf, makerOrNew, newId } from './session';
 import { keepVersion } from './versions';
 
 /** Most courses a list tells of. */
@@ -49,14 +42,15 @@ export function courses(context: Context): Router {
         return { courses: rows.map(listed) };
       }),
     )
-    .post('/courses', readText, (req, res) => keepNew(context, req, res))
+    .post('/courses', knownOrNew(context), readDocument, (req, res) => keepNew(context, req, res))
     .get('/courses/:id', async (req, res) => {
       sendCourse(res, await ownCourse(context, req, 'document', 'proof'));
     })
-    .put('/courses/:id', readText, (req, res) => save(context, req, res))
+    .put('/courses/:id', known(context), readDocument, (req, res) => save(context, req, res))
     .get('/courses/:id/picture', (req, res) => picture(context, req, res))
     .put(
       '/courses/:id/shelf',
+      known(context),
       readJson,
       handler({ body: ShelfBody, answer: DoneAnswer }, async ({ folder, tags }, req) => {
         const { id } = await ownCourse(context, req);
@@ -76,12 +70,22 @@ export function courses(context: Context): Router {
     );
 }
 
+/** Reads the course that a request brings; short ones do not wait for long ones. */
+async function takeIn(context: Context, req: Request): Promise<TakenCourse> {
+  const text = textOf(req);
+  context.limits.sent(req, text.length);
+  const party = partyOf(req, (await makerOf(context, req))?.id);
+  return taken(await context.intake.run(party, 'takeCourse', text, text.length / READ_RATE));
+}
+
+/** Characters of a document that are read in a ms, as it is taken to be beforehand. */
+const READ_RATE = 1000;
+
 /** Keeps a course as a new one of the maker's. */
 async function keepNew(context: Context, req: Request, res: Response): Promise<void> {
-  const { db, limits, pool } = context;
+  const { db, limits } = context;
   await limits.room();
-  limits.sent(req, textOf(req).length);
-  const course = taken(await pool.run('takeCourse', textOf(req)));
+  const course = await takeIn(context, req);
   const maker = await makerOrNew(context, req, res);
   if (course.copyOf !== null) await checkCopying(db, course.copyOf, maker.id);
   await limits.anotherCourse(db, maker.id);
@@ -166,12 +170,11 @@ const stale = (revision: number, document: string) =>
  * @throws HttpError 409 with the course as it is where that was saved from elsewhere
  */
 async function save(context: Context, req: Request, res: Response): Promise<void> {
-  const { db, limits, pool } = context;
+  const { db, limits } = context;
   await limits.room();
-  limits.sent(req, textOf(req).length);
   // Whose it is comes first: nobody else's document is worth reading.
   const { id, maker } = await ownCourse(context, req);
-  const course = taken(await pool.run('takeCourse', textOf(req)));
+  const course = await takeIn(context, req);
   await limits.keep(db, maker, course.bytes, id);
   const { revision } = course;
   const now = Date.now();
@@ -196,16 +199,22 @@ async function save(context: Context, req: Request, res: Response): Promise<void
 
 /** Sends a course's picture, drawn when it is first asked for. */
 async function picture(context: Context, req: Request, res: Response): Promise<void> {
-  const { db, pool } = context;
-  const { id, document, picture: known } = await ownCourse(context, req, 'document', 'picture');
-  if (known !== null) return sendPicture(res, known, false);
-  const { svg, length } = await pool.run('drawDocument', document);
+  const { db, pictures } = context;
+  const {
+    id,
+    maker,
+    document,
+    picture: drawn,
+  } = await ownCourse(context, req, 'document', 'picture');
+  if (drawn !== null) return sendPicture(res, drawn, false);
+  const party = partyOf(req, maker);
+  const { svg, length } = await pictures.run(party, 'drawDocument', document);
   await db.transaction(async (trx) => {
     // Unless it was saved anew in the meantime.
-    const drawn = await trx<BodyRow>('bodies')
+    const kept = await trx<BodyRow>('bodies')
       .where({ course: id, document })
       .update({ picture: svg });
-    if (drawn > 0) await trx<CourseRow>('courses').where({ id }).update({ length });
+    if (kept > 0) await trx<CourseRow>('courses').where({ id }).update({ length });
   });
   sendPicture(res, svg, false);
 }

@@ -1,10 +1,11 @@
 import { Router } from 'express';
 import { DoneAnswer, END_STEP, EndsAnswer, EndsBody } from '@/core/protocol';
 import type { AttemptRow } from '../db/rows';
-import { handler, NoBody, notFound, param, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
 import { findPublished } from './found';
-import { requireMaker } from './session';
+import { known, requireMaker } from './session';
 
 /** Most places that are kept of an edition: of more, those that are known already are counted. */
 const MOST_PLACES = 1000;
@@ -37,6 +38,7 @@ export function ends(context: Context): Router {
     )
     .put(
       '/published/:slug/attempts/:attempt/ends',
+      known(context),
       readJson,
       handler({ body: EndsBody, answer: DoneAnswer }, async ({ ends: told }, req) => {
         await limits.room();

@@ -12,11 +12,12 @@ import {
   type EXPLORE_ORDERS,
 } from '@/core/protocol';
 import type { LikeRow, ListingRow, MakerRow } from '../db/rows';
-import { handler, HttpError, NoBody, param, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, HttpError, NoBody, param } from '../http';
 import { nameKey } from '../names';
 import type { Context } from './context';
 import { findPublished } from './found';
-import { makerOf, makerOrNew } from './session';
+import { knownOrNew, makerOf, makerOrNew } from './session';
 
 /** Courses an answer tells of. */
 const PAGE = 24;
@@ -57,6 +58,7 @@ export function explore(context: Context): Router {
     )
     .put(
       '/published/:slug/like',
+      knownOrNew(context),
       readJson,
       handler({ body: LikeBody, answer: LikeAnswer }, async ({ liked }, req, res) => {
         await limits.room();

@@ -1,27 +1,25 @@
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { DoneAnswer, KitsAnswer } from '@/core/protocol';
 import type { KitRow } from '../db/rows';
-import {
-  handler,
-  HttpError,
-  NoBody,
-  notFound,
-  param,
-  readText,
-  sendJson,
-  sendPicture,
-  textOf,
-} from '../http';
+import { readDocument, textOf } from '../bodies';
+import { handler, HttpError, NoBody, notFound, param, sendJson, sendPicture } from '../http';
+import { partyOf } from '../limits';
 import { taken } from '../threads/pool';
 import type { Context } from './context';
-import { makerOf, makerOrNew, newId, requireMaker } from './session';
+import { known, knownOrNew, makerOf, makerOrNew, newId, requireMaker } from './session';
 
 /** Most assemblies a maker keeps. */
 const MOST_KITS = 300;
 
 /** A maker's kit: assemblies to be laid in any course. */
 export function kits(context: Context): Router {
-  const { db, limits, pool } = context;
+  const { db, limits, intake, pictures } = context;
+  const takeIn = async (req: Request) => {
+    const text = textOf(req);
+    limits.sent(req, text.length);
+    const party = partyOf(req, (await makerOf(context, req))?.id);
+    return taken(await intake.run(party, 'takeKit', text, text.length / 1000));
+  };
   const own = async (req: Parameters<typeof requireMaker>[1]) => {
     const { id: maker } = await requireMaker(context, req);
     const row = await db<KitRow>('kits')
@@ -44,10 +42,9 @@ export function kits(context: Context): Router {
         };
       }),
     )
-    .post('/kits', readText, async (req, res) => {
+    .post('/kits', knownOrNew(context), readDocument, async (req, res) => {
       await limits.room();
-      limits.sent(req, textOf(req).length);
-      const kit = taken(await pool.run('takeKit', textOf(req)));
+      const kit = await takeIn(req);
       const { id: maker } = await makerOrNew(context, req, res);
       const [{ count }] = await db<KitRow>('kits').where({ maker }).count({ count: '*' });
       if (Number(count) >= MOST_KITS) {
@@ -64,11 +61,10 @@ export function kits(context: Context): Router {
       sendKit(res, row);
     })
     .get('/kits/:id', async (req, res) => sendKit(res, await own(req)))
-    .put('/kits/:id', readText, async (req, res) => {
+    .put('/kits/:id', known(context), readDocument, async (req, res) => {
       await limits.room();
-      limits.sent(req, textOf(req).length);
       const { id, maker } = await own(req);
-      const kit = taken(await pool.run('takeKit', textOf(req)));
+      const kit = await takeIn(req);
       await limits.keep(db, maker, kit.bytes, id);
       await db<KitRow>('kits')
         .where({ id })
@@ -76,8 +72,8 @@ export function kits(context: Context): Router {
       sendKit(res, { id, document: kit.document });
     })
     .get('/kits/:id/picture', async (req, res) => {
-      const { id, document, changed, picture } = await own(req);
-      const svg = picture ?? (await pool.run('drawKit', document));
+      const { id, maker, document, changed, picture } = await own(req);
+      const svg = picture ?? (await pictures.run(partyOf(req, maker), 'drawKit', document));
       if (picture === null)
         await db<KitRow>('kits').where({ id, changed }).update({ picture: svg });
       sendPicture(res, svg, false);

@@ -2,11 +2,12 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import { FollowAnswer, FollowBody, MakerPageAnswer } from '@/core/protocol';
 import type { FollowRow, ListingRow, MakerRow } from '../db/rows';
-import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../http';
 import { nameKey } from '../names';
 import type { Context } from './context';
 import { seriesOf } from './series';
-import { makerOf, makerOrNew } from './session';
+import { knownOrNew, makerOf, makerOrNew } from './session';
 
 /** The pages of those who have a name, and who follows them. */
 export function makerPages(context: Context): Router {
@@ -38,6 +39,7 @@ export function makerPages(context: Context): Router {
     )
     .put(
       '/makers/:name/follow',
+      knownOrNew(context),
       readJson,
       handler({ body: FollowBody, answer: FollowAnswer }, async ({ followed }, req, res) => {
         await limits.room();

@@ -2,11 +2,13 @@ import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { ClaimBody, DoneAnswer, MakerAnswer, SignInBody, UNNAMED } from '@/core/protocol';
 import type { CourseRow, KeepRow, KitRow, MakerRow, NoteRow, RunRow, SeriesRow } from '../db/rows';
-import { handler, HttpError, NoBody, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, HttpError, NoBody } from '../http';
 import { nameKey, refuseReserved } from '../names';
 import type { Context } from './context';
-import { digestPassphrase, matchesPassphrase } from './passphrase';
+import { digestPassphrase, inTurn, matchesPassphrase } from './passphrase';
 import {
+  knownOrNew,
   beginSession,
   endOtherSessions,
   endSession,
@@ -32,6 +34,7 @@ export function makers(context: Context): Router {
     )
     .put(
       '/me',
+      knownOrNew(context),
       readJson,
       handler({ body: ClaimBody, answer: MakerAnswer }, async (body, req, res) => {
         const { name, passphrase, old } = body;
@@ -39,11 +42,13 @@ export function makers(context: Context): Router {
         const maker = await makerOrNew(context, req, res);
         if (maker.passphrase !== null) {
           limits.signIn(req, maker.name_key ?? maker.id);
-          if (!(await matchesPassphrase(old ?? '', maker.passphrase))) {
+          const { passphrase: stored } = maker;
+          if (!(await inTurn(context, req, () => matchesPassphrase(old ?? '', stored)))) {
             throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
           }
         }
-        await claim(db, maker.id, name, await digestPassphrase(passphrase));
+        const digest = await inTurn(context, req, () => digestPassphrase(passphrase));
+        await claim(db, maker.id, name, digest);
         if (maker.passphrase !== null) await endOtherSessions(context, req, maker.id);
         return { known: true, name };
       }),
@@ -56,7 +61,8 @@ export function makers(context: Context): Router {
         limits.signIn(req, key);
         const maker = await db<MakerRow>('makers').where('name_key', key).first();
         // A name nobody has, or that has no passphrase, costs as much time as a wrong passphrase.
-        const fits = await matchesPassphrase(body.passphrase, maker?.passphrase ?? null);
+        const stored = maker?.passphrase ?? null;
+        const fits = await inTurn(context, req, () => matchesPassphrase(body.passphrase, stored));
         if (!maker || !fits) throw noMatch();
         await bringAlong(context, req, maker.id);
         await beginSession(context, req, res, maker.id);

@@ -1,11 +1,12 @@
 import { Router, type Request } from 'express';
 import { DoneAnswer, MOST_NOTES, NoteBody, NotesAnswer, UNNAMED } from '@/core/protocol';
 import type { CourseRow, NoteRow, PublishedRow } from '../db/rows';
-import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { ownCourse } from './owned';
-import { makerOrNew } from './session';
+import { knownOrNew, makerOrNew } from './session';
 
 /** Most notes that are told of at once. */
 const SHOWN = 200;
@@ -22,6 +23,7 @@ export function notes(context: Context): Router {
   return Router()
     .post(
       '/published/:slug/notes',
+      knownOrNew(context),
       readJson,
       handler({ body: NoteBody, answer: DoneAnswer }, async ({ words }, req, res) => {
         await limits.room();

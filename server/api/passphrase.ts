@@ -1,10 +1,11 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import type { Request } from 'express';
+import { partyOf } from '../limits';
+import type { Context } from './context';
 
 /** Strength of scrypt (Percival, 2009): 2 to this many steps, blocks of 1 KiB, one after the other. */
 const [STEPS, BLOCK, LANES] = [17, 8, 1];
 const LENGTH = 32;
-/** Most digests made at a time: each takes 128 MB. */
-const AT_ONCE = 2;
 
 /** What a digest was made with, and the digest. */
 interface Stored {
@@ -15,26 +16,28 @@ interface Stored {
   readonly digest: Buffer;
 }
 
-let running = 0;
-const waiting: (() => void)[] = [];
-
-/** The derived key, when its turn comes. */
-async function derive(passphrase: string, { steps, block, lanes, salt }: Omit<Stored, 'digest'>) {
-  if (running >= AT_ONCE) await new Promise<void>((go) => waiting.push(go));
-  else running++;
-  try {
-    const cost = { N: 2 ** steps, r: block, p: lanes, maxmem: 2 ** (steps + 8) * block };
-    return await new Promise<Buffer>((resolve, reject) =>
-      scrypt(passphrase.normalize('NFKC'), salt, LENGTH, cost, (error, key) =>
-        error ? reject(error) : resolve(key),
-      ),
-    );
-  } finally {
-    const next = waiting.shift();
-    if (next) next();
-    else running--;
-  }
+/** The derived key: much work, which takes 128 MB; see `inTurn`. */
+function derive(passphrase: string, { steps, block, lanes, salt }: Omit<Stored, 'digest'>) {
+  const cost = { N: 2 ** steps, r: block, p: lanes, maxmem: 2 ** (steps + 8) * block };
+  return new Promise<Buffer>((resolve, reject) =>
+    scrypt(passphrase.normalize('NFKC'), salt, LENGTH, cost, (error, key) =>
+      error ? reject(error) : resolve(key),
+    ),
+  );
 }
+
+/** How long a digest is taken to be worked on, ms. */
+const USUAL = 400;
+
+/**
+ * Works out what a passphrase comes to when its turn comes: whoever tries many waits, and nobody waits for them.
+ * @param context what the server works with
+ * @param req who asks
+ * @param work what is worked out
+ * @throws HttpError 429 or 503 as `Turns.take`
+ */
+export const inTurn = <T>(context: Context, req: Request, work: () => Promise<T>): Promise<T> =>
+  context.passphrases.take(partyOf(req, undefined), USUAL, work);
 
 /** A salted digest of a passphrase, with what it was made with: `scrypt:17:8:1:salt:digest`. */
 export async function digestPassphrase(passphrase: string): Promise<string> {

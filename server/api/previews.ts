@@ -4,6 +4,7 @@ import { KIND_WORDS, type CourseKind } from '@/core/course';
 import type { ListingRow, PreviewRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { param } from '../http';
+import { partyOf } from '../limits';
 import type { Context } from './context';
 import { findPublished } from './found';
 
@@ -29,7 +30,7 @@ export async function previewOf(db: Knex, slug: string): Promise<Preview> {
 }
 
 /** Pictures that links are shown with, drawn when one is first asked for and kept until something of it changes. */
-export function previews({ db, pool }: Context): Router {
+export function previews({ db, pictures }: Context): Router {
   return Router().get('/published/:slug/preview.png', async (req, res) => {
     const slug = param(req, 'slug');
     const { name, words, version } = await previewOf(db, slug);
@@ -37,7 +38,9 @@ export function previews({ db, pool }: Context): Router {
     let png = known?.png;
     if (!png) {
       const { document } = await findPublished(db, slug, ['document']);
-      png = Buffer.from(await pool.run('drawPreview', { document, name, words }));
+      png = Buffer.from(
+        await pictures.run(partyOf(req, undefined), 'drawPreview', { document, name, words }),
+      );
       const row = { slug, shown: version, png };
       await db<PreviewRow>('previews').insert(row).onConflict('slug').merge();
     }

@@ -2,33 +2,31 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import type { CourseKind } from '@/core/course';
 import { slugOf } from '@/core/formats';
-import {
-  DoneAnswer,
-  ProofAnswer,
-  PublishAnswer,
-  RunBody,
-  ShownBody,
-  UNNAMED,
-} from '@/core/protocol';
-import { ranksBefore } from '@/core/run';
+import { DoneAnswer, ProofAnswer, PublishAnswer, ShownBody, UNNAMED } from '@/core/protocol';
+import { normalRun, ranksBefore } from '@/core/run';
 import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { noteEdition } from './editions';
-import { handler, HttpError, NoBody, notFound, readJson } from '../http';
+import { readJson, readRunText } from '../bodies';
+import { handler, HttpError, NoBody, notFound } from '../http';
+import { partyOf } from '../limits';
 import type { Context } from './context';
 import { type Listed, ownCourse } from './owned';
-import { newId } from './session';
+import { sentRun } from './sentRun';
+import { known, newId } from './session';
 
 /** That a maker's course can be finished, and its publishing. */
 export function proofs(context: Context): Router {
-  const { db, limits, pool, verifier } = context;
+  const { db, limits, pictures, verifier } = context;
   return Router()
     .post(
       '/courses/:id/proof',
-      readJson,
-      handler({ body: RunBody, answer: ProofAnswer }, async ({ run }, req, res) => {
+      known(context),
+      readRunText,
+      handler({ body: NoBody, answer: ProofAnswer }, async (_, req, res) => {
         await limits.room();
+        const { run } = await sentRun(context, req, 'proof');
         const row = await ownCourse(context, req, 'document');
-        const result = await verifier.verify(row.maker, row.document, run, res);
+        const result = await verifier.verify(partyOf(req, row.maker), row.document, run, res);
         const kept =
           row.proof_hash === row.hash && row.proof_time !== null
             ? { time: row.proof_time, strokes: row.proof_strokes ?? 0 }
@@ -41,7 +39,7 @@ export function proofs(context: Context): Router {
               proof_time: result.time,
               proof_strokes: result.strokes,
             });
-            const proof = JSON.stringify({ ...run, claim: result.time });
+            const proof = JSON.stringify({ ...normalRun(run, result.ticks), claim: result.time });
             await trx<BodyRow>('bodies').where('course', row.id).update({ proof });
           });
         }
@@ -60,13 +58,20 @@ export function proofs(context: Context): Router {
             'Finish the course as it now is, from its start and without help, before publishing it.',
           );
         }
-        const { document, svg, length, description } = await pool.run('showDocument', row.document);
+        const { document, svg, length, description } = await pictures.run(
+          partyOf(req, row.maker),
+          'showDocument',
+          row.document,
+        );
         const known = await db<PublishedRow>('published')
           .where('course', row.id)
           .first('slug', 'hash', 'document');
         const closed =
           known && known.hash !== row.hash
-            ? await pool.run('closeEdition', { before: known.document, document })
+            ? await pictures.run(partyOf(req, row.maker), 'closeEdition', {
+                before: known.document,
+                document,
+              })
             : null;
         const slug =
           known?.slug ?? `${slugOf(row.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
@@ -85,6 +90,7 @@ export function proofs(context: Context): Router {
     )
     .put(
       '/courses/:id/published',
+      known(context),
       readJson,
       handler({ body: ShownBody, answer: DoneAnswer }, async ({ shown }, req) => {
         const { id } = await ownCourse(context, req);

@@ -4,6 +4,7 @@ import type { LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { DEMO_MAKER } from '../db/seed';
 import { DemosAnswer, UNNAMED, type CourseListed } from '@/core/protocol';
 import { handler, NoBody, param, sendJson, sendPicture } from '../http';
+import { partyOf } from '../limits';
 import { bestTimes, spreadOf } from './boards';
 import type { Context } from './context';
 import { earlierEdition, editionsOf, type EditionRead } from './editions';
@@ -38,7 +39,7 @@ async function editionAsked(
 
 /** Published courses, for everyone. */
 export function published(context: Context): Router {
-  const { db, pool } = context;
+  const { db, pictures } = context;
   return Router()
     .get(
       '/demos',
@@ -84,7 +85,11 @@ export function published(context: Context): Router {
     .get('/published/:slug/picture', async (req, res) => {
       const row = await findPublished(db, param(req, 'slug'), ['document', 'picture', 'shown']);
       if (row.picture !== null) return sendPicture(res, row.picture, true);
-      const { svg: picture } = await pool.run('drawDocument', row.document);
+      const { svg: picture } = await pictures.run(
+        partyOf(req, undefined),
+        'drawDocument',
+        row.document,
+      );
       const { slug, shown } = row;
       await db<PublishedRow>('published').where({ slug, shown }).update({ picture });
       sendPicture(res, picture, true);

@@ -3,12 +3,15 @@ import { DoneAnswer, RecordingAnswer, RecordingsAnswer } from '@/core/protocol';
 import type { KeepRow, RecordingRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
+import { partyOf } from '../limits';
 import type { RecordingKind } from '../threads/recording';
 import type { Context } from './context';
-import { makerOf, makerOrNew, requireMaker } from './session';
+import { knownOrNew, makerOf, makerOrNew, requireMaker } from './session';
 
 /** Most bytes a recording may have. */
 const LIMIT = '15mb';
+/** Bytes of a recording that are looked at in a ms. */
+const READ_RATE = 20_000;
 /** Most recordings one maker keeps. */
 const MOST_RECORDINGS = 40;
 
@@ -33,6 +36,7 @@ export function recordings(context: Context): Router {
     )
     .post(
       '/recordings',
+      knownOrNew(context),
       express.raw({ type: () => true, limit: LIMIT }),
       handler({ body: NoBody, answer: RecordingAnswer }, async (data: unknown, req, res) => {
         const file = await keepRecording(context, data, req, res);
@@ -65,9 +69,12 @@ async function keepRecording(
   req: Request,
   res: Response,
 ): Promise<string> {
-  const { db, limits, pool } = context;
+  const { db, limits, intake } = context;
   await limits.room();
-  const kind = Buffer.isBuffer(data) ? await pool.run('kindOfRecording', data) : null;
+  const party = partyOf(req, (await makerOf(context, req))?.id);
+  const kind = Buffer.isBuffer(data)
+    ? await intake.run(party, 'kindOfRecording', data, data.length / READ_RATE)
+    : null;
   if (!Buffer.isBuffer(data) || !kind) {
     throw new HttpError(415, 'no-recording', 'That is no WAV, MP3 or OGG recording.');
   }

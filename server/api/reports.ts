@@ -1,10 +1,11 @@
 import { Router } from 'express';
 import { DoneAnswer, ReportBody } from '@/core/protocol';
 import type { CourseRow, ReportRow, RunRow } from '../db/rows';
-import { handler, NoBody, notFound, param, readJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
 import { findPublished } from './found';
-import { makerOrNew, requireMaker } from './session';
+import { knownOrNew, makerOrNew, requireMaker } from './session';
 
 /** What is wrong with what others see: told to whoever runs the server, or put right by the course's maker. */
 export function reports(context: Context): Router {
@@ -12,6 +13,7 @@ export function reports(context: Context): Router {
   return Router()
     .post(
       '/published/:slug/reports',
+      knownOrNew(context),
       readJson,
       handler({ body: ReportBody, answer: DoneAnswer }, async ({ words }, req, res) => {
         await limits.room();

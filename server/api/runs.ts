@@ -2,26 +2,31 @@ import { randomBytes } from 'node:crypto';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import type { CourseKind } from '@/core/course';
+import { TICKS_PER_SECOND } from '@/core/motion';
 import {
   AttemptAnswer,
   DoneAnswer,
   MAKERS_RUN,
   OpenRunBody,
   PlayerRunAnswer,
-  PlayerRunBody,
   ShownRunAnswer,
   UNNAMED,
 } from '@/core/protocol';
-import { ranksBefore, type Run, type Score } from '@/core/run';
+import { normalRun, ranksBefore, type Run, type Score } from '@/core/run';
 import type { AttemptRow, CourseRow, ListingRow, MakerRow, PublishedRow, RunRow } from '../db/rows';
 import { inputsDigest } from '../digest';
-import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
+import { readJson, readRunText } from '../bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../http';
+import { partyOf } from '../limits';
 import { nameKey, refuseReserved } from '../names';
 import { bestTimes, placeOf } from './boards';
 import type { Context } from './context';
 import { findPublished } from './found';
-import { makerOf, makerOrNew, newId, requireMaker } from './session';
+import { sentRun } from './sentRun';
+import { known, makerOf, makerOrNew, newId, requireMaker } from './session';
 
+/** Stretches from which on two people do not press the same by chance. */
+const UNLIKELY = 8;
 /** Most attempts at a course that one player may have begun and not sent. */
 const MOST_OPEN = 5;
 
@@ -89,10 +94,13 @@ export function runs(context: Context): Router {
     )
     .post(
       '/published/:slug/runs',
-      readJson,
-      handler({ body: PlayerRunBody, answer: PlayerRunAnswer }, async (body, req, res) => {
+      known(context),
+      readRunText,
+      handler({ body: NoBody, answer: PlayerRunAnswer }, async (_, req, res) => {
         await limits.room();
-        const { run, player, open = true } = body;
+        const body = await sentRun(context, req, 'player');
+        const { player, open = true } = body;
+        const run = normalRun(body.run);
         const found = await findPublished(db, param(req, 'slug'), ['document']);
         const { slug, hash } = found;
         const maker = await requireMaker(context, req);
@@ -110,21 +118,28 @@ export function runs(context: Context): Router {
         }
         if (attempt.inputs !== null) throw usedUp();
         if (run.course !== hash || attempt.hash !== hash) throw otherVersion();
-        await refuseCopies(db, { slug, hash, inputs }, maker.id);
         const name = maker.name ?? (await playersName(db, player));
-        const { time, strokes: made } = await verifier.verify(maker.id, found.document, run, res);
+        const party = partyOf(req, maker.id);
+        const replayed = await verifier.verify(party, found.document, run, res);
+        const { time, strokes: made, way } = replayed;
+        const played = normalRun(run, replayed.ticks);
+        const kept = inputsDigest(played);
         const { kind } = (await db<CourseRow>('courses').where('id', found.course).first('kind'))!;
         const score = { time, strokes: kind === 'strokes' ? made : 0 };
         await db.transaction(async (trx) => {
+          if (played.inputs.length >= UNLIKELY) {
+            await refuseCopies(trx, found, { inputs: kept, way }, maker.id);
+          }
           await trx<AttemptRow>('attempts')
             .where('id', attempt.id)
             .update({ inputs, ...score });
           await keepBest(trx, kind as CourseKind, {
-            ...{ slug, hash, maker: maker.id, player: name, player_key: nameKey(name), inputs },
+            ...{ slug, hash, maker: maker.id, player: name, player_key: nameKey(name) },
+            ...{ inputs: kept, way },
             ...score,
             attempt: attempt.id,
             open: open ? 1 : 0,
-            run: JSON.stringify({ ...run, claim: time }),
+            run: JSON.stringify({ ...played, claim: time }),
             made: Date.now(),
             stale: 0,
           });
@@ -138,6 +153,7 @@ export function runs(context: Context): Router {
     )
     .put(
       '/published/:slug/runs/own',
+      known(context),
       readJson,
       handler({ body: OpenRunBody, answer: DoneAnswer }, async ({ open }, req) => {
         const { slug, hash } = await findPublished(db, param(req, 'slug'));
@@ -210,15 +226,43 @@ async function attemptOf(
   return attempt;
 }
 
-/** @throws HttpError 409 when somebody else sent in the very same run */
+/**
+ * @param of the course it was run on
+ * @param run what was pressed, and the way that came of it: what is pressed without any effect makes no other run
+ * @throws HttpError 409 when somebody else sent in the very same run
+ */
 async function refuseCopies(
   db: Knex,
-  run: Pick<RunRow, 'slug' | 'hash' | 'inputs'>,
+  { slug, hash, course }: Pick<PublishedRow, 'slug' | 'hash' | 'course'>,
+  { inputs, way }: Pick<RunRow, 'inputs' | 'way'>,
   maker: string,
 ): Promise<void> {
-  const same = await db<RunRow>('runs').where(run).whereNot({ maker }).first('id');
-  if (!same) return;
+  const same = await db<RunRow>('runs')
+    .where({ slug, hash })
+    .whereNot({ maker })
+    .andWhere((either) => void either.where({ inputs }).orWhere({ way }))
+    .first('id');
+  if (!same && !(await isProof(db, { course, hash, inputs }, maker))) return;
   throw new HttpError(409, 'same-run', 'Somebody else has sent in this very run, press by press.');
+}
+
+/** Whether a run is the one by which somebody else proved the course: anybody may look at that. */
+async function isProof(
+  db: Knex,
+  { course, hash, inputs }: Pick<PublishedRow, 'course' | 'hash'> & Pick<RunRow, 'inputs'>,
+  maker: string,
+): Promise<boolean> {
+  const row = await db<CourseRow>('courses')
+    .join('bodies', 'bodies.course', 'courses.id')
+    .where({ 'courses.id': course, 'courses.proof_hash': hash })
+    .whereNot('courses.maker', maker)
+    .first<{ proof: string | null; proof_time: number } | undefined>(
+      'bodies.proof',
+      'courses.proof_time',
+    );
+  if (!row?.proof) return false;
+  const ticks = Math.ceil(row.proof_time * TICKS_PER_SECOND);
+  return inputsDigest(normalRun(JSON.parse(row.proof) as Run, ticks)) === inputs;
 }
 
 /**

@@ -13,11 +13,15 @@ import {
 } from '@/core/protocol';
 import { slugOf } from '@/core/formats';
 import type { MakerRow, SeriesCourseRow, SeriesRow } from '../db/rows';
-import { handler, HttpError, NoBody, notFound, param, readJson } from '../http';
+import { jsonUpTo } from '../bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
-import { makerOf, makerOrNew, newId, requireMaker } from './session';
+import { known, knownOrNew, makerOf, makerOrNew, newId, requireMaker } from './session';
 
 /** Published courses in an order, to be run one after the other. */
+/** A hundred links, and words about them. */
+const readSeries = jsonUpTo(64);
+
 export function series(context: Context): Router {
   const { db, limits } = context;
   const own = async (req: Request) => {
@@ -37,7 +41,8 @@ export function series(context: Context): Router {
     )
     .post(
       '/series',
-      readJson,
+      knownOrNew(context),
+      readSeries,
       handler({ body: SeriesBody, answer: SeriesAnswer }, async (body, req, res) => {
         await limits.room();
         const { id: maker } = await makerOrNew(context, req, res);
@@ -60,7 +65,8 @@ export function series(context: Context): Router {
     )
     .put(
       '/series/:id',
-      readJson,
+      known(context),
+      readSeries,
       handler({ body: SeriesBody, answer: SeriesAnswer }, async (body, req) => {
         await limits.room();
         const { id, maker } = await own(req);

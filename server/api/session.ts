@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import type { Request, Response } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
+import type { Knex } from 'knex';
 import type { DeviceKind } from '@/core/protocol';
 import type { MakerRow, SessionRow } from '../db/rows';
 import { digestOf } from '../digest';
@@ -19,9 +20,16 @@ const tokenOf = (req: Request): string | null => {
   return typeof token === 'string' ? token : null;
 };
 
-/** The maker a request's cookie stands for, if any. */
-export async function makerOf({ db }: Context, req: Request): Promise<MakerRow | undefined> {
-  const token = tokenOf(req);
+const askers = new WeakMap<Request, Promise<MakerRow | undefined>>();
+
+/** The maker a request's cookie stands for, if any; looked up once a request. */
+export function makerOf({ db }: Context, req: Request): Promise<MakerRow | undefined> {
+  let asker = askers.get(req);
+  if (!asker) askers.set(req, (asker = lookUp(db, tokenOf(req))));
+  return asker;
+}
+
+async function lookUp(db: Knex, token: string | null): Promise<MakerRow | undefined> {
   if (token === null) return undefined;
   return db<MakerRow>('makers')
     .join('sessions', 'sessions.maker', 'makers.id')
@@ -29,6 +37,22 @@ export async function makerOf({ db }: Context, req: Request): Promise<MakerRow |
     .andWhere('sessions.created', '>', Date.now() - SESSION_TIME)
     .first('makers.*');
 }
+
+/** Turns away who has no account, before their request's body is read. */
+export const known =
+  (context: Context): RequestHandler =>
+  async (req, _res, next) => {
+    await requireMaker(context, req);
+    next();
+  };
+
+/** Lets on who has an account or may have one, before their request's body is read. */
+export const knownOrNew =
+  (context: Context): RequestHandler =>
+  async (req, _res, next) => {
+    if (!(await makerOf(context, req))) context.limits.mayBegin(req);
+    next();
+  };
 
 /** The maker of a request; somebody without an account gets one now, kept by the cookie. */
 export async function makerOrNew(context: Context, req: Request, res: Response): Promise<MakerRow> {
@@ -44,6 +68,7 @@ export async function makerOrNew(context: Context, req: Request, res: Response):
   };
   await context.db<MakerRow>('makers').insert(maker);
   await beginSession(context, req, res, maker.id);
+  askers.set(req, Promise.resolve(maker));
   return maker;
 }
 

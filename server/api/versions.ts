@@ -3,9 +3,11 @@ import type { Knex } from 'knex';
 import { DoneAnswer, VersionBody, VersionsAnswer } from '@/core/protocol';
 import type { VersionRow } from '../db/rows';
 import { toThin } from '../db/thin';
-import { handler, NoBody, notFound, param, readJson, sendJson } from '../http';
+import { readJson } from '../bodies';
+import { handler, NoBody, notFound, param, sendJson } from '../http';
 import { unpack, type TakenCourse } from '../threads/intake';
 import type { Context } from './context';
+import { known } from './session';
 import { ownCourse } from './owned';
 
 /** Most versions a list tells of. */
@@ -42,6 +44,7 @@ export function versions(context: Context): Router {
     })
     .put(
       '/courses/:id/versions/:revision',
+      known(context),
       readJson,
       handler({ body: VersionBody, answer: DoneAnswer }, async ({ label }, req) => {
         const { id } = await ownCourse(context, req);

@@ -8,6 +8,7 @@ import { ends } from './ends';
 import { explore } from './explore';
 import { shelves } from './shelves';
 import { together } from './together';
+import { ways } from './ways';
 
 const migrations: Record<string, Knex.Migration> = {
   '001_makers': {
@@ -365,6 +366,7 @@ const migrations: Record<string, Knex.Migration> = {
   '016_difficulty': difficulty,
   '017_ends': ends,
   '018_shelves': shelves,
+  '019_ways': ways,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

@@ -136,6 +136,8 @@ export interface RunRow {
   run: string;
   /** Digest of what the player did. */
   inputs: string;
+  /** Digest of the way that came of it, tick by tick; null of runs kept before it was told. */
+  way: string | null;
   /** 1 where others may see it run, else 0. */
   open: number;
   /** The attempt it was made in; null for the demo's. */

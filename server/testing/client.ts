@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import type { DestinationStream } from 'pino';
 import type { Run } from '@/core/run';
 import { configFromEnvironment, type Config } from '../config';
 import { serve, type Running } from '../serve';
@@ -11,6 +12,7 @@ jest.setTimeout(60_000);
 /** A server in this process, on a database file of its own. */
 export async function testServer(
   change: Partial<Config> = {},
+  log?: DestinationStream,
 ): Promise<{ running: Running; config: Config; remove: () => Promise<void> }> {
   const dataDir = mkdtempSync(path.join(tmpdir(), 'stonehop-server-'));
   const config: Config = {
@@ -26,7 +28,7 @@ export async function testServer(
     difficultyTries: 0,
     ...change,
   };
-  const running = await serve(config);
+  const running = await serve(config, log);
   return {
     running,
     config,

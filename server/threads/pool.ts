@@ -1,50 +1,54 @@
 import { Piscina } from 'piscina';
 import { HttpError } from '../http';
 import type { Refusal } from './intake';
+import { busy } from './turns';
 import type * as worker from './worker';
 
-type Tasks = typeof worker;
-
-/** Seconds after which whoever was turned away may ask again. */
-const RETRY_AFTER = '5';
-
-export const busy = (message: string): HttpError =>
-  new HttpError(503, 'busy', message, {}, { 'Retry-After': RETRY_AFTER });
+export type Tasks = typeof worker;
+export type TaskName = keyof Tasks;
+export type TaskOf<Name extends TaskName> = Parameters<Tasks[Name]>[0];
+export type AnswerTo<Name extends TaskName> = Awaited<ReturnType<Tasks[Name]>>;
 
 /** Threads for the work that would keep all others waiting; a bounded number of tasks at a time. */
 export class Pool {
-  private readonly piscina: Piscina;
+  private made: Piscina | null = null;
 
   /**
-   * @param queue most tasks that may wait
+   * @param file what a thread loads
+   * @param threads how many there may be; the first is begun when something is first asked
    * @param memory MB that one thread may take
    */
-  constructor(file: string, threads: number, queue: number, memory: number) {
-    this.piscina = new Piscina({
-      filename: file,
-      minThreads: Math.min(1, threads),
-      maxThreads: Math.max(1, threads),
-      maxQueue: queue,
+  constructor(
+    private readonly file: string,
+    private readonly threads: number,
+    private readonly memory: number,
+  ) {}
+
+  private get piscina(): Piscina {
+    return (this.made ??= new Piscina({
+      filename: this.file,
+      minThreads: Math.min(1, this.threads),
+      maxThreads: Math.max(1, this.threads),
       idleTimeout: 30_000,
-      resourceLimits: { maxOldGenerationSizeMb: memory },
-    });
+      resourceLimits: { maxOldGenerationSizeMb: this.memory },
+    }));
   }
 
   /**
    * Has a thread do something.
    * @param signal ends it when nobody waits for it any more
-   * @throws HttpError 503 when too many wait already, 422 when it takes more memory than it may
+   * @throws HttpError 503 when too many wait already, 422 when it takes more memory than it may, 499 when it was ended
    */
-  async run<Name extends keyof Tasks>(
+  async run<Name extends TaskName>(
     name: Name,
-    task: Parameters<Tasks[Name]>[0],
+    task: TaskOf<Name>,
     signal?: AbortSignal,
-  ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
+  ): Promise<AnswerTo<Name>> {
     try {
       return await this.piscina.run(task, { name, signal });
     } catch (error) {
       if (/queue/i.test((error as Error).message)) {
-        throw busy('Very much is going on just now. Send it again in a moment.');
+        throw busy();
       }
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') {
         throw new HttpError(422, 'too-heavy', 'The course is too heavy to be worked on here.');
@@ -56,8 +60,13 @@ export class Pool {
     }
   }
 
-  close(): Promise<void> {
-    return this.piscina.destroy();
+  /** Has a thread be there that has loaded what it works by: that takes long, and is nobody's task. */
+  async ready(): Promise<void> {
+    await this.piscina.run(undefined, { name: 'ready' });
+  }
+
+  async close(): Promise<void> {
+    await this.made?.destroy();
   }
 }
 

@@ -7,7 +7,7 @@ export { type HeldRunner, heldRunner, tickFlown, tickHeld } from './hold';
 export { firstTicks } from './moment';
 export { type CarryProblem, carryState, type StateKeys, stateKeys } from './carry';
 export { poseHash, replay, type ReplayOptions, type RunResult, summarise } from './replay';
-export { CORE_VERSION, MAX_RUN_TICKS, Recorder, type Run, RunSchema } from './record';
+export { CORE_VERSION, MAX_RUN_TICKS, normalRun, Recorder, type Run, RunSchema } from './record';
 export { roundsOf, type Split, splitsOf } from './splits';
 export { byRank, ranksBefore, type Score } from './rank';
 export { ReplayRefused, verifyRun } from './verify';

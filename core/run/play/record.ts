@@ -1,5 +1,6 @@
 import { TICKS_PER_SECOND } from '../../motion';
 import * as v from 'valibot';
+import { boundedList } from '../../course';
 import { FULL_AIM, type Input } from '../state';
 
 export const RUN_FORMAT = 'stone-hop-run';
@@ -8,6 +9,9 @@ export const CORE_VERSION = 5;
 
 /** Longest run that is kept, ticks: half an hour. */
 export const MAX_RUN_TICKS = 30 * 60 * TICKS_PER_SECOND;
+
+/** Most stretches of a run. */
+const MOST_STRETCHES = 100_000;
 
 const step = v.pipe(v.number(), v.integer(), v.minValue(-FULL_AIM), v.maxValue(FULL_AIM));
 const StretchSchema = v.strictTuple([
@@ -27,7 +31,7 @@ export const RunSchema = v.object({
   /** Which start of several it began at, from 0. */
   start: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(99))),
   /** Stretches of equal input: ticks, pad x, pad z, jump. */
-  inputs: v.pipe(v.array(StretchSchema), v.maxLength(100_000)),
+  inputs: boundedList(StretchSchema, MOST_STRETCHES),
   /** The time the recorder saw, s; only a replay decides. */
   claim: v.pipe(v.number(), v.finite(), v.minValue(0)),
 });
@@ -55,4 +59,24 @@ export class Recorder {
       ...{ inputs, claim },
     };
   }
+}
+
+/**
+ * A run in its one normal form: stretches of equal input in one, and nothing after its end. Two runs that press the same
+ * have the same.
+ * @param run as it was sent
+ * @param ticks after how many ticks it ended, where that is known
+ */
+export function normalRun(run: Run, ticks = Infinity): Run {
+  const inputs: Stretch[] = [];
+  let left = ticks;
+  for (const [count, x, z, jump] of run.inputs) {
+    if (left <= 0) break;
+    const lasts = Math.min(left, count);
+    left -= lasts;
+    const last = inputs[inputs.length - 1];
+    if (last && last[1] === x && last[2] === z && last[3] === jump) last[0] += lasts;
+    else inputs.push([lasts, x, z, jump]);
+  }
+  return { ...run, inputs };
 }

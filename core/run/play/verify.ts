@@ -63,28 +63,30 @@ export function playInputs(
   }
 }
 
-/** Ticks between two questions whether a verification may go on. */
-const ASKED_EVERY = 16;
-
 /**
  * What a run is worth, by replaying it; nothing of it is kept but that.
- * @param mayGoOn asked again and again; once it says no, the run is refused as too heavy
- * @returns the score, or null when the goal is not reached
+ * @param mayGoOn is shown every tick; once it says no, the run is refused as too heavy
+ * @returns the score and the ticks it took, or null when the goal is not reached
  * @throws ReplayRefused when the run is of another course or simulation, too long or too heavy; NotRunnable
  * when the course has no start
  */
-export function verifyRun(course: Course, run: Run, mayGoOn: () => boolean): Score | null {
+export function verifyRun(
+  course: Course,
+  run: Run,
+  mayGoOn: (state: RunState) => boolean,
+): (Score & { readonly ticks: number }) | null {
   ticksOfRun(course, run);
   const world = buildWorld(course);
   const state = initialState(world, run.seed, run.start);
   const nothing = () => {};
-  playInputs(world, state, run, nothing, ({ tick }) => {
-    if (tick % ASKED_EVERY === 0 && !mayGoOn()) {
+  playInputs(world, state, run, nothing, (now) => {
+    if (!mayGoOn(now)) {
       throw new ReplayRefused(
         'too-heavy',
         'The course is too heavy: its run takes longer to check than may be.',
       );
     }
   });
-  return state.finish < 0 ? null : { time: state.finish, strokes: state.jumps };
+  const { finish, jumps, tick: ticks } = state;
+  return finish < 0 ? null : { time: finish, strokes: jumps, ticks };
 }
