@@ -104,7 +104,7 @@ export const contactFields = {
       speed: v.optional(between(0.1, 60)),
     }),
   ),
-  /** How its solids meet what comes: the part of its speed that is given back, and of the usual hold. */
+  /** The surface of its solids: the part of a speed that is given back, and a part of the usual grip. */
   surface: v.optional(
     v.looseObject({
       bounce: v.optional(between(0, 0.95)),

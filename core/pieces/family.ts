@@ -44,7 +44,7 @@ export type Field =
       readonly distance: number;
     };
 
-/** What a solid does to who meets it: what it gives back, how well it holds, how fast it lets go, how it throws up. */
+/** The surface of a solid: its bounce, its grip, the pace it allows, and the height it throws to. */
 export interface Surface {
   /** Part of the speed it is met at that is given back, whatever meets it; none where what meets it decides. */
   readonly bounce?: number;

@@ -4,7 +4,7 @@ export * from './mark';
 export * from './geometry';
 export * from './flip';
 export * from './outline';
-export * from './overlapping';
+export { type FieldBeside, overlappingFields, type OverlappingField } from './overlapping';
 export * from './wallLine';
 export { arcEnd, BED } from './families/track';
 export { AMBIENT_WORDS, type Ambient } from './families/regions';

@@ -1,50 +1,12 @@
 import type { PieceInHand } from '../edit';
-import type { Course, PieceMotion, RunnerKind, RunnerSettings } from '../course';
-import { layPieces } from '../edit';
-import { emptyCourse } from '../course';
+import type { PieceMotion, RunnerKind } from '../course';
 import { loadPhysics, NO_INPUT, RUNNER_SPECS, type Input } from '.';
 import { massOf } from '../pieces';
+import { after, bounceOf, field, KINDS, PHASES, wall } from './impact.testing';
 import { Trial } from './testing';
 
 // One law of impact: relative to the surface that is met where it is met, with the bounce of the runner, whichever of
 // the two closed the gap, and wherever within a tick.
-
-const KINDS: readonly RunnerKind[] = ['hopper', 'roller', 'cart', 'flick'];
-const SETTINGS: Partial<Record<RunnerKind, RunnerSettings>> = {
-  roller: { friction: 0 },
-  flick: { friction: 0 },
-};
-const PHASES = Array.from({ length: 48 }, (_, i) => i / 48);
-const field = (kind: RunnerKind, ...pieces: PieceInHand[]): Course =>
-  layPieces(
-    { ...emptyCourse('Impact', 'free'), runner: { kind, settings: SETTINGS[kind] }, tide: -90 },
-    [
-      { family: 'start', at: [0, 0, 0] },
-      { family: 'slab', at: [0, -1, 0], size: [190, 1, 190] },
-      ...pieces,
-    ],
-  );
-const wall = (motion: PieceMotion, change: Partial<PieceInHand> = {}): PieceInHand => ({
-  ...{ family: 'slab', at: [-6, 0.02, 0], size: [1, 3, 6], motion: [motion] },
-  ...change,
-});
-const bounceOf = (kind: RunnerKind) => RUNNER_SPECS[kind].compile(SETTINGS[kind] ?? {}).bounce;
-
-/** How fast a runner goes along x right after something met it; put so far along x, at a speed of its own. */
-function after(course: Course, x: number, own = 0, ticks = 400): number {
-  const trial = new Trial(course).go(NO_INPUT, 1);
-  const { state: s } = trial;
-  Object.assign(s, { x, vx: own });
-  let before = s.vx;
-  for (let i = 0; i < ticks; i++) {
-    trial.go(NO_INPUT, 1);
-    const now = s.vx;
-    // A hopper's own legs take some of it within the tick.
-    if (Math.abs(now - before) > 0.5) return now;
-    before = now;
-  }
-  return before;
-}
 
 const spread = (list: readonly number[]): number => Math.max(...list) - Math.min(...list);
 
@@ -325,56 +287,6 @@ test.each<RunnerKind>(['roller', 'cart', 'flick'])(
     }
   },
 );
-
-describe.each(KINDS)('a %s against a piece that says its bounce', (kind) => {
-  const comes: PieceMotion = {
-    ...{ kind: 'path', points: [[40, 0, 0]], speed: 10, ease: 'even', after: 'once' },
-  };
-  const legs = kind === 'hopper' ? 24 / 120 : 0;
-
-  test.each([0, 0.4, 0.9])(
-    'is given %f of it back, by what stands and by what comes alike',
-    (bounce) => {
-      const moving = field(kind, wall(comes, { surface: { bounce } }));
-      const given = PHASES.map((part) => after(moving, (part * 10) / 120));
-      for (const v of given)
-        expect(Math.abs(v / ((1 + bounce) * 10 - legs) - 1)).toBeLessThan(0.012);
-      const still = field(kind, {
-        ...{ family: 'slab', at: [4, 0.02, 0], size: [1, 3, 6], surface: { bounce } },
-      });
-      const trial = new Trial(still).go(NO_INPUT, 1);
-      Object.assign(trial.state, { x: 0, vx: 12 });
-      let before = 12;
-      trial.go(NO_INPUT, 200, ({ vx }) => {
-        if (vx < before - 1) return true;
-        before = vx;
-        return false;
-      });
-      expect(Math.abs(trial.state.vx + bounce * before)).toBeLessThan(0.3 + 0.01 * before);
-    },
-  );
-
-  test('comes back from a floor as high as its bounce says, and comes to rest', () => {
-    const course = field(kind, {
-      ...{ family: 'slab', at: [0, 0, 0], size: [8, 0.5, 8], surface: { bounce: 0.8 } },
-    });
-    const trial = new Trial(course);
-    const { state: s } = trial;
-    Object.assign(s, { x: 0, y: 3.5, z: 0, ground: -1, air: 30 });
-    const tops: number[] = [];
-    let [last, rising] = [s.vy, false];
-    for (let i = 0; i < 1800; i++) {
-      trial.go(NO_INPUT, 1);
-      if (rising && s.vy <= 0) tops.push(s.y - 0.5);
-      [last, rising] = [s.vy, s.vy > 0];
-    }
-    expect(last).toBeCloseTo(0, 6);
-    // From a height of 3 m: the square of what is given back of the speed, each time.
-    expect(Math.abs(tops[0] / (3 * 0.64) - 1)).toBeLessThan(0.02);
-    expect(Math.abs(tops[1] / (3 * 0.64 * 0.64) - 1)).toBeLessThan(0.03);
-    expect(s.ground).toBeGreaterThanOrEqual(0);
-  });
-});
 
 test.each(KINDS)(
   'a %s is thrown by a swing and by poses as fast as they go where they touch',

@@ -1,7 +1,7 @@
 import type { Vec3 } from '../geometry';
 import { TICKS_PER_SECOND } from '../motion';
 import type { RunEvent } from '../run';
-import type { RunTrace } from './trace';
+import { PUT, type RunTrace } from './trace';
 
 /** What is marked on a run's line. */
 export const LINE_MARKS = ['jump', 'land', 'hit', 'fall', 'wait'] as const;
@@ -28,8 +28,6 @@ export interface RunLine {
 
 /** Ticks between two points of a line. */
 const EVERY = 4;
-/** Farther than this in a tick it was put somewhere else, m. */
-const PUT = 1;
 /** On ground and slower than this is waiting, m/s, from so many ticks on. */
 const [STILL, LEAST_WAIT] = [0.3, TICKS_PER_SECOND / 2];
 /** Landings after less in the air than this are steps, ticks. */

@@ -1,3 +1,5 @@
+import { PUT } from './trace';
+
 /** Another run at a place along the way of the one that is looked at; null where it was nowhere near. */
 export interface BesidePoint {
   /** Metres along the way of the run that is looked at. */
@@ -20,8 +22,6 @@ const NEAR = 3;
 const AT_END = 0.1;
 /** How far ahead of where it last was the other run is looked for, ticks. */
 const AHEAD = 600;
-/** A runner that is put somewhere else has gone no way, m in a tick. */
-const PUT = 1;
 
 /** Metres gone by each tick, the start first; being put somewhere else is no way. */
 export function wayAlong(path: Float64Array): Float64Array {

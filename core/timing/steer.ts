@@ -1,6 +1,7 @@
 import { TICKS_PER_SECOND } from '../motion';
 import { FULL_PAD, type Input, type Runner, type RunState } from '../run';
 import type { Pressed } from './pressed';
+import { PUT } from './trace';
 
 /** A way to keep to: where to be at each tick, and what was pressed when it was run. */
 export interface SteerLine {
@@ -14,9 +15,6 @@ export interface SteerLine {
 
 /** How a runner stands, as far as steering asks. */
 export type Standing = Pick<RunState, 'x' | 'z' | 'vx' | 'vy' | 'vz' | 'fx' | 'fz' | 'gy'>;
-
-/** Farther than this in a tick it was put somewhere else, m. */
-const PUT = 1;
 
 /** Gains that hold a runner to a line, found by trial: lateral error in m, its rate in m/s. */
 const GAIN = {

@@ -2,6 +2,9 @@ import type { Course } from '../course';
 import type { Vec3 } from '../geometry';
 import { AIR_TICKS, replay, type Run, type RunResult, type RunState, type World } from '../run';
 
+/** A runner that gets farther than this in a tick was put somewhere else, m. */
+export const PUT = 1;
+
 /** All that a run left, tick by tick; the start first. */
 export interface RunTrace {
   readonly result: RunResult;

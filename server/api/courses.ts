@@ -9,14 +9,14 @@ import {
   type SavedAnswer,
 } from '@/core/protocol';
 import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
-import { readDocument, readJson, textOf } from '../bodies';
+import { readDocument, readJson } from '../bodies';
 import { handler, HttpError, NoBody, sendJson, sendPicture } from '../http';
 import { partyOf } from '../limits';
 import type { TakenCourse } from '../threads/intake';
-import { taken } from '../threads/pool';
 import type { Context } from './context';
 import { LISTED, ownCourse, type Listed, withPublished } from './owned';
 import { known, knownOrNew, makerOf, makerOrNew, newId } from './session';
+import { takeIn } from './takeIn';
 import { keepVersion } from './versions';
 
 /** Most courses a list tells of. */
@@ -70,22 +70,11 @@ export function courses(context: Context): Router {
     );
 }
 
-/** Reads the course that a request brings; short ones do not wait for long ones. */
-async function takeIn(context: Context, req: Request): Promise<TakenCourse> {
-  const text = textOf(req);
-  context.limits.sent(req, text.length);
-  const party = partyOf(req, (await makerOf(context, req))?.id);
-  return taken(await context.intake.run(party, 'takeCourse', text, text.length / READ_RATE));
-}
-
-/** Characters of a document that are read in a ms, as it is taken to be beforehand. */
-const READ_RATE = 1000;
-
 /** Keeps a course as a new one of the maker's. */
 async function keepNew(context: Context, req: Request, res: Response): Promise<void> {
   const { db, limits } = context;
   await limits.room();
-  const course = await takeIn(context, req);
+  const course = await takeIn(context, req, 'takeCourse');
   const maker = await makerOrNew(context, req, res);
   if (course.copyOf !== null) await checkCopying(db, course.copyOf, maker.id);
   await limits.anotherCourse(db, maker.id);
@@ -174,7 +163,7 @@ async function save(context: Context, req: Request, res: Response): Promise<void
   await limits.room();
   // Whose it is comes first: nobody else's document is worth reading.
   const { id, maker } = await ownCourse(context, req);
-  const course = await takeIn(context, req);
+  const course = await takeIn(context, req, 'takeCourse');
   await limits.keep(db, maker, course.bytes, id);
   const { revision } = course;
   const now = Date.now();

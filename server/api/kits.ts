@@ -1,25 +1,19 @@
-import { Router, type Request, type Response } from 'express';
+import { Router, type Response } from 'express';
 import { DoneAnswer, KitsAnswer } from '@/core/protocol';
 import type { KitRow } from '../db/rows';
-import { readDocument, textOf } from '../bodies';
+import { readDocument } from '../bodies';
 import { handler, HttpError, NoBody, notFound, param, sendJson, sendPicture } from '../http';
 import { partyOf } from '../limits';
-import { taken } from '../threads/pool';
 import type { Context } from './context';
 import { known, knownOrNew, makerOf, makerOrNew, newId, requireMaker } from './session';
+import { takeIn } from './takeIn';
 
 /** Most assemblies a maker keeps. */
 const MOST_KITS = 300;
 
 /** A maker's kit: assemblies to be laid in any course. */
 export function kits(context: Context): Router {
-  const { db, limits, intake, pictures } = context;
-  const takeIn = async (req: Request) => {
-    const text = textOf(req);
-    limits.sent(req, text.length);
-    const party = partyOf(req, (await makerOf(context, req))?.id);
-    return taken(await intake.run(party, 'takeKit', text, text.length / 1000));
-  };
+  const { db, limits, pictures } = context;
   const own = async (req: Parameters<typeof requireMaker>[1]) => {
     const { id: maker } = await requireMaker(context, req);
     const row = await db<KitRow>('kits')
@@ -44,7 +38,7 @@ export function kits(context: Context): Router {
     )
     .post('/kits', knownOrNew(context), readDocument, async (req, res) => {
       await limits.room();
-      const kit = await takeIn(req);
+      const kit = await takeIn(context, req, 'takeKit');
       const { id: maker } = await makerOrNew(context, req, res);
       const [{ count }] = await db<KitRow>('kits').where({ maker }).count({ count: '*' });
       if (Number(count) >= MOST_KITS) {
@@ -64,7 +58,7 @@ export function kits(context: Context): Router {
     .put('/kits/:id', known(context), readDocument, async (req, res) => {
       await limits.room();
       const { id, maker } = await own(req);
-      const kit = await takeIn(req);
+      const kit = await takeIn(context, req, 'takeKit');
       await limits.keep(db, maker, kit.bytes, id);
       await db<KitRow>('kits')
         .where({ id })

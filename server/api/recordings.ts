@@ -3,10 +3,9 @@ import { DoneAnswer, RecordingAnswer, RecordingsAnswer } from '@/core/protocol';
 import type { KeepRow, RecordingRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
-import { partyOf } from '../limits';
 import type { RecordingKind } from '../threads/recording';
 import type { Context } from './context';
-import { knownOrNew, makerOf, makerOrNew, requireMaker } from './session';
+import { askerOf, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';
 
 /** Most bytes a recording may have. */
 const LIMIT = '15mb';
@@ -71,7 +70,7 @@ async function keepRecording(
 ): Promise<string> {
   const { db, limits, intake } = context;
   await limits.room();
-  const party = partyOf(req, (await makerOf(context, req))?.id);
+  const party = await askerOf(context, req);
   const kind = Buffer.isBuffer(data)
     ? await intake.run(party, 'kindOfRecording', data, data.length / READ_RATE)
     : null;

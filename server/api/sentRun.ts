@@ -1,10 +1,9 @@
 import type { Request } from 'express';
 import { LONG_BODY, textOf } from '../bodies';
-import { partyOf } from '../limits';
 import { taken } from '../threads/pool';
 import { readSentRun, type SentRun, type SentRunKind } from '../threads/sentRun';
 import type { Context } from './context';
-import { makerOf } from './session';
+import { askerOf } from './session';
 
 /** Characters of a run that are read in a ms, as it is taken to be beforehand. */
 const READ_RATE = 2000;
@@ -23,7 +22,7 @@ export async function sentRun<Kind extends SentRunKind>(
 ): Promise<SentRun<Kind>> {
   const task = { kind, text: textOf(req) };
   if (task.text.length <= LONG_BODY) return taken(readSentRun(task));
-  const party = partyOf(req, (await makerOf(context, req))?.id);
+  const party = await askerOf(context, req);
   const read = context.intake.run(party, 'readSentRun', task, task.text.length / READ_RATE);
   return taken((await read) as SentRun<Kind>);
 }

@@ -18,10 +18,10 @@ import { handler, HttpError, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
 import { known, knownOrNew, makerOf, makerOrNew, newId, requireMaker } from './session';
 
-/** Published courses in an order, to be run one after the other. */
 /** A hundred links, and words about them. */
 const readSeries = jsonUpTo(64);
 
+/** Published courses in an order, to be run one after the other. */
 export function series(context: Context): Router {
   const { db, limits } = context;
   const own = async (req: Request) => {

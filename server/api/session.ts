@@ -5,6 +5,8 @@ import type { DeviceKind } from '@/core/protocol';
 import type { MakerRow, SessionRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { HttpError } from '../http';
+import { partyOf } from '../limits';
+import type { Party } from '../threads/turns';
 import type { Context } from './context';
 
 const COOKIE = 'stonehop';
@@ -37,6 +39,10 @@ async function lookUp(db: Knex, token: string | null): Promise<MakerRow | undefi
     .andWhere('sessions.created', '>', Date.now() - SESSION_TIME)
     .first('makers.*');
 }
+
+/** Who a request's work is done for. */
+export const askerOf = async (context: Context, req: Request): Promise<Party> =>
+  partyOf(req, (await makerOf(context, req))?.id);
 
 /** Turns away who has no account, before their request's body is read. */
 export const known =

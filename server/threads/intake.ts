@@ -12,8 +12,8 @@ import {
 } from '@/core/course';
 import { extentOf, plannedRoute } from '@/core/route';
 import { courseHash } from '@/core/run';
-import { isTooDeep } from '../bodies';
 import { digestOf } from '../digest';
+import { jsonOf, NO_JSON } from '../json';
 import { unknownLength } from './unknown';
 
 /** Most characters of a document that may stand in fields this program does not know. */
@@ -69,22 +69,10 @@ const Sent = v.object({
   course: v.unknown(),
 });
 
-/** What JSON text holds; undefined where it is none, or nests deeper than any document does. */
-function parsed(text: string): unknown {
-  try {
-    return isTooDeep(text) ? undefined : (JSON.parse(text) as unknown);
-  } catch {
-    return undefined;
-  }
-}
-
-const notJson = (): Refusal =>
-  refuse('broken', 'The request is cut off, is not JSON, or nests too deeply.');
-
 /** Reads the text of a request that brings a course, and says what is to be kept of it. */
 export function takeCourse(body: string): TakenCourse | Refusal {
-  const data = parsed(body);
-  if (data === undefined) return notJson();
+  const data = jsonOf(body);
+  if (data === undefined) return refuse('broken', NO_JSON);
   const sent = v.safeParse(Sent, data);
   if (!sent.success) return refuse('broken', 'The request is not as it should be.');
   let course: Course;
@@ -147,8 +135,8 @@ export interface TakenKit {
 
 /** Reads the text of a request that brings an assembly. */
 export function takeKit(body: string): TakenKit | Refusal {
-  const data = parsed(body) as { kit?: unknown } | null | undefined;
-  if (data === undefined) return notJson();
+  const data = jsonOf(body) as { kit?: unknown } | null | undefined;
+  if (data === undefined) return refuse('broken', NO_JSON);
   try {
     const kit = readKit(JSON.stringify(data?.kit ?? null));
     if (unknownLength(KitSchema, kit) > MOST_UNKNOWN) {

@@ -11,7 +11,7 @@ export class Lane {
    */
   constructor(
     private readonly pool: Pool,
-    readonly turns: Turns,
+    private readonly turns: Turns,
     readonly budget: number,
   ) {}
 

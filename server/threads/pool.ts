@@ -1,7 +1,6 @@
 import { Piscina } from 'piscina';
 import { HttpError } from '../http';
 import type { Refusal } from './intake';
-import { busy } from './turns';
 import type * as worker from './worker';
 
 export type Tasks = typeof worker;
@@ -37,7 +36,7 @@ export class Pool {
   /**
    * Has a thread do something.
    * @param signal ends it when nobody waits for it any more
-   * @throws HttpError 503 when too many wait already, 422 when it takes more memory than it may, 499 when it was ended
+   * @throws HttpError 422 when it takes more memory than it may, 499 when it was ended
    */
   async run<Name extends TaskName>(
     name: Name,
@@ -47,9 +46,6 @@ export class Pool {
     try {
       return await this.piscina.run(task, { name, signal });
     } catch (error) {
-      if (/queue/i.test((error as Error).message)) {
-        throw busy();
-      }
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') {
         throw new HttpError(422, 'too-heavy', 'The course is too heavy to be worked on here.');
       }

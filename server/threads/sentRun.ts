@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { PlayerRunBody, RunBody } from '@/core/protocol';
-import { isTooDeep } from '../bodies';
+import { jsonOf, NO_JSON } from '../json';
 import type { Refusal } from './intake';
 
 const BODIES = { proof: RunBody, player: PlayerRunBody } as const;
@@ -22,12 +22,8 @@ export function readSentRun<Kind extends SentRunKind>({
   kind,
   text,
 }: SentRunTask<Kind>): SentRun<Kind> | Refusal {
-  let data: unknown;
-  try {
-    data = isTooDeep(text) ? null : JSON.parse(text);
-  } catch {
-    return broken('The request is cut off or is not JSON.');
-  }
+  const data = jsonOf(text);
+  if (data === undefined) return broken(NO_JSON);
   const read = v.safeParse(BODIES[kind], data, { abortEarly: true });
   if (read.success) return read.output as SentRun<Kind>;
   const [issue] = read.issues;

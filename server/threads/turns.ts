@@ -46,11 +46,6 @@ export class Turns {
     private readonly now: () => number = () => performance.now(),
   ) {}
 
-  /** How many wait. */
-  get waiting(): number {
-    return this.queue.length;
-  }
-
   /**
    * Does work when its turn comes.
    * @param party who asks for it

@@ -243,7 +243,7 @@ function isLanding(world: World, s: RunState, rising: number): boolean {
   return rising <= x * up.x + y * up.y + z * up.z;
 }
 
-/** Whether ground that bounces is come down on too fast to be stood on. */
+/** True where the runner comes down on ground that bounces, and too fast to stand on it. */
 const isThrownBack = (world: World, rising: number): boolean =>
   -rising > LEAST_BOUNCE && feetOn(world).bounce > 0;
 

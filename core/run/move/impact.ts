@@ -235,3 +235,24 @@ export function carries(
   const z = field[FieldIndex.gravityZ];
   return -nx * x - ny * y - nz * z >= CARRIES * Math.sqrt(x * x + y * y + z * z);
 }
+
+/**
+ * Tells a runner's speed, given relative to one collider, relative to another.
+ * @param world the course made ready
+ * @param s the run’s state, whose speed it changes
+ * @param from the one it was relative to, or -1 for the world
+ * @param to the other, or -1
+ */
+export function seenFrom(world: World, s: RunState, from: number, to: number): void {
+  if (from === to) return;
+  addSpeedOf(world, s, from, 1);
+  addSpeedOf(world, s, to, -1);
+}
+
+function addSpeedOf(world: World, s: RunState, collider: number, sign: 1 | -1): void {
+  if (collider < 0 || world.colliders[collider].mover < 0) return;
+  const v = speedOf(world, s, collider);
+  s.vx += sign * v[0];
+  s.vy += sign * v[1];
+  s.vz += sign * v[2];
+}

@@ -15,7 +15,7 @@ export function pull(s: RunState, out: Float64Array): Float64Array {
   return out;
 }
 
-/** How hard it is pulled along, m/s². */
+/** The strength of the pull along the ground, m/s². */
 export const alongOf = (pulled: Float64Array): number =>
   Math.sqrt(pulled[0] * pulled[0] + pulled[1] * pulled[1] + pulled[2] * pulled[2]);
 

@@ -7,7 +7,7 @@ import {
   meetSurface,
   type Pair,
   pairOf,
-  speedOf,
+  seenFrom,
   surfaceSpeed,
 } from './impact';
 import { moveUntilHit } from './move';
@@ -396,19 +396,4 @@ function rideOver(world: World, s: RunState, lip: number): boolean {
   s.y = y;
   s.z = z;
   return false;
-}
-
-/** Tells the speed, given relative to one collider, relative to another; -1 is the world. */
-function seenFrom(world: World, s: RunState, from: number, to: number): void {
-  if (from === to) return;
-  addSpeedOf(world, s, from, 1);
-  addSpeedOf(world, s, to, -1);
-}
-
-function addSpeedOf(world: World, s: RunState, collider: number, sign: 1 | -1): void {
-  if (collider < 0 || world.colliders[collider].mover < 0) return;
-  const v = speedOf(world, s, collider);
-  s.vx += sign * v[0];
-  s.vy += sign * v[1];
-  s.vz += sign * v[2];
 }

@@ -100,7 +100,7 @@ function colliderOf(
   };
 }
 
-/** What a shape does to who meets it: what its piece says, or else its family. */
+/** The surface of a shape: as its piece says, or else its family. */
 const surfaceOf = ({ surface }: Piece, shape: Shape): Surface | undefined =>
   surface && shape.role === 'solid' ? { ...shape.surface, ...surface } : shape.surface;
 

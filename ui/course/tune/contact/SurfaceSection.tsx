@@ -8,7 +8,7 @@ import { Section } from '../figures/Section';
 /** What a piece has where it is first given a surface of its own. */
 const LIVELY = 0.5;
 
-/** How the solids of the chosen pieces meet what comes: what they give back, and how well they hold. */
+/** Bounce and grip of the chosen pieces. */
 export function SurfaceSection({ piece }: { piece: Piece }) {
   const { choice, edit } = useEditing();
   const { surface } = piece;
