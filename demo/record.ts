@@ -16,7 +16,7 @@ const RUNNERS: readonly { name: string; manner: Manner }[] = [
 /** The same where something is loose: states are heavy to keep there, so fewer ways are tried, and more slowly. */
 const CAREFUL: typeof RUNNERS = [
   { name: 'maker', manner: { push: 0.72, beat: 12, breadth: 30 } },
-  { name: 'Morven', manner: { push: 0.66, beat: 12, breadth: 30 } },
+  { name: 'Morven', manner: { push: 0.7, beat: 12, breadth: 40 } },
   { name: 'Oskar', manner: { push: 0.78, beat: 12, breadth: 30 } },
 ];
 

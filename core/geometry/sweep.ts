@@ -116,7 +116,9 @@ export function twistedMeshes(stretches: readonly Stretch[]): Polyhedron[] | nul
   const strips = Array.from({ length: corners }, (_, c) =>
     Math.max(...ways.map((swept) => stripsOf(swept[c], swept[(c + 1) % corners]))),
   );
-  if (strips.every((n) => n === 1)) return null;
+  // A solid that is the hull of a twisted stretch has its ends cut in triangles, which do not cancel each other.
+  const whole = stretches.every(({ solid }) => solid.faces.length === corners + 2);
+  if (whole && strips.every((n) => n === 1)) return null;
   const ring = (ends: readonly Vec3[]): Vec3[] =>
     ends.flatMap((p, c) =>
       Array.from({ length: strips[c] }, (_, i) => lerp(p, ends[(c + 1) % corners], i / strips[c])),

@@ -1,7 +1,6 @@
 import type { PieceInHand } from '../edit';
 import type { PieceMotion, RunnerKind } from '../course';
-import { loadPhysics, NO_INPUT, RUNNER_SPECS, type Input } from '.';
-import { massOf } from '../pieces';
+import { loadPhysics, NO_INPUT, type Input } from '.';
 import { after, bounceOf, field, KINDS, PHASES, wall } from './impact.testing';
 import { Trial } from './testing';
 
@@ -42,77 +41,6 @@ describe.each(KINDS)('a %s', (kind) => {
     const closed = -4 - e * (own + 4);
     for (const v of given) expect(Math.abs(v / closed - 1)).toBeLessThan(0.02);
     expect(spread(given)).toBeLessThan(0.01 * Math.abs(closed));
-  });
-
-  test('is thrown by what spins, swings, circles, poses, drifts and chases as fast as that goes where it touches', () => {
-    const period = 3;
-    const arm = (motion: PieceMotion, at: PieceInHand['at'], size: PieceInHand['size']) =>
-      field(kind, { family: 'slab', at, size, motion: [motion] });
-    // An arm that spins about its middle meets the runner about 3 m out, square to the arm: its speed there is by how
-    // far along the arm the ball touches it.
-    const spin = arm({ kind: 'spin', axis: 'y', period }, [0, 0.02, 3], [0.4, 2, 8]);
-    const spun = PHASES.map((part) => {
-      const trial = new Trial(spin).go(NO_INPUT, 1);
-      Object.assign(trial.state, { x: 1.5 + part * 0.05, z: 0 });
-      trial.go(NO_INPUT, 600, (s) => Math.hypot(s.vx, s.vz) > 1);
-      const { state: s, world } = trial;
-      const beside = 0.2 + world.bodies[0].radius;
-      const along = Math.sqrt(s.x * s.x + (s.z - 3) ** 2 - beside * beside);
-      return Math.hypot(s.vx, s.vz) / ((1 + e) * ((2 * Math.PI) / period) * along - legs);
-    });
-    // Where it touches is known to the way made within a tick.
-    for (const part of spun) expect(Math.abs(part - 1)).toBeLessThan(0.03);
-    const chased = field(kind, wall({ kind: 'chase', range: 30, speed: 5 }));
-    expect(after(chased, 0.01)).toBeGreaterThan((1 + e) * 5 * 0.97 - legs);
-    const drifted = field(kind, wall({ kind: 'drift', velocity: [5, 0, 0] }));
-    expect(Math.abs(after(drifted, 0.01) / ((1 + e) * 5 - legs) - 1)).toBeLessThan(0.012);
-    // Once a quarter round its middle at the origin, it comes by at 4 m off that, along x.
-    const circled = field(
-      kind,
-      wall(
-        { kind: 'circle', axis: 'y', radius: 4, period: 4 },
-        { at: [4, 0.02, 0], size: [1, 3, 1.5] },
-      ),
-    );
-    const trial = new Trial(circled).go(NO_INPUT, 1);
-    Object.assign(trial.state, { x: -1.2, z: -4 });
-    trial.go(NO_INPUT, 300, ({ vx, vz }) => Math.hypot(vx, vz) > 1);
-    expect(
-      Math.abs(Math.hypot(trial.state.vx, trial.state.vz) / ((1 + e) * 2 * Math.PI - legs) - 1),
-    ).toBeLessThan(0.12);
-  });
-
-  test('and what is loose leave each other the momentum there was', async () => {
-    if (kind === 'hopper') return;
-    // As high as the runner, so that it is met at the height of its middle and does not tip.
-    const high = 2 * RUNNER_SPECS[kind].compile({}).body.radius;
-    const block: PieceInHand = {
-      ...{
-        family: 'block',
-        at: [4, 0, 0],
-        size: [1, high, 1],
-        loose: true,
-        look: { material: 'timber' },
-      },
-    };
-    const course = field(kind, block);
-    await loadPhysics(course);
-    const trial = new Trial(course).go(NO_INPUT, 2);
-    const { state: s, world } = trial;
-    s.vx = 8;
-    let before = 8;
-    for (let i = 0; i < 120 && s.vx > before - 0.5; i++) {
-      before = s.vx;
-      trial.go(NO_INPUT, 1);
-    }
-    const own = world.runner.mass;
-    const mass = massOf(
-      course,
-      course.pieces.find(({ loose }) => loose)!,
-    );
-    const closed = (before * (own - e * mass)) / (own + mass);
-    // The floor, and a cart's own wheels, take a little of it within the tick.
-    expect(Math.abs(s.vx - closed)).toBeLessThan(0.3);
   });
 });
 
@@ -285,53 +213,5 @@ test.each<RunnerKind>(['roller', 'cart', 'flick'])(
       expect(s.x - x).toBeCloseTo(3 * t, 6);
       expect(s.y - y).toBeCloseTo(8 * t - 11 * t * t, 6);
     }
-  },
-);
-
-test.each(KINDS)(
-  'a %s is thrown by a swing and by poses as fast as they go where they touch',
-  (kind) => {
-    const e = bounceOf(kind);
-    const legs = kind === 'hopper' ? 24 / 120 : 0;
-    // From 2.4 m to the left in two seconds, evenly, 8 m to the right of it: 4 m/s.
-    const posed = field(
-      kind,
-      wall(
-        {
-          ...{ kind: 'poses', after: 'once' },
-          poses: [{ at: [8, 0, 0], turn: [0, 0, 0], time: 2, ease: 'even' }],
-        },
-        { at: [-2.4, 0.02, 0] },
-      ),
-    );
-    for (const part of PHASES) {
-      const closed = (1 + e) * 4 - legs;
-      expect(Math.abs(after(posed, (part * 4) / 120) / closed - 1)).toBeLessThan(0.012);
-    }
-    // A beam that hangs from 5 m up and swings by 60° to each side in 4 s, met at its lowest.
-    const angle = Math.PI / 3;
-    const swung = field(kind, {
-      ...{ family: 'slab', at: [0, 0.1, 0], size: [0.4, 4.9, 6] },
-      motion: [
-        { kind: 'swing', axis: 'z', angle: 60, pivot: [0, 4.9, 0], period: 4, ease: 'smooth' },
-      ],
-    });
-    const trial = new Trial(swung);
-    trial.go(NO_INPUT, 1);
-    const { state: s, world } = trial;
-    const { radius, half } = world.bodies[0];
-    // Beside the beam where it hangs straight, and away from it until it comes by.
-    const arm = 5 - radius - half - 0.001;
-    let most = 0;
-    for (let from = 0; from < 480 && most < 1; from++) {
-      Object.assign(s, { x: 0.2 + radius + 0.02, z: 0, vx: 0, vz: 0 });
-      trial.go(NO_INPUT, 1);
-      most = Math.abs(s.vx);
-    }
-    // How fast a swing goes at its middle: the angle, eased, by the length of the arm.
-    const fastest = ((2 * Math.PI) / 4) * angle;
-    const met = most / (1 + e);
-    expect(met).toBeGreaterThan(0.5 * fastest * arm);
-    expect(met).toBeLessThan(1.02 * fastest * arm);
   },
 );

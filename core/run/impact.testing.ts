@@ -6,7 +6,10 @@ import {
   type RunnerKind,
   type RunnerSettings,
 } from '../course';
+import { applyPose, poseAt } from '../motion';
 import { NO_INPUT, RUNNER_SPECS } from '.';
+import type { Vec3 } from '../geometry';
+import { buildWorld } from './world';
 import { Trial } from './testing';
 
 // A floor, walls that come, and runners put before them at every phase of a tick.
@@ -47,4 +50,39 @@ export function after(course: Course, x: number, own = 0, ticks = 400): number {
     before = now;
   }
   return before;
+}
+
+/** Ticks before it is met at which a runner is put in the way of a mover that comes along x. */
+const AHEAD = 4;
+
+/** Where the one mover of a course carries a point of it to by a tick, m. */
+export function carriedTo(course: Course, p: Vec3, tick: number): Vec3 {
+  const [motion] = buildWorld(course).movers.flatMap(({ motions }) => motions);
+  return applyPose(poseAt(motion, tick), p);
+}
+
+/**
+ * How fast along x a runner goes that stands where a face of a mover comes by at a moment, and how fast the face goes
+ * there by its motion alone, m/s.
+ * @param course with one mover
+ * @param face the face's place along x in the course as laid, m
+ * @param met the moment it meets the runner, ticks, with the part of a tick
+ */
+export function metBy(course: Course, face: number, met: number): { given: number; came: number } {
+  const trial = new Trial(course);
+  const { state: s, world } = trial;
+  const body = world.bodies[0];
+  const high = body.radius + body.half;
+  const [motion] = world.movers.flatMap(({ motions }) => motions);
+  // The point of the face that is at the runner's middle at that moment.
+  const [, y, z] = applyPose(poseAt(motion, met), [face, high, 0]);
+  const at = (tick: number) => applyPose(poseAt(motion, tick), [face, 2 * high - y, -z])[0];
+  trial.go(NO_INPUT, Math.floor(met) - AHEAD);
+  Object.assign(s, { x: at(met) + body.radius, z: 0, vx: 0, vz: 0 });
+  let given = 0;
+  trial.go(NO_INPUT, 2 * AHEAD, ({ vx }) => {
+    given = vx;
+    return vx > 0.5;
+  });
+  return { given, came: ((at(met + 0.01) - at(met - 0.01)) / 0.02) * 120 };
 }

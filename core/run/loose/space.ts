@@ -1,6 +1,6 @@
 import type { World as Space } from '@dimforge/rapier3d-compat';
 import type { Vec3 } from '../../geometry';
-import { densityOf, turnOf } from '../../pieces';
+import { densityOf, formVolume, turnOf } from '../../pieces';
 import { type Collider, DT, centreHeight, poseMover, type World } from '../world';
 import type { RunState } from '../state';
 import { isDisabled } from '../contact';
@@ -71,7 +71,8 @@ export function createPhysicsWorld(world: World, s: RunState): { space: Space; h
       .setRestitutionCombineRule(
         surface?.bounce === undefined ? CoefficientCombineRule.Average : CoefficientCombineRule.Max,
       )
-      .setDensity(density);
+      // Of the form itself, not of the box or the drum that may stand for it here.
+      .setMass(density * formVolume(form));
     const holder = body !== undefined ? loose[body] : mover >= 0 ? carrier(mover) : undefined;
     const made = space.createCollider(desc, holder);
     if (collider.gate < 0 && !mayGo.has(piece)) continue;

@@ -40,6 +40,7 @@ export function WaySaid() {
         flexDirection: 'row',
         alignItems: 'center',
         alignSelf: 'flex-start',
+        maxWidth: '100%',
         gap: SPACE.xs,
         minHeight: ends ? TARGET : 32,
         paddingHorizontal: SPACE.m,
@@ -51,10 +52,12 @@ export function WaySaid() {
     >
       <View
         aria-live="polite"
-        style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs }}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, flexShrink: 1 }}
       >
         <Feather name={icon} size={16} color={tint} />
-        <Text as={ends ? 'smallStrong' : 'small'}>{wayWords(worst, course)}</Text>
+        <Text as={ends ? 'smallStrong' : 'small'} style={{ flexShrink: 1 }}>
+          {wayWords(worst, course)}
+        </Text>
       </View>
     </Pressable>
   );

@@ -132,9 +132,7 @@ test('the gravest is told, in words that name the piece', () => {
   expect(wayWords(said(HOLDS), course)).toBe('Proof holds as it is');
   expect(wayWords(other, course)).toBe('Run 3 holds with other inputs, 31.200');
   expect(wayWords(said(ENDS), course)).toBe('Proof ends here: quay slab');
-  expect(wayWords(said({ ...ENDS, among: 3 }), course)).toBe(
-    'Proof ends here, because of 3 changed pieces together',
-  );
+  expect(wayWords(said({ ...ENDS, among: 3 }), course)).toBe('Proof ends here: 3 changes together');
   expect(wayWords(said({ ...ENDS, piece: 'gone' }), course)).toBe(
     'Proof ends here: a piece is gone',
   );

@@ -24,7 +24,7 @@ export function wayWords({ name, verdict, searching }: SaidOfRun, course: Course
     case 'ends': {
       const more = searching ? '; looking for other inputs' : '';
       if (verdict.among > 1) {
-        return `${name} ends here, because of ${verdict.among} changed pieces together${more}`;
+        return `${name} ends here: ${verdict.among} changes together${more}`;
       }
       const piece = course.pieces.find(({ id }) => id === verdict.piece);
       if (piece) {
