@@ -5,11 +5,13 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { account } from './api/account';
+import { attempts } from './api/attempts';
 import type { Context } from './api/context';
 import { bin } from './api/bin';
 import { courses } from './api/courses';
 import { ends } from './api/ends';
 import { explore } from './api/explore';
+import { health } from './api/health';
 import { kits } from './api/kits';
 import { makerPages } from './api/makerPages';
 import { makers } from './api/makers';
@@ -26,6 +28,7 @@ import { plainSerializers } from './log';
 import { reports } from './api/reports';
 import { requestLimits } from './limits';
 import { pages } from './pages';
+import { sameSiteOnly } from './sameSite';
 import { busy } from './threads/turns';
 
 /** The whole server as an Express application; nothing listens yet. */
@@ -80,6 +83,8 @@ function api(context: Context) {
       res.set('Cache-Control', 'no-store');
       next();
     })
+    .use(sameSiteOnly)
+    .use(health(context))
     .use(...requestLimits(context.config))
     .use(cookieParser())
     .use(
@@ -95,6 +100,7 @@ function api(context: Context) {
         published,
         previews,
         explore,
+        attempts,
         runs,
         reports,
         series,
@@ -132,6 +138,9 @@ function toHttpError(error: unknown): HttpError {
   }
   if (/^SQLITE_(BUSY|LOCKED)/.test((error as { code?: string }).code ?? '')) {
     return busy('Very much is being kept just now. Send it again in a moment.');
+  }
+  if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_FOREIGNKEY') {
+    return new HttpError(409, 'gone', 'What this belongs to was deleted in the meantime.');
   }
   if ((error as { code?: string }).code === 'SQLITE_FULL') {
     return new HttpError(507, 'disk-full', 'The server has no room left. Nothing was changed.');

@@ -121,7 +121,7 @@ test('no more than a few attempts are open at a time', async () => {
   }
 });
 
-test('nobody runs under the name of a maker, and who takes a name later has it alone', async () => {
+test('nobody runs under the name of a maker, and who said it before is a guest', async () => {
   const slug = await out(course);
   for (const player of ['Morven', 'morven', 'Ｍｏｒｖｅｎ', 'Moderator']) {
     const answer = await somebody().play(slug, runRight(course, 2), player);
@@ -130,9 +130,13 @@ test('nobody runs under the name of a maker, and who takes a name later has it a
   await somebody().play(slug, runRight(course, 2), 'Sorley');
   const sorley = somebody();
   await sorley.ask('PUT', '/me', { name: 'Sorley', passphrase: 'the seals are mine' });
-  expect((await best(slug)).map(({ player }) => player)).toEqual(['Somebody']);
+  const listed = async () => (await best(slug)).map(({ player, guest }) => [player, !!guest]);
+  expect(await listed()).toEqual([['Sorley', true]]);
   await sorley.play(slug, runRight(course, 1));
-  expect((await best(slug)).map(({ player }) => player)).toEqual(['Sorley', 'Somebody']);
+  expect(await listed()).toEqual([
+    ['Sorley', false],
+    ['Sorley', true],
+  ]);
 });
 
 test('a maker’s runs are checked one at a time', async () => {

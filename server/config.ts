@@ -20,10 +20,12 @@ export interface Config {
   /** Requests a minute from one address, for reading and for writing. */
   readonly readsPerMinute: number;
   readonly writesPerMinute: number;
-  /** Tries to sign in a minute, from one address under one name. */
+  /** Tries to sign in a minute, from one address under one name; of all addresses together six times as many. */
   readonly signInsPerMinute: number;
-  /** Attempts at published courses a minute, from one address. */
+  /** Attempts at published courses a minute, by one player; from one address sixty times as many. */
   readonly attemptsPerMinute: number;
+  /** Whether a run has to have taken as long as it lasts since its attempt began; 0 only where runs are made by programs. */
+  readonly inRealTime: boolean;
   /** New makers an hour, and MB sent in a day, from one address. */
   readonly makersPerHour: number;
   readonly addressMegabytes: number;
@@ -59,11 +61,12 @@ export function configFromEnvironment(
     verifySeconds: number('STONEHOP_VERIFY_SECONDS', 20),
     verifyMegabytes: number('STONEHOP_VERIFY_MB', 512),
     difficultyTries: number('STONEHOP_DIFFICULTY_TRIES', 60),
-    readsPerMinute: number('STONEHOP_READS', 1200),
-    writesPerMinute: number('STONEHOP_WRITES', 240),
+    readsPerMinute: number('STONEHOP_READS', 12_000),
+    writesPerMinute: number('STONEHOP_WRITES', 3600),
     signInsPerMinute: number('STONEHOP_SIGN_INS', 10),
     attemptsPerMinute: number('STONEHOP_ATTEMPTS', 40),
-    makersPerHour: number('STONEHOP_MAKERS', 120),
+    inRealTime: env.STONEHOP_REAL_TIME !== '0',
+    makersPerHour: number('STONEHOP_MAKERS', 600),
     addressMegabytes: number('STONEHOP_ADDRESS_MB', 500),
     makerMegabytes: number('STONEHOP_MAKER_MB', 200),
     makerCourses: number('STONEHOP_MAKER_COURSES', 500),

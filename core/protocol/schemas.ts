@@ -42,6 +42,23 @@ export const MakerAnswer = v.object({
 export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
 
+const QueueSchema = v.object({ working: v.number(), waiting: v.number() });
+
+/** How the server is, for whoever keeps watch over it. */
+export const HealthAnswer = v.object({
+  version: v.string(),
+  /** Whether anything can be kept just now. */
+  writable: v.boolean(),
+  freeMegabytes: v.number(),
+  /** Of each kind of work, how much is done and how much waits. */
+  queues: v.object({
+    intake: QueueSchema,
+    pictures: QueueSchema,
+    replays: QueueSchema,
+    passphrases: QueueSchema,
+  }),
+});
+
 /** A device that is signed in. */
 const DeviceSchema = v.object({
   id: v.string(),
@@ -137,6 +154,8 @@ export const BinAnswer = v.object({
 export const BestTime = v.object({
   place: v.number(),
   player: v.string(),
+  /** True of who has no account: anybody may go by that name. */
+  guest: v.optional(v.boolean()),
   time: v.number(),
   /** Where the fewest win. */
   strokes: v.optional(v.number()),

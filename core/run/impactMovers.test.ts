@@ -14,7 +14,10 @@ const spread = (list: readonly number[]): number => Math.max(...list) - Math.min
 type Comes = readonly [motion: PieceMotion, met: number, piece?: Partial<PieceInHand>];
 const BEAM: Partial<PieceInHand> = { at: [0, 0.1, 0], size: [0.4, 4.9, 6] };
 const ARM: Partial<PieceInHand> = { at: [0, 0.02, 3], size: [0.4, 2, 8] };
-const hangs = { kind: 'swing', axis: 'z', angle: 60, pivot: [0, 4.9, 0], period: 4 } as const;
+const hangs = (ease: 'smooth' | 'even'): PieceMotion => ({
+  ...{ kind: 'swing', axis: 'z', angle: 60, pivot: [0, 4.9, 0], period: 4 },
+  ease,
+});
 const COMES: Record<string, Comes> = {
   'goes a path': [
     { kind: 'path', points: [[20, 0, 0]], speed: 5, ease: 'even', after: 'once' },
@@ -27,8 +30,8 @@ const COMES: Record<string, Comes> = {
     },
     120,
   ],
-  'swings as a pendulum': [{ ...hangs, ease: 'smooth' }, 480, BEAM],
-  'swings evenly': [{ ...hangs, ease: 'even' }, 480, BEAM],
+  'swings as a pendulum': [hangs('smooth'), 480, BEAM],
+  'swings evenly': [hangs('even'), 480, BEAM],
   spins: [{ kind: 'spin', axis: 'y', period: 3, reverse: true }, 360, ARM],
   'circles level': [{ kind: 'circle', axis: 'y', radius: 4, period: 4 }, 360],
   'circles upright': [{ kind: 'circle', axis: 'z', radius: 4, period: 4, reverse: true }, 360],

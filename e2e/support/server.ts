@@ -30,6 +30,7 @@ export class TestServer {
         STONEHOP_DATA: this.dataDir,
         // Every test is somebody new, all from one address.
         STONEHOP_MAKERS: '100000',
+        STONEHOP_REAL_TIME: '0',
         STONEHOP_WRITES: '100000',
         // It takes a processor for a minute.
         STONEHOP_DIFFICULTY_TRIES: '0',

@@ -81,7 +81,7 @@ async function refuseOthers(
 ): Promise<void> {
   const { passphrase: stored } = maker;
   if (stored === null) return;
-  context.limits.signIn(req, maker.name_key ?? maker.id);
+  context.limits.signIn(req, maker.name_key ?? maker.id, true);
   if (await inTurn(context, req, () => matchesPassphrase(passphrase, stored))) return;
   throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
 }

@@ -10,27 +10,30 @@ type OfEdition = Pick<PublishedRow, 'slug' | 'hash'>;
 
 const RANK = ['strokes', 'time', 'made', 'id'] as const;
 const COLUMNS = ['id', 'player', 'maker', 'time', 'strokes', 'made', 'open'] as const;
-type Shown = Pick<RunRow, (typeof COLUMNS)[number]>;
+/** A run with the name its maker has now, if any: names belong to makers, and the words they once sent do not. */
+type Shown = Pick<RunRow, (typeof COLUMNS)[number]> & { readonly name: string | null };
+
+/** Runs of an edition that hold, with what a list tells of each. */
+const listedRuns = (db: Knex, { slug, hash }: OfEdition) =>
+  db('runs')
+    .join('makers', 'makers.id', 'runs.maker')
+    .where({ slug, hash, stale: 0 })
+    .select(...COLUMNS.map((column) => `runs.${column}`), 'makers.name');
 
 /** The best runs on a course as it is published now, one a player: by strokes, then time, then date. */
 export async function bestTimes(db: Knex, edition: OfEdition, viewer: string | undefined) {
-  const { slug, hash } = edition;
-  const ranked = (from: number, count: number) =>
-    db<RunRow>('runs')
-      .where({ slug, hash, stale: 0 })
-      .orderBy([...RANK])
+  const ranked = (from: number, count: number): Promise<Shown[]> =>
+    listedRuns(db, edition)
+      .orderBy(RANK.map((column) => `runs.${column}`))
       .offset(from)
-      .limit(count)
-      .select(...COLUMNS) as Promise<Shown[]>;
+      .limit(count);
   const rowsOf = (rows: readonly Shown[], from: number) =>
     rows.map((row, i) => rowOf(row, from + i + 1, viewer));
   const first = rowsOf(await ranked(0, SHOWN), 0);
-  const own =
+  const own: Shown | undefined =
     viewer === undefined
       ? undefined
-      : await db<RunRow>('runs')
-          .where({ slug, hash, stale: 0, maker: viewer })
-          .first(...COLUMNS);
+      : await listedRuns(db, edition).where('runs.maker', viewer).first();
   const before = own ? await countBefore(db, edition, own) : 0;
   if (before < SHOWN) return first;
   // One before it and one after.
@@ -38,12 +41,13 @@ export async function bestTimes(db: Knex, edition: OfEdition, viewer: string | u
 }
 
 const rowOf = (
-  { id, player, maker, time, strokes, open }: Shown,
+  { id, name, player, maker, time, strokes, open }: Shown,
   place: number,
   viewer: string | undefined,
 ) => ({
   place,
-  player,
+  player: name ?? player,
+  ...(name === null ? { guest: true } : {}),
   time,
   ...(strokes > 0 ? { strokes } : {}),
   own: maker === viewer,

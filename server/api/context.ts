@@ -15,5 +15,7 @@ export interface Context {
   readonly pictures: Lane;
   /** Turns at working out what a passphrase comes to. */
   readonly passphrases: Turns;
+  /** Threads that replay runs, for the verifier. */
+  readonly replays: Lanes;
   readonly verifier: Verifier;
 }

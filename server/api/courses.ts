@@ -15,9 +15,10 @@ import { partyOf } from '../limits';
 import type { TakenCourse } from '../threads/intake';
 import type { Context } from './context';
 import { LISTED, ownCourse, type Listed, withPublished } from './owned';
-import { known, knownOrNew, makerOf, makerOrNew, newId } from './session';
+import { newId } from './ids';
+import { known, knownOrNew, makerOf, makerOrNew } from './session';
 import { takeIn } from './takeIn';
-import { keepVersion } from './versions';
+import { keepVersion, makeRoom } from './versions';
 
 /** Most courses a list tells of. */
 const MOST_LISTED = 500;
@@ -77,8 +78,6 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   const course = await takeIn(context, req, 'takeCourse');
   const maker = await makerOrNew(context, req, res);
   if (course.copyOf !== null) await checkCopying(db, course.copyOf, maker.id);
-  await limits.anotherCourse(db, maker.id);
-  await limits.keep(db, maker.id, course.bytes);
   const now = Date.now();
   const row: CourseRow = {
     ...columnsOf(course),
@@ -93,12 +92,15 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
     deleted: null,
     folder: null,
     tags: '[]',
+    versions_bytes: 0,
   };
   const there = await db.transaction(async (trx) => {
     if (course.id !== null) {
       const known = await trx<CourseRow>('courses').where('id', course.id).first('maker');
       if (known) return known;
     }
+    await limits.anotherCourse(trx, maker.id);
+    await limits.keep(trx, maker.id, course.bytes + course.packed.length);
     await trx<CourseRow>('courses').insert(row);
     const body = { course: row.id, document: course.document, picture: null, proof: null };
     await trx<BodyRow>('bodies').insert(body);
@@ -164,12 +166,16 @@ async function save(context: Context, req: Request, res: Response): Promise<void
   // Whose it is comes first: nobody else's document is worth reading.
   const { id, maker } = await ownCourse(context, req);
   const course = await takeIn(context, req, 'takeCourse');
-  await limits.keep(db, maker, course.bytes, id);
   const { revision } = course;
   const now = Date.now();
   const saved = await db.transaction(async (trx) => {
+    const asked = { id, revision, deleted: null };
+    const before = await trx<CourseRow>('courses').where(asked).first('bytes');
+    if (!before) return false;
+    const more = course.bytes - before.bytes + course.packed.length;
+    await makeRoom(trx, limits, { id, maker }, more);
     const changed = await trx<CourseRow>('courses')
-      .where({ id, revision, deleted: null })
+      .where(asked)
       .update({ ...changedColumns(course), revision: revision + 1, changed: now });
     if (changed === 0) return false;
     const body = { document: course.document, picture: null };

@@ -70,3 +70,13 @@ export async function earlierEdition(
   const { hash, length, published, document } = row;
   return { edition, hash, length, published, document: unpack(document) };
 }
+
+/** The document of an earlier edition by its hash, as text; null when there is none. */
+export async function editionByHash(db: Knex, slug: string, hash: string): Promise<string | null> {
+  const row = await db<EditionRow>('editions')
+    .where({ slug, hash })
+    .whereNotNull('document')
+    .orderBy('edition', 'desc')
+    .first('document');
+  return row?.document ? unpack(row.document) : null;
+}

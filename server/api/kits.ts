@@ -5,11 +5,12 @@ import { readDocument } from '../bodies';
 import { handler, HttpError, NoBody, notFound, param, sendJson, sendPicture } from '../http';
 import { partyOf } from '../limits';
 import type { Context } from './context';
-import { known, knownOrNew, makerOf, makerOrNew, newId, requireMaker } from './session';
+import { newId } from './ids';
+import { known, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';
 import { takeIn } from './takeIn';
 
 /** Most assemblies a maker keeps. */
-const MOST_KITS = 300;
+export const MOST_KITS = 300;
 
 /** A maker's kit: assemblies to be laid in any course. */
 export function kits(context: Context): Router {
@@ -40,17 +41,19 @@ export function kits(context: Context): Router {
       await limits.room();
       const kit = await takeIn(context, req, 'takeKit');
       const { id: maker } = await makerOrNew(context, req, res);
-      const [{ count }] = await db<KitRow>('kits').where({ maker }).count({ count: '*' });
-      if (Number(count) >= MOST_KITS) {
-        throw new HttpError(
-          409,
-          'full',
-          `A kit holds at most ${MOST_KITS} assemblies, those in the bin included.`,
-        );
-      }
-      await limits.keep(db, maker, kit.bytes);
       const row = { ...kit, id: newId(), maker, picture: null, changed: Date.now(), deleted: null };
-      await db<KitRow>('kits').insert(row);
+      await db.transaction(async (trx) => {
+        const [{ count }] = await trx<KitRow>('kits').where({ maker }).count({ count: '*' });
+        if (Number(count) >= MOST_KITS) {
+          throw new HttpError(
+            409,
+            'full',
+            `A kit holds at most ${MOST_KITS} assemblies, those in the bin included.`,
+          );
+        }
+        await limits.keep(trx, maker, kit.bytes);
+        await trx<KitRow>('kits').insert(row);
+      });
       res.status(201);
       sendKit(res, row);
     })
@@ -59,10 +62,13 @@ export function kits(context: Context): Router {
       await limits.room();
       const { id, maker } = await own(req);
       const kit = await takeIn(context, req, 'takeKit');
-      await limits.keep(db, maker, kit.bytes, id);
-      await db<KitRow>('kits')
-        .where({ id })
-        .update({ ...kit, picture: null, changed: Date.now() });
+      await db.transaction(async (trx) => {
+        const before = await trx<KitRow>('kits').where({ id }).first('bytes');
+        await limits.keep(trx, maker, kit.bytes - (before?.bytes ?? 0));
+        await trx<KitRow>('kits')
+          .where({ id })
+          .update({ ...kit, picture: null, changed: Date.now() });
+      });
       sendKit(res, { id, document: kit.document });
     })
     .get('/kits/:id/picture', async (req, res) => {

@@ -1,12 +1,14 @@
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
-import { ClaimBody, DoneAnswer, MakerAnswer, SignInBody, UNNAMED } from '@/core/protocol';
-import type { CourseRow, KeepRow, KitRow, MakerRow, NoteRow, RunRow, SeriesRow } from '../db/rows';
+import { ClaimBody, DoneAnswer, MakerAnswer, SignInBody } from '@/core/protocol';
+import type { MakerRow } from '../db/rows';
 import { readJson } from '../bodies';
 import { handler, HttpError, NoBody } from '../http';
-import { nameKey, refuseReserved } from '../names';
+import { looksOf, nameKey, refuseReserved } from '../names';
 import type { Context } from './context';
-import { digestPassphrase, inTurn, matchesPassphrase } from './passphrase';
+import { forgetDevices, isKnownDevice, knowDevice } from './devices';
+import { mergeMakers } from './merging';
+import { digestPassphrase, inTurn, isOldDigest, matchesPassphrase } from './passphrase';
 import {
   knownOrNew,
   beginSession,
@@ -16,6 +18,7 @@ import {
   makerOrNew,
   renewSession,
 } from './session';
+import { refuseWeak } from './strength';
 
 const noMatch = () =>
   new HttpError(401, 'no-match', 'The name and the passphrase do not go together.');
@@ -41,15 +44,23 @@ export function makers(context: Context): Router {
         refuseReserved(name);
         const maker = await makerOrNew(context, req, res);
         if (maker.passphrase !== null) {
-          limits.signIn(req, maker.name_key ?? maker.id);
+          limits.signIn(req, maker.name_key ?? maker.id, true);
           const { passphrase: stored } = maker;
           if (!(await inTurn(context, req, () => matchesPassphrase(old ?? '', stored)))) {
             throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
           }
         }
-        const digest = await inTurn(context, req, () => digestPassphrase(passphrase));
+        const digest = await inTurn(context, req, async () => {
+          refuseWeak(passphrase, name);
+          return digestPassphrase(passphrase);
+        });
         await claim(db, maker.id, name, digest);
-        if (maker.passphrase !== null) await endOtherSessions(context, req, maker.id);
+        if (maker.passphrase !== null) {
+          await endOtherSessions(context, req, maker.id);
+          await forgetDevices(context, req, maker.id);
+        }
+        await beginSession(context, req, res, maker.id);
+        await knowDevice(context, req, res, maker.id);
         return { known: true, name };
       }),
     )
@@ -57,15 +68,18 @@ export function makers(context: Context): Router {
       '/session',
       readJson,
       handler({ body: SignInBody, answer: MakerAnswer }, async (body, req, res) => {
+        const { passphrase } = body;
         const key = nameKey(body.name);
-        limits.signIn(req, key);
         const maker = await db<MakerRow>('makers').where('name_key', key).first();
+        limits.signIn(req, key, await isKnownDevice(context, req, maker?.id));
         // A name nobody has, or that has no passphrase, costs as much time as a wrong passphrase.
         const stored = maker?.passphrase ?? null;
-        const fits = await inTurn(context, req, () => matchesPassphrase(body.passphrase, stored));
-        if (!maker || !fits) throw noMatch();
+        const fits = await inTurn(context, req, () => matchesPassphrase(passphrase, stored));
+        if (!maker || !fits || stored === null) throw noMatch();
+        if (isOldDigest(stored)) await digestAnew(context, req, maker.id, passphrase);
         await bringAlong(context, req, maker.id);
         await beginSession(context, req, res, maker.id);
+        await knowDevice(context, req, res, maker.id);
         return { known: true, name: maker.name };
       }),
     )
@@ -78,48 +92,55 @@ export function makers(context: Context): Router {
     );
 }
 
+/** Keeps a passphrase by a digest as they are made now. */
+async function digestAnew(
+  context: Context,
+  req: Request,
+  id: string,
+  passphrase: string,
+): Promise<void> {
+  const digest = await inTurn(context, req, () => digestPassphrase(passphrase));
+  await context.db<MakerRow>('makers').where({ id }).update({ passphrase: digest });
+}
+
 /**
- * Gives a maker a name. Runs that somebody else sent in under it are nobody's from then on.
- * @throws HttpError 409 when another maker has it
+ * Gives a maker a name.
+ * @throws HttpError 409 when another maker has it, or one that looks like it
  */
 async function claim(db: Knex, id: string, name: string, passphrase: string): Promise<void> {
   const key = nameKey(name);
+  const looks = looksOf(name);
+  const taken = () => new HttpError(409, 'name-taken', `Another maker is called ${name}.`);
   try {
     await db.transaction(async (trx) => {
-      await trx<MakerRow>('makers').where({ id }).update({ name, name_key: key, passphrase });
-      await trx<RunRow>('runs')
-        .where('player_key', key)
-        .whereNot('maker', id)
-        .update({ player: UNNAMED, player_key: nameKey(UNNAMED) });
+      const alike = await trx<MakerRow>('makers')
+        .whereNot({ id })
+        .andWhere((either) => {
+          void either
+            .where('look_small', looks.look_small)
+            .orWhere('look_as_is', looks.look_as_is)
+            .orWhere('name_key', key);
+        })
+        .first('name', 'name_key');
+      if (alike) {
+        if (alike.name_key === key) throw taken();
+        const words = `${name} looks like ${alike.name}, who is a maker here.`;
+        throw new HttpError(409, 'name-taken', words);
+      }
+      await trx<MakerRow>('makers')
+        .where({ id })
+        .update({ name, name_key: key, passphrase, ...looks });
     });
   } catch (error) {
     // Two may ask for one name at once: the database says who was first.
     if ((error as { code?: string }).code !== 'SQLITE_CONSTRAINT_UNIQUE') throw error;
-    throw new HttpError(409, 'name-taken', `Another maker is called ${name}.`);
+    throw taken();
   }
 }
 
-/** What was made here without a name comes along when somebody signs in. */
+/** What was done here without a name comes along when somebody signs in. */
 async function bringAlong(context: Context, req: Request, to: string): Promise<void> {
   const here = await makerOf(context, req);
   if (!here || here.passphrase !== null || here.id === to) return;
-  const from = { maker: here.id };
-  await context.db.transaction(async (trx) => {
-    await trx<CourseRow>('courses').where(from).update({ maker: to });
-    await trx<KitRow>('kits').where(from).update({ maker: to });
-    await trx<SeriesRow>('series').where(from).update({ maker: to });
-    await trx<NoteRow>('notes').where(from).update({ maker: to });
-    // Where both have one, of a recording or a course's best run, the one that is there stays.
-    const others = (table: string, column: string) =>
-      trx(table).where('maker', to).select(column) as Knex.QueryBuilder;
-    await trx<KeepRow>('keeps')
-      .where(from)
-      .whereNotIn('file', others('keeps', 'file'))
-      .update({ maker: to });
-    await trx<RunRow>('runs')
-      .where(from)
-      .whereNotIn('slug', others('runs', 'slug'))
-      .update({ maker: to });
-    await trx<MakerRow>('makers').where('id', here.id).delete();
-  });
+  await context.db.transaction((trx) => mergeMakers(trx, context.limits, here.id, to));
 }

@@ -48,8 +48,20 @@ export async function digestPassphrase(passphrase: string): Promise<string> {
   );
 }
 
+/** What digests were made with before they said so: `salt:digest`. */
+const [OLD_STEPS, OLD_BLOCK, OLD_LANES] = [14, 8, 1];
+
+/** Whether a digest is to be made anew, its passphrase being known: it was made with less work. */
+export const isOldDigest = (stored: string): boolean =>
+  (readStored(stored)?.steps ?? STEPS) < STEPS;
+
 function readStored(stored: string): Stored | null {
-  const [kind, steps, block, lanes, salt, digest] = stored.split(':');
+  const parts = stored.split(':');
+  if (parts.length === 2) {
+    const [salt, digest] = parts.map((part) => Buffer.from(part, 'hex'));
+    return { steps: OLD_STEPS, block: OLD_BLOCK, lanes: OLD_LANES, salt, digest };
+  }
+  const [kind, steps, block, lanes, salt, digest] = parts;
   if (kind !== 'scrypt' || !digest) return null;
   return {
     steps: Number(steps),

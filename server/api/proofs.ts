@@ -12,7 +12,8 @@ import { partyOf } from '../limits';
 import type { Context } from './context';
 import { type Listed, ownCourse } from './owned';
 import { sentRun } from './sentRun';
-import { known, newId } from './session';
+import { newId } from './ids';
+import { known } from './session';
 
 /** That a maker's course can be finished, and its publishing. */
 export function proofs(context: Context): Router {

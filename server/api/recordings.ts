@@ -12,7 +12,7 @@ const LIMIT = '15mb';
 /** Bytes of a recording that are looked at in a ms. */
 const READ_RATE = 20_000;
 /** Most recordings one maker keeps. */
-const MOST_RECORDINGS = 40;
+export const MOST_RECORDINGS = 40;
 
 const TYPES = { wav: 'audio/wav', mp3: 'audio/mpeg', ogg: 'audio/ogg' } as const satisfies Record<
   RecordingKind,
@@ -82,17 +82,16 @@ async function keepRecording(
   const { id: maker } = await makerOrNew(context, req, res);
   const file = `${digestOf(data)}.${kind}`;
   const own = { file, maker };
-  const known = await db<KeepRow>('keeps').where(own).first('file');
-  if (!known) {
-    const [{ count }] = await db<KeepRow>('keeps').where({ maker }).count({ count: '*' });
-    if (Number(count) >= MOST_RECORDINGS) {
-      const words = `At most ${MOST_RECORDINGS} recordings are kept, those in the bin included.`;
-      throw new HttpError(409, 'full', words);
-    }
-    await limits.keep(db, maker, bytes);
-  }
   const made = Date.now();
   await db.transaction(async (trx) => {
+    if (!(await trx<KeepRow>('keeps').where(own).first('file'))) {
+      const [{ count }] = await trx<KeepRow>('keeps').where({ maker }).count({ count: '*' });
+      if (Number(count) >= MOST_RECORDINGS) {
+        const words = `At most ${MOST_RECORDINGS} recordings are kept, those in the bin included.`;
+        throw new HttpError(409, 'full', words);
+      }
+      await limits.keep(trx, maker, bytes);
+    }
     await trx<RecordingRow>('recordings').insert({ file, data, made }).onConflict().ignore();
     await trx<KeepRow>('keeps')
       .insert({ ...own, bytes, made, deleted: null })

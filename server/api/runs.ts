@@ -1,10 +1,8 @@
-import { randomBytes } from 'node:crypto';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import type { CourseKind } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import {
-  AttemptAnswer,
   DoneAnswer,
   MAKERS_RUN,
   OpenRunBody,
@@ -18,80 +16,21 @@ import { inputsDigest } from '../digest';
 import { readJson, readRunText } from '../bodies';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
 import { partyOf } from '../limits';
-import { nameKey, refuseReserved } from '../names';
+import { looksOf, nameKey, refuseReserved } from '../names';
+import { attemptOf, noteTry, otherVersion, refuseTooSoon, usedUp } from './attempts';
 import { bestTimes, placeOf } from './boards';
 import type { Context } from './context';
+import { editionByHash } from './editions';
 import { findPublished } from './found';
 import { sentRun } from './sentRun';
-import { known, makerOf, makerOrNew, newId, requireMaker } from './session';
+import { known, makerOf, requireMaker } from './session';
 
 /** Stretches from which on two people do not press the same by chance. */
 const UNLIKELY = 8;
-/** Most attempts at a course that one player may have begun and not sent. */
-const MOST_OPEN = 5;
-
-/**
- * What players run. Whoever runs for the list asks for an attempt first, which says where its chance comes
- * from: a seed one could choose is one to look for.
- */
+/** What players run for the list, and what others see of it. */
 export function runs(context: Context): Router {
-  const { db, limits, verifier } = context;
+  const { db, config, limits, verifier } = context;
   return Router()
-    .post(
-      '/published/:slug/attempts',
-      handler({ body: NoBody, answer: AttemptAnswer }, async (_, req, res) => {
-        limits.attempt(req);
-        await limits.room();
-        const { slug, hash } = await findPublished(db, param(req, 'slug'));
-        const { id: maker } = await makerOrNew(context, req, res);
-        const seed = randomBytes(4).readUInt32LE();
-        const row = {
-          id: newId(12),
-          slug,
-          maker,
-          hash,
-          seed,
-          given: Date.now(),
-          begun: 0,
-          told: 0,
-          inputs: null,
-        };
-        await db.transaction(async (trx) => {
-          await trx<AttemptRow>('attempts').insert(row);
-          const open = { slug, maker, inputs: null };
-          const old = await trx<AttemptRow>('attempts')
-            .where(open)
-            .orderBy([
-              { column: 'given', order: 'desc' },
-              { column: 'rowid', order: 'desc' },
-            ])
-            .offset(MOST_OPEN)
-            .limit(MOST_OPEN)
-            .select('id');
-          await trx<AttemptRow>('attempts')
-            .whereIn(
-              'id',
-              old.map(({ id }) => id),
-            )
-            .delete();
-        });
-        res.status(201);
-        return { attempt: row.id, hash, seed };
-      }),
-    )
-    .put(
-      '/published/:slug/attempts/:attempt',
-      handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
-        const { slug } = await findPublished(db, param(req, 'slug'));
-        const { id: maker } = await requireMaker(context, req);
-        const asked = { id: param(req, 'attempt'), slug, maker };
-        if (!(await db<AttemptRow>('attempts').where(asked).first('id'))) {
-          throw notFound('The attempt');
-        }
-        await db.transaction((trx) => noteBegun(trx, asked));
-        return { done: true };
-      }),
-    )
     .post(
       '/published/:slug/runs',
       known(context),
@@ -101,15 +40,15 @@ export function runs(context: Context): Router {
         const body = await sentRun(context, req, 'player');
         const { player, open = true } = body;
         const run = normalRun(body.run);
-        const found = await findPublished(db, param(req, 'slug'), ['document']);
-        const { slug, hash } = found;
         const maker = await requireMaker(context, req);
+        const edition = await editionRun(db, param(req, 'slug'), run.course);
+        const { slug, hash } = edition;
         const inputs = inputsDigest(run);
         const attempt = await attemptOf(db, { id: body.attempt, slug, maker: maker.id }, run);
         const answer = async (score: Score) => ({
           time: score.time,
-          place: await placeOf(db, found, { maker: maker.id, ...score }),
-          best: await bestTimes(db, found, maker.id),
+          place: await placeOf(db, edition, { maker: maker.id, ...score }),
+          best: await bestTimes(db, edition, maker.id),
         });
         if (attempt.inputs === inputs) {
           // The same run again: its answer was lost on the way.
@@ -117,23 +56,25 @@ export function runs(context: Context): Router {
           return answer({ time: attempt.time!, strokes: attempt.strokes! });
         }
         if (attempt.inputs !== null) throw usedUp();
-        if (run.course !== hash || attempt.hash !== hash) throw otherVersion();
         const name = maker.name ?? (await playersName(db, player));
         const party = partyOf(req, maker.id);
-        const replayed = await verifier.verify(party, found.document, run, res);
+        const replayed = await verifier.verify(party, edition.document, run, res);
         const { time, strokes: made, way } = replayed;
+        if (config.inRealTime) refuseTooSoon(attempt, time);
         const played = normalRun(run, replayed.ticks);
         const kept = inputsDigest(played);
-        const { kind } = (await db<CourseRow>('courses').where('id', found.course).first('kind'))!;
-        const score = { time, strokes: kind === 'strokes' ? made : 0 };
+        const score = { time, strokes: edition.kind === 'strokes' ? made : 0 };
         await db.transaction(async (trx) => {
+          // Replaying took its time: whatever it belongs to may be gone, taken down or published anew.
+          const now = await findPublished(trx, slug);
           if (played.inputs.length >= UNLIKELY) {
-            await refuseCopies(trx, found, { inputs: kept, way }, maker.id);
+            await refuseCopies(trx, edition, { inputs: kept, way }, maker.id);
           }
-          await trx<AttemptRow>('attempts')
-            .where('id', attempt.id)
+          const taken = await trx<AttemptRow>('attempts')
+            .where({ id: attempt.id, inputs: null })
             .update({ inputs, ...score });
-          await keepBest(trx, kind as CourseKind, {
+          if (taken === 0) throw usedUp();
+          await keepBest(trx, edition.kind, {
             ...{ slug, hash, maker: maker.id, player: name, player_key: nameKey(name) },
             ...{ inputs: kept, way },
             ...score,
@@ -143,9 +84,10 @@ export function runs(context: Context): Router {
             made: Date.now(),
             stale: 0,
           });
+          if (now.hash !== hash) return;
           // Whatever was finished was begun, even where that was not heard.
-          await noteBegun(trx, attempt);
-          await noteFinish(trx, { slug, hash }, kind as CourseKind);
+          await noteTry(trx, attempt);
+          await noteFinish(trx, { slug, hash }, edition.kind);
         });
         res.status(201);
         return answer(score);
@@ -197,33 +139,24 @@ async function shownRun(
   return row && (row.open === 1 || row.maker === viewer) ? row.run : null;
 }
 
-const usedUp = () =>
-  new HttpError(409, 'no-attempt', 'Another run was sent for this attempt. Begin a new one.');
-const otherVersion = () =>
-  new HttpError(
-    409,
-    'other-version',
-    'The course has changed since this run began. Load it again and run the new one.',
-  );
+/** An edition that a run is made on. */
+interface EditionRun extends Pick<PublishedRow, 'slug' | 'hash' | 'course' | 'document'> {
+  readonly kind: CourseKind;
+}
 
 /**
- * The attempt a run was made in.
- * @throws HttpError 409 when there is none, or the run has another seed
+ * The edition of a published course that a run is made on: one that was begun on an edition counts there, whatever is
+ * published in the meantime.
+ * @throws HttpError 409 where there is no such edition
  */
-async function attemptOf(
-  db: Knex,
-  asked: Pick<AttemptRow, 'id' | 'slug' | 'maker'>,
-  run: Run,
-): Promise<AttemptRow> {
-  const attempt = await db<AttemptRow>('attempts').where(asked).first();
-  if (!attempt || attempt.seed !== run.seed) {
-    throw new HttpError(
-      409,
-      'no-attempt',
-      'This run was not begun with the server in reach, or too long ago; it counts on this device only.',
-    );
-  }
-  return attempt;
+async function editionRun(db: Knex, asked: string, hash: string): Promise<EditionRun> {
+  const { slug, course, ...newest } = await findPublished(db, asked, ['document']);
+  const { kind } = (await db<CourseRow>('courses').where('id', course).first('kind'))!;
+  const of = { slug, course, hash, kind: kind as CourseKind };
+  if (newest.hash === hash) return { ...of, document: newest.document };
+  const earlier = await editionByHash(db, slug, hash);
+  if (earlier === null) throw otherVersion();
+  return { ...of, document: earlier };
 }
 
 /**
@@ -272,19 +205,17 @@ async function isProof(
 async function playersName(db: Knex, player: string | undefined): Promise<string> {
   if (player === undefined || player === UNNAMED) return UNNAMED;
   refuseReserved(player);
-  const owner = await db<MakerRow>('makers').where('name_key', nameKey(player)).first('id');
+  const looks = looksOf(player);
+  const owner = await db<MakerRow>('makers')
+    .where('look_small', looks.look_small)
+    .orWhere('look_as_is', looks.look_as_is)
+    .first('id');
   if (!owner) return player;
   throw new HttpError(
     409,
     'name-taken',
-    `${player} is a maker here. Sign in to run under that name, or choose another.`,
+    `${player} is a maker here, or looks like one. Sign in to run under that name, or choose another.`,
   );
-}
-
-/** Counts a try, once an attempt. */
-async function noteBegun(db: Knex, { id, slug }: Pick<AttemptRow, 'id' | 'slug'>): Promise<void> {
-  const begun = await db<AttemptRow>('attempts').where({ id, begun: 0 }).update({ begun: 1 });
-  if (begun > 0) await db<ListingRow>('listings').where({ slug }).increment('tries', 1);
 }
 
 /** Counts a finish, and how near the best three now are to each other. */

@@ -16,7 +16,8 @@ import type { MakerRow, SeriesCourseRow, SeriesRow } from '../db/rows';
 import { jsonUpTo } from '../bodies';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
-import { known, knownOrNew, makerOf, makerOrNew, newId, requireMaker } from './session';
+import { newId } from './ids';
+import { known, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';
 
 /** A hundred links, and words about them. */
 const readSeries = jsonUpTo(64);

@@ -1,25 +1,28 @@
-import { randomBytes } from 'node:crypto';
 import type { Request, RequestHandler, Response } from 'express';
 import type { Knex } from 'knex';
 import type { DeviceKind } from '@/core/protocol';
+import type { Config } from '../config';
 import type { MakerRow, SessionRow } from '../db/rows';
 import { digestOf } from '../digest';
 import { HttpError } from '../http';
 import { partyOf } from '../limits';
 import type { Party } from '../threads/turns';
 import type { Context } from './context';
+import { newId } from './ids';
 
-const COOKIE = 'stonehop';
+/** Over HTTPS browsers hold the cookie to this host and its root, by its name. */
+const cookieName = ({ secureCookies }: Config): string =>
+  secureCookies ? '__Host-stonehop' : 'stonehop';
+/** Cookies by which the server knows a device: the one it gives, and the one it gave before HTTPS was in use. */
+const COOKIES = ['__Host-stonehop', 'stonehop'];
 const A_DAY = 86_400_000;
 /** Time after its last use at which a session ends, ms. */
 export const SESSION_TIME = 90 * A_DAY;
 
-/** A short random name for a row or a link. */
-export const newId = (bytes = 9): string => randomBytes(bytes).toString('base64url');
-
 const tokenOf = (req: Request): string | null => {
-  const token: unknown = req.cookies?.[COOKIE];
-  return typeof token === 'string' ? token : null;
+  const tokens = COOKIES.map((name): unknown => req.cookies?.[name]);
+  const token = tokens.find((one) => typeof one === 'string');
+  return (token as string | undefined) ?? null;
 };
 
 const askers = new WeakMap<Request, Promise<MakerRow | undefined>>();
@@ -69,6 +72,8 @@ export async function makerOrNew(context: Context, req: Request, res: Response):
     id: newId(),
     name: null,
     name_key: null,
+    look_small: null,
+    look_as_is: null,
     passphrase: null,
     created: Date.now(),
   };
@@ -85,7 +90,7 @@ export async function requireMaker(context: Context, req: Request): Promise<Make
   return maker;
 }
 
-/** Gives the answer a cookie that stands for a maker from now on. */
+/** Gives the answer a cookie that stands for a maker from now on; the session the request came by ends. */
 export async function beginSession(
   { db, config }: Context,
   req: Request,
@@ -95,8 +100,13 @@ export async function beginSession(
   const token = newId(32);
   const now = Date.now();
   const row = { digest: digestOf(token), maker, created: now, device: deviceOf(req), begun: now };
-  await db<SessionRow>('sessions').insert(row);
-  giveCookie(config.secureCookies, res, token);
+  const before = sessionOf(req);
+  await db.transaction(async (trx) => {
+    await trx<SessionRow>('sessions').where('digest', before).delete();
+    await trx<SessionRow>('sessions').insert(row);
+  });
+  sessions.set(req, row.digest);
+  giveCookie(config, res, token);
 }
 
 /** What kind of device asks, by what it says of itself. */
@@ -106,9 +116,10 @@ function deviceOf(req: Request): DeviceKind {
   return /mobi/i.test(told) ? 'phone' : 'computer';
 }
 
-const giveCookie = (secure: boolean, res: Response, token: string): void => {
+const giveCookie = (config: Config, res: Response, token: string): void => {
   const age = { maxAge: SESSION_TIME, path: '/' };
-  res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'lax', secure, ...age });
+  const secure = config.secureCookies;
+  res.cookie(cookieName(config), token, { httpOnly: true, sameSite: 'lax', secure, ...age });
 };
 
 /** Has a session that is used last on; once a day is often enough. */
@@ -121,18 +132,29 @@ export async function renewSession({ db, config }: Context, req: Request, res: R
     .andWhere('created', '>', now - SESSION_TIME)
     .andWhere('created', '<', now - A_DAY)
     .update({ created: now });
-  if (renewed > 0) giveCookie(config.secureCookies, res, token);
+  if (renewed > 0) giveCookie(config, res, token);
 }
 
 /** Ends the session a request's cookie stands for. */
-export async function endSession({ db }: Context, req: Request, res: Response): Promise<void> {
-  const token = tokenOf(req);
-  if (token !== null) await db('sessions').where('digest', digestOf(token)).delete();
-  res.clearCookie(COOKIE, { path: '/' });
+export async function endSession(
+  { db, config }: Context,
+  req: Request,
+  res: Response,
+): Promise<void> {
+  await db<SessionRow>('sessions').where('digest', sessionOf(req)).delete();
+  const secure = config.secureCookies;
+  for (const name of COOKIES) {
+    if (req.cookies?.[name] !== undefined) res.clearCookie(name, { path: '/', secure });
+  }
 }
+
+/** Sessions that began with a request's own answer. */
+const sessions = new WeakMap<Request, string>();
 
 /** The digest of the session a request goes by; of none an empty one. */
 export function sessionOf(req: Request): string {
+  const begun = sessions.get(req);
+  if (begun !== undefined) return begun;
   const token = tokenOf(req);
   return token === null ? '' : digestOf(token);
 }

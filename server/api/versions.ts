@@ -1,10 +1,11 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { DoneAnswer, VersionBody, VersionsAnswer } from '@/core/protocol';
-import type { VersionRow } from '../db/rows';
+import type { CourseRow, VersionRow } from '../db/rows';
 import { toThin } from '../db/thin';
 import { readJson } from '../bodies';
 import { handler, NoBody, notFound, param, sendJson } from '../http';
+import type { Limits } from '../limits';
 import { unpack, type TakenCourse } from '../threads/intake';
 import type { Context } from './context';
 import { known } from './session';
@@ -66,6 +67,7 @@ export async function keepVersion(
   saved: number,
 ): Promise<void> {
   const document = Buffer.from(packed);
+  await db<CourseRow>('courses').where('id', course).increment('versions_bytes', document.length);
   await db<VersionRow>('versions').insert({
     course,
     revision,
@@ -77,20 +79,68 @@ export async function keepVersion(
   if (revision % THIN_EVERY === 0) await thin(db, course);
 }
 
-async function thin(db: Knex, course: string): Promise<void> {
-  const rows = await db<VersionRow>('versions')
+/** Versions of a course that stay whatever room there is. */
+const NEWEST = 20;
+
+/**
+ * Sees that there is room for a save: where there is not, the course's oldest versions without a name make it.
+ * @param trx the transaction of the save
+ * @param limits what a maker may keep
+ * @param of the course and its maker
+ * @param bytes by which what is kept grows
+ * @throws HttpError 409 when there is none even so
+ */
+export async function makeRoom(
+  trx: Knex.Transaction,
+  limits: Limits,
+  of: Pick<CourseRow, 'id' | 'maker'>,
+  bytes: number,
+): Promise<void> {
+  let over = await limits.over(trx, of.maker, bytes);
+  if (over > 0) {
+    const rows = await versionsOf(trx, of.id);
+    const gone: number[] = [];
+    for (const { revision, label, bytes: freed } of rows.slice(NEWEST).reverse()) {
+      if (over <= 0) break;
+      if (label !== null) continue;
+      gone.push(revision);
+      over -= freed;
+    }
+    await letGo(trx, of.id, gone);
+  }
+  await limits.keep(trx, of.maker, bytes);
+}
+
+type VersionSize = Pick<VersionRow, 'revision' | 'saved' | 'label'> & { readonly bytes: number };
+
+/** The versions of a course, the newest first, and how long each is. */
+const versionsOf = (db: Knex, course: string): Promise<VersionSize[]> =>
+  db<VersionRow>('versions')
     .where({ course })
     .orderBy('revision', 'desc')
-    .select('revision', 'saved', 'label', db.raw('length(document) as bytes'));
-  const bytes = rows.reduce(
-    (sum, row) => sum + Number((row as unknown as { bytes: number }).bytes),
-    0,
-  );
-  const gone = toThin(rows, bytes > DENSE_BYTES);
+    .select(
+      'revision',
+      'saved',
+      'label',
+      db.raw('length(document) as bytes'),
+    ) as unknown as Promise<VersionSize[]>;
+
+async function thin(db: Knex, course: string): Promise<void> {
+  const rows = await versionsOf(db, course);
+  const bytes = rows.reduce((sum, row) => sum + row.bytes, 0);
+  await letGo(db, course, toThin(rows, bytes > DENSE_BYTES));
+}
+
+async function letGo(db: Knex, course: string, gone: readonly number[]): Promise<void> {
   for (let i = 0; i < gone.length; i += 500) {
     await db('versions')
       .where({ course })
       .whereIn('revision', gone.slice(i, i + 500))
       .delete();
   }
+  if (gone.length === 0) return;
+  const left = db('versions')
+    .where({ course })
+    .select(db.raw('coalesce(sum(length(document)), 0)'));
+  await db('courses').where('id', course).update({ versions_bytes: left });
 }

@@ -6,6 +6,7 @@ import { pack, summaryOf } from '../threads/intake';
 import { difficulty } from './difficulty';
 import { ends } from './ends';
 import { explore } from './explore';
+import { people } from './people';
 import { shelves } from './shelves';
 import { together } from './together';
 import { ways } from './ways';
@@ -367,6 +368,7 @@ const migrations: Record<string, Knex.Migration> = {
   '017_ends': ends,
   '018_shelves': shelves,
   '019_ways': ways,
+  '020_people': people,
 };
 
 /** Does something with each row of a table, one at a time: documents are large. */

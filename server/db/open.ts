@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import type { Database } from 'better-sqlite3';
 import createKnex, { type Knex } from 'knex';
+import { waitOnce } from './locked';
 import { migrationSource } from './migrations';
 import { keepStatements } from './statements';
 
@@ -11,6 +12,7 @@ import { keepStatements } from './statements';
  */
 export async function openDatabase(dataDir: string): Promise<Knex> {
   mkdirSync(dataDir, { recursive: true });
+  let opened: Database | null = null;
   const db = createKnex({
     client: 'better-sqlite3',
     connection: { filename: path.join(dataDir, 'stonehop.sqlite') },
@@ -20,6 +22,7 @@ export async function openDatabase(dataDir: string): Promise<Knex> {
       max: 1,
       afterCreate: (connection: Database, done: (error: Error | null) => void) => {
         keepStatements(connection);
+        opened = connection;
         done(null);
       },
     },
@@ -27,8 +30,7 @@ export async function openDatabase(dataDir: string): Promise<Knex> {
   await db.raw('PRAGMA journal_mode = WAL');
   await db.raw('PRAGMA synchronous = FULL');
   await db.raw('PRAGMA foreign_keys = ON');
-  // Waiting for another program that has the file holds up everybody: better to be asked again.
-  await db.raw('PRAGMA busy_timeout = 1000');
+  waitOnce(db, () => opened);
   await db.migrate.latest({ migrationSource });
   return db;
 }

@@ -2,8 +2,26 @@ export interface MakerRow {
   id: string;
   name: string | null;
   name_key: string | null;
+  /** The name as it looks; see names. */
+  look_small: string | null;
+  look_as_is: string | null;
   passphrase: string | null;
   created: number;
+}
+
+/** A device that somebody signed in on. */
+export interface DeviceRow {
+  /** Of its cookie, which is kept nowhere. */
+  digest: string;
+  maker: string;
+  used: number;
+}
+
+/** That a maker takes no notes from somebody. */
+export interface BlockRow {
+  maker: string;
+  blocked: string;
+  made: number;
 }
 
 export interface SessionRow {
@@ -45,6 +63,8 @@ export interface CourseRow extends SummaryColumns {
   /** Where its maker keeps it; tags as JSON. */
   folder: string | null;
   tags: string;
+  /** Bytes of its earlier versions, packed. */
+  versions_bytes: number;
 }
 
 /** What is long of a course, apart from what is looked through: what stands behind it would be read with it. */

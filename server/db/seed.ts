@@ -7,7 +7,7 @@ import { DEMO_RUNS } from '@/demo/runs';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import { normalRun } from '@/core/run';
 import { inputsDigest } from '../digest';
-import { nameKey } from '../names';
+import { looksOf, nameKey } from '../names';
 import { inTenths, shownOf, summaryOf } from '../threads/intake';
 import type {
   BodyRow,
@@ -35,7 +35,8 @@ export async function seedDemo(db: Knex): Promise<void> {
   await db.transaction(async (trx) => {
     const maker = async (name: string) => {
       const id = `${DEMO_MAKER}${name.toLowerCase()}`;
-      const row = { id, name, name_key: nameKey(name), passphrase: null, created: now };
+      const keys = { name_key: nameKey(name), ...looksOf(name) };
+      const row = { id, name, ...keys, passphrase: null, created: now };
       await trx<MakerRow>('makers').insert(row).onConflict('id').ignore();
       return id;
     };

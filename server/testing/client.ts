@@ -26,6 +26,8 @@ export async function testServer(
     attemptsPerMinute: 1000,
     makersPerHour: 10_000,
     difficultyTries: 0,
+    // Runs of tests were made by programs.
+    inRealTime: false,
     ...change,
   };
   const running = await serve(config, log);
@@ -47,9 +49,11 @@ interface Answer {
   readonly body: any;
 }
 
-/** Somebody with a browser of their own: keeps the cookie it is given. */
+/** Somebody with a browser of their own: keeps the cookies it is given. */
 export class Somebody {
-  cookie = '';
+  private readonly jar = new Map<string, string>();
+  /** Headers that are sent with every request besides. */
+  headers: Record<string, string> = {};
   /** The address a proxy in front would name. */
   forwarded = '';
 
@@ -60,6 +64,23 @@ export class Somebody {
   }
 
   constructor(private readonly port: number) {}
+
+  /** The cookie of the session, as it is sent. */
+  get cookie(): string {
+    const name = ['__Host-stonehop', 'stonehop'].find((one) => this.jar.has(one));
+    return name ? `${name}=${this.jar.get(name)}` : '';
+  }
+
+  set cookie(text: string) {
+    this.jar.delete('__Host-stonehop');
+    this.jar.delete('stonehop');
+    const [name, value] = text.split('=');
+    if (value) this.jar.set(name, value);
+  }
+
+  private get cookies(): string {
+    return [...this.jar].map(([name, value]) => `${name}=${value}`).join('; ');
+  }
 
   /** Sends a file as it is. */
   send(path: string, data: Buffer): Promise<Answer> {
@@ -82,13 +103,17 @@ export class Somebody {
       method,
       headers: {
         ...(body === undefined ? {} : { 'Content-Type': type }),
-        ...(this.cookie ? { Cookie: this.cookie } : {}),
+        ...(this.jar.size > 0 ? { Cookie: this.cookies } : {}),
         ...(this.forwarded ? { 'X-Forwarded-For': this.forwarded } : {}),
+        ...this.headers,
       },
       body,
     });
-    const [given] = response.headers.getSetCookie();
-    if (given) this.cookie = given.split(';')[0];
+    for (const given of response.headers.getSetCookie()) {
+      const [name, value] = given.split(';')[0].split('=');
+      if (value) this.jar.set(name, value);
+      else this.jar.delete(name);
+    }
     const text = await response.text();
     const json = response.headers.get('content-type')?.includes('json');
     return {

@@ -1,6 +1,6 @@
 import { HttpError } from '../http';
 import type { AnswerTo, Pool, TaskName, TaskOf } from './pool';
-import type { Party, Turns } from './turns';
+import type { Load, Party, Turns } from './turns';
 
 /** Threads for one kind of work, and the turns that it takes. */
 export class Lane {
@@ -57,6 +57,10 @@ export class Lane {
     }
   }
 
+  get load(): Load {
+    return this.turns.load;
+  }
+
   close(): Promise<void> {
     return this.pool.close();
   }
@@ -99,6 +103,12 @@ export class Lanes {
       }
     }
     return this.slow.run(party, name, task, { estimate });
+  }
+
+  /** Of both together. */
+  get load(): Load {
+    const [quick, slow] = [this.quick.load, this.slow.load];
+    return { working: quick.working + slow.working, waiting: quick.waiting + slow.waiting };
   }
 
   async close(): Promise<void> {

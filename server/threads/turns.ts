@@ -17,6 +17,12 @@ export interface TurnLimits {
   readonly seconds: number;
 }
 
+/** How much of a kind of work is worked on, and how much waits for it. */
+export interface Load {
+  readonly working: number;
+  readonly waiting: number;
+}
+
 const MINUTE = 60_000;
 
 interface Waiting {
@@ -70,6 +76,11 @@ export class Turns {
       this.running--;
       this.next();
     }
+  }
+
+  /** How much is worked on, and how much waits. */
+  get load(): Load {
+    return { working: this.running, waiting: this.queue.length };
   }
 
   private async turn(keys: readonly string[], estimate: number, signal?: AbortSignal) {

@@ -1,6 +1,6 @@
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { View } from 'react-native';
-import type { PublishedCourse } from '@/core/protocol';
+import { UNNAMED, type PublishedCourse } from '@/core/protocol';
 import { FigureTable, IconButton, runTime, Text } from '../parts';
 import { TARGET } from '../theme';
 
@@ -22,6 +22,11 @@ const PLAYER = column.accessor('player', {
     <Text as={original.own ? 'strong' : 'text'}>
       {original.player}
       {original.own ? ' (you)' : ''}
+      {original.guest && !original.own && original.player !== UNNAMED ? (
+        <Text as="small" tint="slate">
+          {' guest'}
+        </Text>
+      ) : null}
     </Text>
   ),
 });

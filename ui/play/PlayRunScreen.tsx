@@ -64,6 +64,7 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
             slug={slug}
             finished={finished}
             attempt={attempts.of(finished.run.seed)?.attempt}
+            refusal={attempts.refusal}
           />
           {whole && <NextInSeries series={whole} slug={slug} />}
           <FinishActions leaveLabel="Leave" onAgain={again} onLeave={leave} />

@@ -6,9 +6,10 @@ import { View } from 'react-native';
 import * as v from 'valibot';
 import { PlayerName } from '@/core/protocol';
 import { useSettings } from '../device/settings';
-import { Button, FormField, runTime, Text, Toggle } from '../parts';
+import { Button, FormField, runTime, saveFile, Text, Toggle } from '../parts';
 import type { Finished } from '../run/finish/finished';
 import { ApiError, maySendAgain } from '../state/api';
+import { useKeptHere } from '../state/keptHere';
 import { useMe } from '../state/queries';
 import { sendRun } from '../state/waitingRuns';
 import { SPACE } from '../theme';
@@ -24,16 +25,21 @@ const SendForm = v.object({
 interface SendRunProps {
   readonly slug: string;
   readonly finished: Finished;
-  /** What it was begun with; nothing where the server was not in reach. */
+  /** What it was begun with; nothing where none was to be had. */
   readonly attempt: string | undefined;
+  /** Why none was to be had. */
+  readonly refusal?: Error | null;
 }
 
 /** A finished run, to be sent in if it was begun with the server in reach. */
-export function SendRun({ attempt, ...props }: SendRunProps) {
+export function SendRun({ attempt, refusal, ...props }: SendRunProps) {
   if (attempt !== undefined) return <Send {...props} attempt={attempt} />;
+  const told = refusal instanceof ApiError && refusal.status !== 0 ? refusal.message : null;
   return (
     <Text tint="slate" testID="run-unsent">
-      The server was not in reach when this run began, so it counts on this device only.
+      {told === null
+        ? 'The server was not in reach when this run began, so it counts on this device only.'
+        : `${told} This run began without leave for the list, so it counts on this device only.`}
     </Text>
   );
 }
@@ -42,6 +48,7 @@ export function SendRun({ attempt, ...props }: SendRunProps) {
 function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   const client = useQueryClient();
   const me = useMe();
+  const notKept = useKeptHere(({ fails }) => fails);
   const { player, openRuns, set } = useSettings();
   const form = useForm({ resolver: valibotResolver(SendForm), defaultValues: { player } });
   const send = useMutation({
@@ -87,8 +94,16 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
       {send.error && (
         <Text tint="rust">
           {send.error.message}
-          {refused || taken ? '' : ' The run is kept here until it is sent.'}
+          {refused || taken || notKept ? '' : ' It is kept here, and sent again by itself.'}
+          {notKept && !refused ? ' This browser keeps nothing: save it before you leave.' : ''}
         </Text>
+      )}
+      {send.error && notKept && !refused && (
+        <Button
+          title="Save the run as a file"
+          icon="download"
+          onPress={() => saveFile(`${slug}.run.json`, JSON.stringify(finished.run))}
+        />
       )}
       {!me.data?.name && (
         <FormField

@@ -2,6 +2,8 @@ import { Attempts } from './attempts';
 
 jest.mock('../state/api', () => ({ api: {} }));
 
+beforeEach(() => void jest.useFakeTimers({ doNotFake: ['setImmediate'] }));
+afterEach(() => void jest.useRealTimers());
 const settled = () => new Promise(setImmediate);
 
 /** A server that gives seeds 1, 2 and so on, until it is away. */
@@ -27,8 +29,15 @@ test('each try has an attempt of its own, ready before it is begun', async () =>
   // Drawn again, a try keeps its seed.
   expect([attempts.seedOf(0), attempts.seedOf(1)]).toEqual([1, 2]);
   expect(attempts.of(2)?.attempt).toBe('a2');
-  // Of those that are given only those that are begun are tries, each once.
-  expect(begun).toEqual(['a1', 'a2', 'a3']);
+  expect(begun).toEqual([]);
+  // Of those that are given only those that last are tries, each once.
+  jest.advanceTimersByTime(2000);
+  expect(begun).toEqual(['a3']);
+  attempts.seedOf(3);
+  jest.advanceTimersByTime(2000);
+  attempts.seedOf(3);
+  jest.advanceTimersByTime(9000);
+  expect(begun).toEqual(['a3', 'a4']);
 });
 
 test('without a server a try makes up its own, and later ones have attempts again', async () => {
@@ -36,6 +45,7 @@ test('without a server a try makes up its own, and later ones have attempts agai
   state.away = true;
   await attempts.prepare();
   expect(attempts.seedOf(0)).toBeUndefined();
+  expect(attempts.refusal?.message).toBe('away');
   state.away = false;
   await settled();
   expect(attempts.seedOf(0)).toBeUndefined();
@@ -43,6 +53,7 @@ test('without a server a try makes up its own, and later ones have attempts agai
   await settled();
   expect(attempts.seedOf(2)).toBe(1);
   expect(attempts.of(12345)).toBeUndefined();
+  expect(attempts.refusal).toBeNull();
 });
 
 test('no more are asked for than are soon needed', async () => {

@@ -5,6 +5,8 @@ import { api } from '../state/api';
 
 /** Attempts that are ready before they are begun: running again must not wait for the server. */
 const AHEAD = 2;
+/** What ends sooner is no try, ms; the server counts none that is told of sooner. */
+const TRY_TIME = 2000;
 
 /** Takes out leave to run for the list before it is needed, and remembers which seed belongs to which. */
 export class Attempts {
@@ -12,10 +14,13 @@ export class Attempts {
   private readonly bySeed = new Map<number, Attempt>();
   private readonly begun = new Map<number, number | undefined>();
   private asking = 0;
+  private counting: ReturnType<typeof setTimeout> | undefined;
+  /** Why none was to be had when last asked for. */
+  refusal: Error | null = null;
 
   /**
    * @param ask for an attempt; fails where the server is not in reach
-   * @param begin hears of each that is begun
+   * @param begin hears of each that lasts long enough to be a try
    */
   constructor(
     private readonly ask: () => Promise<Attempt>,
@@ -30,7 +35,9 @@ export class Attempts {
         const attempt = await this.ask();
         this.ready.push(attempt);
         this.bySeed.set(attempt.seed, attempt);
-      } catch {
+        this.refusal = null;
+      } catch (error) {
+        this.refusal = error as Error;
         return;
       } finally {
         this.asking--;
@@ -43,7 +50,8 @@ export class Attempts {
     if (!this.begun.has(number)) {
       const next = this.ready.shift();
       this.begun.set(number, next?.seed);
-      if (next) this.begin(next.attempt);
+      clearTimeout(this.counting);
+      if (next) this.counting = setTimeout(() => this.begin(next.attempt), TRY_TIME);
       void this.prepare();
     }
     return this.begun.get(number);

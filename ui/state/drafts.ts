@@ -1,5 +1,6 @@
 import { createStore, delMany, entries, get, set } from 'idb-keyval';
 import type { Course } from '@/core/course';
+import { notedKept } from './keptHere';
 import { otherTabs, TAB } from './tabId';
 
 /** A course as last edited on this device and not yet known to be on the server. */
@@ -18,7 +19,7 @@ export interface KeptDraft extends Draft {
 let store: ReturnType<typeof createStore> | undefined;
 const drafts = () => (store ??= createStore('stonehop', 'drafts'));
 
-/** Keeping a draft fails only where the browser forbids storage; editing goes on all the same. */
+/** Looking for drafts fails only where the browser forbids storage; editing goes on all the same. */
 const quietly = async <T>(work: Promise<T>): Promise<T | undefined> => work.catch(() => undefined);
 
 const keyOf = (id: string, tab: string): string => `${id} ${tab}`;
@@ -79,10 +80,12 @@ export async function dropResting({ id, tab, at }: KeptDraft): Promise<void> {
   if (now?.at === at) await quietly(delMany([key], drafts()));
 }
 
-export function keepDraft(id: string, draft: Draft) {
-  forgetLeft(id);
+/** Keeps a draft on this device. Says whether it is kept. */
+export async function keepDraft(id: string, draft: Draft): Promise<boolean> {
   const kept: KeptDraft = { ...draft, id, tab: TAB, at: Date.now() };
-  return quietly(set(keyOf(id, TAB), kept, drafts()));
+  const isKept = await notedKept(set(keyOf(id, TAB), kept, drafts()));
+  if (isKept) forgetLeft(id);
+  return isKept;
 }
 
 export function dropDraft(id: string) {

@@ -7,6 +7,7 @@ import { api, maySendAgain, type ApiError } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
 import { courseKey, keepAnswer } from './keptAnswers';
+import { useKeptHere } from './keptHere';
 import { useDragState } from '../device/dragState';
 import { SaveQueue, type SaveAnswer, type Theirs } from './saveQueue';
 
@@ -72,7 +73,11 @@ function openQueue(client: QueryClient): SaveQueue {
       if (useCourse.getState().id === id) useCourse.getState().setSave(state, now.revision);
       if (state.kind === 'saved' && last) kept(client, id, now.revision, state.at, last);
       if (state.kind === 'refused')
-        showToast(`Not saved: ${state.message} It is kept on this device.`);
+        showToast(
+          useKeptHere.getState().fails
+            ? `Not saved: ${state.message}`
+            : `Not saved: ${state.message} It is kept on this device.`,
+        );
       if (now.idle && state.kind === 'saved') {
         queues.delete(id);
         void dropDraft(id);

@@ -3,6 +3,7 @@ import type { CourseListed } from '@/core/protocol';
 import { extentOf, plannedRoute } from '@/core/route';
 import { api, maySendAgain } from './api';
 import { dropResting, keepDraft, restingDrafts, type KeptDraft } from './drafts';
+import { keepForGood } from './keptHere';
 import { forgetEdits } from './saving';
 
 /** Bytes of chance in a course's id: as many as the server takes. */
@@ -50,19 +51,26 @@ const toldOf = ({ course, at }: KeptDraft) => ({
   here: course,
 });
 
-/** Keeps a course that was begun here until the server has it. */
-export const keepUnsent = (id: string, course: Course): Promise<unknown> =>
+/** Keeps a course that was begun here until the server has it. Says whether it is kept. */
+export const keepUnsent = (id: string, course: Course): Promise<boolean> =>
   keepDraft(id, { revision: 0, course });
 
-/** Keeps a new course on the server, or on this device until that is in reach. */
+/**
+ * Keeps a new course on the server, or on this device until that is in reach.
+ * @throws Error where neither keeps it
+ */
 export async function createCourse(course: Course): Promise<{ readonly id: string }> {
   const id = newCourseId();
   try {
     await api.create(id, course);
   } catch (error) {
     if (!maySendAgain(error)) throw error;
-    await keepUnsent(id, course);
+    if (!(await keepUnsent(id, course))) {
+      const why = 'The server is away and this browser keeps nothing: nothing could be begun.';
+      throw new Error(why, { cause: error });
+    }
   }
+  keepForGood();
   return { id };
 }
 

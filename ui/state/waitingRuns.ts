@@ -2,6 +2,7 @@ import { createStore, del, entries, set } from 'idb-keyval';
 import type { QueryClient } from '@tanstack/react-query';
 import { showToast } from '../parts';
 import { api, maySendAgain, type ApiError, type SentRun } from './api';
+import { notedKept } from './keptHere';
 
 /** A run that is to be sent in, on this device until the server has it. */
 export interface WaitingRun extends SentRun {
@@ -11,9 +12,9 @@ export interface WaitingRun extends SentRun {
 let store: ReturnType<typeof createStore> | undefined;
 const runs = () => (store ??= createStore('stonehop-runs', 'waiting'));
 
-/** Keeps a run until it is sent; fails only where the browser forbids storage. */
-export const keepWaiting = (run: WaitingRun): Promise<void> =>
-  set(run.attempt, run, runs()).catch(() => {});
+/** Keeps a run until it is sent. Says whether it is kept. */
+export const keepWaiting = (run: WaitingRun): Promise<boolean> =>
+  notedKept(set(run.attempt, run, runs()));
 
 export const dropWaiting = (attempt: string): Promise<void> => del(attempt, runs()).catch(() => {});
 

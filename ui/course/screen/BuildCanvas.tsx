@@ -14,6 +14,7 @@ import { ComparedKey } from '../versions/ComparedScene';
 import { WaySaid } from '../way/WaySaid';
 import { ChoiceSaid } from './ChoiceSaid';
 import { HandOrChoice } from './HandOrChoice';
+import { NotKept } from './NotKept';
 import { TopBar } from './TopBar';
 import type { Work } from './work';
 
@@ -38,6 +39,7 @@ export function BuildCanvas({ phase, work, focused, onTune, onRunHere }: BuildCa
       {building && <ChoiceSaid />}
       <View pointerEvents="box-none" style={{ flex: 1 }}>
         <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
+        <NotKept />
         <View
           pointerEvents="box-none"
           style={{ flex: 1, alignItems: 'flex-end', paddingHorizontal: SPACE.s }}

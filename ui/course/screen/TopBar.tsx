@@ -5,6 +5,7 @@ import { ago, Card, IconButton, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import type { SaveState } from '../../state/saveQueue';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
+import { useKeptHere } from '../../state/keptHere';
 import { SPACE, WIDE } from '../../theme';
 import { usePutOff } from './ConflictSheet';
 import { FindingsSheet } from './FindingsSheet';
@@ -25,6 +26,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
   );
   const wide = useWindowDimensions().width >= WIDE;
   const [open, setOpen] = useState(false);
+  const fails = useKeptHere((kept) => kept.fails);
   const findings = useFindings(useDebouncedCourse());
   return (
     <Card
@@ -54,7 +56,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
           }
           testID="save-state"
         >
-          {saveWords(save, wide)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
+          {saveWords(save, wide, fails)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
         </Text>
       </View>
       <IconButton
@@ -84,7 +86,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
 }
 
 /** How far the course is saved; where there is room, since when. */
-function saveWords(save: SaveState, wide: boolean): string {
+function saveWords(save: SaveState, wide: boolean, fails: boolean): string {
   switch (save.kind) {
     case 'saved':
       return save.at === 0 || !wide ? 'Saved' : `Saved ${ago(save.at)}`;
@@ -92,7 +94,7 @@ function saveWords(save: SaveState, wide: boolean): string {
     case 'saving':
       return 'Saving';
     case 'offline':
-      return 'Server away, kept here';
+      return fails ? 'Server away, not kept' : 'Server away, kept here';
     case 'refused':
       return 'Not saved';
     case 'conflict':
