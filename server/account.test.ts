@@ -81,6 +81,9 @@ test('nobody sees or ends a device of another', async () => {
 test('all data is one archive of files that open here', async () => {
   const { maker, id, slug } = await established('Fenn');
   const { slug: other } = await established('Wren');
+  await maker.ask('PUT', `/courses/${id}/shelf`, { folder: 'Quays', tags: ['calm'] });
+  await maker.ask('PUT', `/courses/${id}/versions/1`, { label: 'the first' });
+  await maker.ask('POST', `/published/${other}/reports`, { words: 'The eel is not kind.' });
   await maker.play(other, runRight(course), 'Fenn');
   await maker.ask('PUT', `/published/${other}/like`, { liked: true });
   const answer = await fetch(`http://127.0.0.1:${server.running.port}/api/me/data`, {
@@ -94,6 +97,11 @@ test('all data is one archive of files that open here', async () => {
   const [document] = names.filter((name) => name.endsWith(`${id}.json`));
   expect(toCourse(json(document))).toEqual(course);
   expect(json(document.replace('.json', '.run.json')).inputs).toEqual(runRight(course).inputs);
+  expect(json('courses.json')).toMatchObject([{ id, folder: 'Quays', tags: ['calm'] }]);
+  expect(json(document.replace('.json', '.versions.json'))).toMatchObject([{ label: 'the first' }]);
+  expect(toCourse(json(document.replace('.json', '.versions/1.json')))).toEqual(course);
+  expect(json('reports.json')).toMatchObject([{ slug: other, words: 'The eel is not kind.' }]);
+  expect(json('attempts.json')).toMatchObject([{ slug: other }]);
   const [kit] = names.filter((name) => name.startsWith('kits/'));
   expect(readKit(strFromU8(files[kit])).name).toBe('Slab');
   expect(json('published.json')).toMatchObject([{ slug, edition: 1 }]);

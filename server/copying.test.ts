@@ -16,7 +16,7 @@ const copied = (course: Course, slug: string) =>
 test('a course that its maker keeps whole is run by others and copied by the maker alone', async () => {
   const out = await publish(whole, somebody());
   const other = somebody();
-  const seen = await other.ask('GET', `/published/${out.slug}`);
+  const seen = await other.see(out.slug);
   expect([seen.status, (seen.body as { course: Course }).course.mayCopy]).toEqual([200, false]);
   const course = copied(whole, out.slug);
   const answer = await other.ask('POST', '/courses', { course });

@@ -10,8 +10,7 @@ afterAll(() => server.remove());
 const somebody = () => new Somebody(server.running.port);
 
 const read = async (slug: string, edition?: number) =>
-  (await somebody().ask('GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`))
-    .body as PublishedCourse;
+  (await somebody().see(slug, edition)).body as PublishedCourse;
 
 /** The walk with its lantern so many metres on. */
 const to = (x: number): Course => {
@@ -62,13 +61,34 @@ test('what a run cannot feel makes none', async () => {
 test('what is private of an edition stays so, and one that is not there is not found', async () => {
   const out = await publish({ ...to(7), notes: 'Mind the eel.' }, somebody());
   await publishAgain(out, to(5), 1);
-  const { body, status } = await somebody().ask('GET', `/published/${out.slug}?edition=1`);
+  const { body, status } = await somebody().see(out.slug, 1);
   expect(status).toBe(200);
   expect(JSON.stringify(body)).not.toContain('eel');
   for (const edition of ['9', '0', '-1', 'two', '1e9', '1;drop']) {
     const path = `/published/${out.slug}?edition=${encodeURIComponent(edition)}`;
     expect((await somebody().ask('GET', path)).status).toBe(404);
   }
+});
+
+test('an earlier edition is removed by its maker with its runs, the one of now is not', async () => {
+  const out = await publish(to(7), somebody());
+  const player = somebody();
+  await player.play(out.slug, runRight(to(7)));
+  await publishAgain(out, to(5), 1);
+  await player.play(out.slug, runRight(to(5)));
+  const remove = (who: Somebody, edition: number | string) =>
+    who.ask('DELETE', `/published/${out.slug}/editions/${edition}`);
+  expect((await remove(player, 1)).status).toBe(404);
+  expect((await remove(out.maker, 2)).body.error.code).toBe('newest');
+  for (const edition of ['9', 'two', '-1']) {
+    expect((await remove(out.maker, edition)).status).toBe(404);
+  }
+  expect((await remove(out.maker, 1)).status).toBe(200);
+  expect((await somebody().see(out.slug, 1)).status).toBe(404);
+  const now = await read(out.slug);
+  expect(now.editions.map(({ edition }) => edition)).toEqual([2]);
+  expect(now.best).toHaveLength(1);
+  expect((await remove(out.maker, 1)).status).toBe(404);
 });
 
 test('of very many the oldest go', async () => {

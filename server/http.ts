@@ -66,10 +66,16 @@ export function sendJson(
   res.type('application/json').send(`{${parts.join(',')}}`);
 }
 
-/** Answers with a picture as SVG text; its address changes with what it shows. */
-export function sendPicture(res: Response, svg: string, everyone: boolean): void {
+/** What caches are told of what is addressed by what it holds. */
+export const FOR_EVER = 'public, max-age=31536000, immutable';
+
+/**
+ * Answers with a picture as SVG text.
+ * @param scope who may keep it for ever, where its address names what it shows; null where it does not
+ */
+export function sendPicture(res: Response, svg: string, scope: 'public' | 'private' | null): void {
   res.set({
-    'Cache-Control': `${everyone ? 'public' : 'private'}, max-age=31536000, immutable`,
+    'Cache-Control': scope === null ? 'no-store' : FOR_EVER.replace('public', scope),
     // Opened by itself it is a picture and nothing else.
     'Content-Security-Policy': "default-src 'none'",
   });

@@ -56,6 +56,43 @@ test('its maker removes and reports notes on it, and on nothing else', async () 
   }
 });
 
+test('whoever is blocked writes no more to any course of that maker, until they may again', async () => {
+  const maker = somebody();
+  const [out, second] = [await publish(walk(), maker), await publish(walk(), maker)];
+  const elsewhere = await publish(walk(), somebody());
+  const player = somebody();
+  await send(player, out.slug, 'First word');
+  const [note] = await notesOf(out);
+  const path = `/courses/${out.id}/notes/${note.id}/blocked`;
+  expect((await somebody().ask('PUT', path, { blocked: true })).status).toBe(401);
+  expect((await elsewhere.maker.ask('PUT', path, { blocked: true })).status).toBe(404);
+  expect((await maker.ask('PUT', path, { blocked: true })).status).toBe(200);
+  expect(await notesOf(out)).toMatchObject([{ words: 'First word', blocked: true }]);
+  const refused = await send(player, second.slug, 'Second word');
+  expect([refused.status, refused.body.error.code]).toEqual([403, 'blocked']);
+  expect((await send(player, elsewhere.slug, 'Another maker')).status).toBe(201);
+  await maker.ask('PUT', path, { blocked: false });
+  expect((await send(player, second.slug, 'Second word')).status).toBe(201);
+});
+
+test('of many notes older ones are asked for, each is told once', async () => {
+  const out = await publish(walk(), somebody());
+  const db = await openDatabase(server.config.dataDir);
+  const [{ id: writer }] = await db('makers').where('id', 'like', 'demo-%').limit(1);
+  const rows = Array.from({ length: 120 }, (_, i) => ({
+    ...{ slug: out.slug, maker: writer, words: `Word ${i}`, made: i },
+  }));
+  await db.batchInsert('notes', rows, 50);
+  await db.destroy();
+  const words: string[] = [];
+  for (let next: number | null = Infinity; next !== null;) {
+    const { body } = await out.maker.ask('GET', `/courses/${out.id}/notes?before=${next}`);
+    words.push(...body.notes.map((note: NoteToMaker) => note.words));
+    next = body.next;
+  }
+  expect(words).toEqual(rows.map((row) => row.words).reverse());
+});
+
 test('nobody writes more of them than so many, nor what says nothing', async () => {
   const out = await publish(walk(), somebody());
   const eager = somebody();

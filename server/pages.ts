@@ -5,7 +5,7 @@ import staticGzip from 'express-static-gzip';
 import type { Knex } from 'knex';
 import { previewOf, type Preview } from './api/previews';
 import { escaped } from '@/core/formats';
-import { HttpError, param } from './http';
+import { FOR_EVER, HttpError, param } from './http';
 import { PREVIEW_HEIGHT, PREVIEW_WIDTH } from './threads/previewSize';
 
 /** The built pages: files that carry a hash in their name for ever, the page itself never kept. */
@@ -22,7 +22,7 @@ export function pages(db: Knex, webDir: string): Router {
           serveStatic: {
             setHeaders: (res, file) => {
               const hashed = /[.-][0-9a-f]{16,}\./.test(path.basename(file));
-              const kept = hashed ? 'public, max-age=31536000, immutable' : 'no-cache';
+              const kept = hashed ? FOR_EVER : 'no-cache';
               res.setHeader('Cache-Control', kept);
             },
           },

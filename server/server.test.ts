@@ -133,7 +133,7 @@ test('what is its maker’s alone is not published, and does not make what is ou
   const { id } = await create(isla, noted);
   await isla.ask('POST', `/courses/${id}/proof`, { run: runRight(noted) });
   const { slug } = (await isla.ask('POST', `/courses/${id}/publish`)).body;
-  const out = await somebody().ask('GET', `/published/${slug}`);
+  const out = await somebody().see(slug);
   expect(JSON.stringify(out.body)).not.toMatch(/Tam must|Ask Isla/);
   expect(out.body.course.sketch).toEqual({ points: [[0, 0, 0]] });
   await isla.ask('PUT', `/courses/${id}`, { revision: 1, course: { ...noted, notes: 'Later' } });

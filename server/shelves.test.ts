@@ -29,7 +29,7 @@ test('a course stands in its folder and under its tags, whatever else is saved o
   await maker.ask('POST', `/courses/${id}/restore`);
   expect(await listed(maker)).toEqual([['Quay side', ['wet', 'night']]]);
   // Nobody else is told.
-  const { body } = await somebody().ask('GET', `/published/${slug}`);
+  const { body } = await somebody().see(slug);
   expect(JSON.stringify(body)).not.toContain('Quay side');
   expect((await shelve(maker, id, null, [])).status).toBe(200);
   expect(await listed(maker)).toEqual([[null, []]]);

@@ -21,9 +21,14 @@ export const NotesAnswer = v.object({
       by: v.string(),
       words: v.string(),
       made: v.number(),
-      /** Whether its maker has reported it. */
+      /** Whether the course's maker has reported it, and takes no more from whoever wrote it. */
       reported: v.boolean(),
+      blocked: v.boolean(),
     }),
   ),
+  /** What older ones are asked for by; null where there are none. */
+  next: v.nullable(v.number()),
 });
+/** Whether a maker takes notes from somebody. */
+export const BlockBody = v.object({ blocked: v.boolean() });
 export type NoteToMaker = v.InferOutput<typeof NotesAnswer>['notes'][number];

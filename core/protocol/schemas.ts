@@ -193,9 +193,16 @@ export const ShownRunAnswer = v.object({ run: RunSchema });
 /** Whether others may see one's run. */
 export const OpenRunBody = v.object({ open: v.boolean() });
 
+/** A digest of what a published course shows: by it its document and its picture are asked for. */
+const Look = v.string();
+
+/** The document of a published course. */
+export const DocumentAnswer = v.object({ course: CourseSchema });
+
+/** What is told of a published course beside its document. */
 export const PublishedAnswer = v.object({
   slug: v.string(),
-  course: CourseSchema,
+  look: Look,
   hash: v.string(),
   maker: v.string(),
   published: v.number(),
@@ -231,7 +238,7 @@ export const DemosAnswer = v.object({
       maker: v.string(),
       kind: v.picklist(COURSE_KINDS),
       length: v.number(),
-      hash: v.string(),
+      look: Look,
     }),
   ),
 });
@@ -266,6 +273,7 @@ export const ExploreQuery = v.object({
 /** A published course as it is found. */
 export const Listing = v.object({
   slug: v.string(),
+  look: Look,
   hash: v.string(),
   name: v.string(),
   maker: v.string(),
@@ -344,7 +352,9 @@ export type Bin = v.InferOutput<typeof BinAnswer>;
 export type Attempt = v.InferOutput<typeof AttemptAnswer>;
 export type ExploreAsked = v.InferInput<typeof ExploreQuery>;
 export type CourseFound = v.InferOutput<typeof Listing>;
-export type PublishedCourse = v.InferOutput<typeof PublishedAnswer>;
+/** A published course with all that is told of it. */
+export type PublishedCourse = v.InferOutput<typeof PublishedAnswer> &
+  v.InferOutput<typeof DocumentAnswer>;
 
 /** What a maker or player without a name is called. */
 export const UNNAMED = 'Somebody';

@@ -31,7 +31,8 @@ export type SeriesWritten = v.InferOutput<typeof SeriesBody>;
 /** A course of a series, with the best time on it and one's own. */
 const SeriesCourse = v.object({
   slug: v.string(),
-  hash: v.string(),
+  /** A digest of what it shows. */
+  look: v.string(),
   name: v.string(),
   maker: v.string(),
   kind: v.picklist(COURSE_KINDS),

@@ -200,8 +200,10 @@ async function picture(context: Context, req: Request, res: Response): Promise<v
     maker,
     document,
     picture: drawn,
+    revision,
   } = await ownCourse(context, req, 'document', 'picture');
-  if (drawn !== null) return sendPicture(res, drawn, false);
+  const scope = req.query.of === String(revision) ? 'private' : null;
+  if (drawn !== null) return sendPicture(res, drawn, scope);
   const party = partyOf(req, maker);
   const { svg, length } = await pictures.run(party, 'drawDocument', document);
   await db.transaction(async (trx) => {
@@ -211,7 +213,7 @@ async function picture(context: Context, req: Request, res: Response): Promise<v
       .update({ picture: svg });
     if (kept > 0) await trx<CourseRow>('courses').where({ id }).update({ length });
   });
-  sendPicture(res, svg, false);
+  sendPicture(res, svg, scope);
 }
 
 const answerSaved = (revision: number, changed: number): v.InferOutput<typeof SavedAnswer> => ({

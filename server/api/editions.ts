@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
 import type { EditionChange } from '@/core/protocol';
 import type { EditionRow, ListingRow } from '../db/rows';
-import { notFound } from '../http';
-import { unpack } from '../threads/intake';
+import { HttpError, notFound } from '../http';
+import { lookOf, unpack } from '../threads/intake';
 
 /** Most editions of a course that stay; of more the oldest goes. */
 const MOST_EDITIONS = 20;
@@ -51,8 +51,15 @@ export async function editionsOf(db: Knex, slug: string) {
   }));
 }
 
+type EditionKey = Pick<EditionRow, 'edition' | 'hash' | 'length' | 'published'>;
+
+/** An edition with the digest of what it shows. */
+export interface EditionTold extends EditionKey {
+  readonly look: string;
+}
+
 /** An edition that is asked for by its number, with its document as text. */
-export interface EditionRead extends Pick<EditionRow, 'edition' | 'hash' | 'length' | 'published'> {
+export interface EditionRead extends EditionKey {
   readonly document: string;
 }
 
@@ -79,4 +86,36 @@ export async function editionByHash(db: Knex, slug: string, hash: string): Promi
     .orderBy('edition', 'desc')
     .first('document');
   return row?.document ? unpack(row.document) : null;
+}
+
+/** The document of an earlier edition by what it shows, as text; null when there is none. */
+export async function documentByLook(db: Knex, slug: string, look: string): Promise<string | null> {
+  const rows = db<EditionRow>('editions').where({ slug }).whereNotNull('document');
+  for (const { document } of await rows.select('document')) {
+    const text = unpack(document!);
+    if (lookOf(text) === look) return text;
+  }
+  return null;
+}
+
+/**
+ * Removes an earlier edition with its runs and whatever else is told of it, unless another edition is the same to a run.
+ * @throws HttpError 404 when there is none, 409 for the one that is published now
+ */
+export async function removeEdition(
+  trx: Knex.Transaction,
+  slug: string,
+  edition: number,
+): Promise<void> {
+  const row = await trx<EditionRow>('editions').where({ slug, edition }).first('hash', 'document');
+  if (!row) throw notFound('That edition');
+  const now = await trx<ListingRow>('listings').where({ slug }).first('edition');
+  if (now?.edition === edition) {
+    const words = 'That is the edition as it is now: take the course down instead.';
+    throw new HttpError(409, 'newest', words);
+  }
+  await trx<EditionRow>('editions').where({ slug, edition }).delete();
+  const { hash } = row;
+  if (await trx<EditionRow>('editions').where({ slug, hash }).first('edition')) return;
+  for (const table of ['runs', 'ends', 'attempts']) await trx(table).where({ slug, hash }).delete();
 }

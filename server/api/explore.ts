@@ -84,7 +84,7 @@ export function explore(context: Context): Router {
     );
 }
 
-type Found = ListingRow & { finished: number };
+type Found = ListingRow & { look: string; finished: number };
 
 /** One more than a page of what is asked for. */
 async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
@@ -95,13 +95,14 @@ async function found(db: Knex, asked: Asked, viewer: string): Promise<Found[]> {
     .select(db.raw('1'));
   const query = db('listings as l')
     .join('courses as c', 'c.id', 'l.course')
+    .join('published as p', 'p.slug', 'l.slug')
     .where({ 'l.taken': null, 'l.held': null, 'c.deleted': null })
     .orderBy([
       { column: `l.${column}`, order: direction },
       { column: 'l.id', order: direction },
     ])
     .limit(PAGE + 1)
-    .select('l.*', db.raw('exists ? as finished', [finished]));
+    .select('l.*', 'p.shown as look', db.raw('exists ? as finished', [finished]));
   const match = matchOf(asked.words);
   if (match !== null) void query.whereRaw(await matching(db, match), match);
   if (maker !== undefined) {

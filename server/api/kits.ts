@@ -76,7 +76,7 @@ export function kits(context: Context): Router {
       const svg = picture ?? (await pictures.run(partyOf(req, maker), 'drawKit', document));
       if (picture === null)
         await db<KitRow>('kits').where({ id, changed }).update({ picture: svg });
-      sendPicture(res, svg, false);
+      sendPicture(res, svg, req.query.of === String(changed) ? 'private' : null);
     })
     .delete(
       '/kits/:id',

@@ -1,15 +1,15 @@
 import { Router, type Request } from 'express';
-import { DoneAnswer, MOST_NOTES, NoteBody, NotesAnswer, UNNAMED } from '@/core/protocol';
-import type { CourseRow, NoteRow, PublishedRow } from '../db/rows';
+import { BlockBody, DoneAnswer, MOST_NOTES, NoteBody, NotesAnswer, UNNAMED } from '@/core/protocol';
+import type { BlockRow, CourseRow, NoteRow, PublishedRow } from '../db/rows';
 import { readJson } from '../bodies';
 import { handler, HttpError, NoBody, notFound, param } from '../http';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { ownCourse } from './owned';
-import { knownOrNew, makerOrNew } from './session';
+import { known, knownOrNew, makerOrNew } from './session';
 
 /** Most notes that are told of at once. */
-const SHOWN = 200;
+const SHOWN = 50;
 
 /** Short notes to the maker of a published course, which nobody else reads. */
 export function notes(context: Context): Router {
@@ -33,6 +33,17 @@ export function notes(context: Context): Router {
           throw new HttpError(409, 'own', 'It is your own course: keep notes in its plan.');
         }
         await db.transaction(async (trx) => {
+          const taken = await trx('courses')
+            .join('blocks', 'blocks.maker', 'courses.maker')
+            .where({ 'courses.id': course, 'blocks.blocked': maker })
+            .first('blocks.maker');
+          if (taken) {
+            throw new HttpError(
+              403,
+              'blocked',
+              'The maker of this course takes no notes from you.',
+            );
+          }
           const had = trx<NoteRow>('notes').where({ slug, maker });
           const [{ count }] = await had.count({ count: '*' });
           if (Number(count) >= MOST_NOTES) {
@@ -48,21 +59,47 @@ export function notes(context: Context): Router {
     .get(
       '/courses/:id/notes',
       handler({ body: NoBody, answer: NotesAnswer }, async (_, req) => {
-        const { id } = await ownCourse(context, req);
-        const rows: (NoteRow & { by: string | null })[] = await db('notes')
+        const { id, maker } = await ownCourse(context, req);
+        const before = Number(req.query.before) || Infinity;
+        const query = db('notes')
           .join('published', 'published.slug', 'notes.slug')
           .join('makers', 'makers.id', 'notes.maker')
           .where('published.course', id)
           .orderBy('notes.id', 'desc')
-          .limit(SHOWN)
+          .limit(SHOWN + 1)
           .select('notes.*', { by: 'makers.name' });
+        if (before < Infinity) void query.where('notes.id', '<', before);
+        const rows: (NoteRow & { by: string | null })[] = await query;
+        const blocked = new Set(await db<BlockRow>('blocks').where({ maker }).pluck('blocked'));
         return {
-          notes: rows.map(({ by, reported, ...note }) => ({
+          notes: rows.slice(0, SHOWN).map(({ by, reported, ...note }) => ({
             ...note,
             by: by ?? UNNAMED,
             reported: reported !== null,
+            blocked: blocked.has(note.maker),
           })),
+          next: rows.length > SHOWN ? rows[SHOWN - 1].id : null,
         };
+      }),
+    )
+    .put(
+      '/courses/:id/notes/:note/blocked',
+      known(context),
+      readJson,
+      handler({ body: BlockBody, answer: DoneAnswer }, async ({ blocked }, req) => {
+        const { maker } = await ownCourse(context, req);
+        const note = await db<NoteRow>('notes')
+          .where(await noteOf(req))
+          .first('maker');
+        if (!note) throw notFound('The note');
+        const row = { maker, blocked: note.maker };
+        if (blocked) {
+          await db<BlockRow>('blocks')
+            .insert({ ...row, made: Date.now() })
+            .onConflict(['maker', 'blocked'])
+            .ignore();
+        } else await db<BlockRow>('blocks').where(row).delete();
+        return { done: true };
       }),
     )
     .put(

@@ -3,7 +3,7 @@ import type { Knex } from 'knex';
 import { KIND_WORDS, type CourseKind } from '@/core/course';
 import type { ListingRow, PreviewRow } from '../db/rows';
 import { digestOf } from '../digest';
-import { param } from '../http';
+import { FOR_EVER, param } from '../http';
 import { partyOf } from '../limits';
 import type { Context } from './context';
 import { findPublished } from './found';
@@ -44,7 +44,7 @@ export function previews({ db, pictures }: Context): Router {
       const row = { slug, shown: version, png };
       await db<PreviewRow>('previews').insert(row).onConflict('slug').merge();
     }
-    res.set('Cache-Control', 'public, max-age=86400');
+    res.set('Cache-Control', req.query.of === version ? FOR_EVER : 'no-store');
     res.type('image/png').send(png);
   });
 }

@@ -1,15 +1,28 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import type { LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
+import type { CourseRow, LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { DEMO_MAKER } from '../db/seed';
-import { DemosAnswer, UNNAMED, type CourseListed } from '@/core/protocol';
-import { handler, NoBody, param, sendJson, sendPicture } from '../http';
+import {
+  DemosAnswer,
+  DoneAnswer,
+  PublishedAnswer,
+  UNNAMED,
+  type CourseListed,
+} from '@/core/protocol';
+import { FOR_EVER, handler, NoBody, notFound, param, sendJson, sendPicture } from '../http';
 import { partyOf } from '../limits';
 import { bestTimes, spreadOf } from './boards';
 import type { Context } from './context';
-import { earlierEdition, editionsOf, type EditionRead } from './editions';
+import {
+  documentByLook,
+  earlierEdition,
+  editionsOf,
+  removeEdition,
+  type EditionTold,
+} from './editions';
+import { lookOf } from '../threads/intake';
 import { findPublished } from './found';
-import { makerOf } from './session';
+import { makerOf, requireMaker } from './session';
 
 /** What is told of a published course beside itself, to a viewer. */
 async function listingOf(db: Knex, slug: string, viewer: string) {
@@ -26,15 +39,16 @@ async function editionAsked(
   db: Knex,
   slug: string,
   asked: unknown,
-): Promise<EditionRead & { readonly newest: boolean }> {
+): Promise<EditionTold & { readonly newest: boolean }> {
   const { edition } = (await db<ListingRow>('listings').where({ slug }).first('edition'))!;
   if (asked !== undefined && Number(asked) !== edition) {
-    return { ...(await earlierEdition(db, slug, Number(asked) || 0)), newest: false };
+    const { document, ...told } = await earlierEdition(db, slug, Number(asked) || 0);
+    return { ...told, look: lookOf(document), newest: false };
   }
   const row = (await db<PublishedRow>('published')
     .where({ slug })
-    .first('hash', 'length', 'published', 'document'))!;
-  return { ...row, edition, newest: true };
+    .first('hash', 'length', 'published', { look: 'shown' }))!;
+  return { ...(row as typeof row & { look: string }), edition, newest: true };
 }
 
 /** Published courses, for everyone. */
@@ -50,41 +64,67 @@ export function published(context: Context): Router {
           maker: string;
           kind: CourseListed['kind'];
           length: number;
-          hash: string;
+          look: string;
         }[] = await db('published')
           .join('courses', 'courses.id', 'published.course')
           .join('makers', 'makers.id', 'courses.maker')
           .where('makers.id', 'like', `${DEMO_MAKER}%`)
           .orderBy('published.rowid')
-          .select('slug', 'courses.name', 'courses.kind', 'published.length', 'published.hash')
-          .select({ maker: 'makers.name' });
+          .select('slug', 'courses.name', 'courses.kind', 'published.length')
+          .select({ look: 'published.shown', maker: 'makers.name' });
         return { demos: rows };
       }),
     )
-    .get('/published/:slug', async (req, res) => {
-      const { slug, course } = await findPublished(db, param(req, 'slug'));
-      const asked = await editionAsked(db, slug, req.query.edition);
-      const { document, ...edition } = asked;
-      const maker = await db<MakerRow>('makers')
-        .join('courses', 'courses.maker', 'makers.id')
-        .where('courses.id', course)
-        .first('makers.name', 'courses.proof_hash', 'courses.proof_time');
-      const player = await makerOf(context, req);
-      const makerTime = maker?.proof_hash === edition.hash ? maker.proof_time : null;
-      const fields = {
-        ...{ slug, maker: maker?.name ?? UNNAMED, makerTime },
-        ...(await listingOf(db, slug, player?.id ?? '')),
-        ...edition,
-        ...(edition.newest ? {} : { difficulty: null }),
-        editions: await editionsOf(db, slug),
-        best: await bestTimes(db, { slug, hash: edition.hash }, player?.id),
-        ...(await spreadOf(db, { slug, hash: edition.hash })),
-      };
-      sendJson(res, fields, { course: document });
+    .get(
+      '/published/:slug',
+      handler({ body: NoBody, answer: PublishedAnswer }, async (_, req) => {
+        const { slug, course } = await findPublished(db, param(req, 'slug'));
+        const edition = await editionAsked(db, slug, req.query.edition);
+        const maker = await db<MakerRow>('makers')
+          .join('courses', 'courses.maker', 'makers.id')
+          .where('courses.id', course)
+          .first('makers.name', 'courses.proof_hash', 'courses.proof_time');
+        const player = await makerOf(context, req);
+        const makerTime = maker?.proof_hash === edition.hash ? maker.proof_time : null;
+        return {
+          ...{ slug, maker: maker?.name ?? UNNAMED, makerTime },
+          ...(await listingOf(db, slug, player?.id ?? '')),
+          ...edition,
+          ...(edition.newest ? {} : { difficulty: null }),
+          editions: await editionsOf(db, slug),
+          best: await bestTimes(db, { slug, hash: edition.hash }, player?.id),
+          ...(await spreadOf(db, { slug, hash: edition.hash })),
+        };
+      }),
+    )
+    .delete(
+      '/published/:slug/editions/:edition',
+      handler({ body: NoBody, answer: DoneAnswer }, async (_, req) => {
+        const { slug, course } = await findPublished(db, param(req, 'slug'));
+        const { id: maker } = await requireMaker(context, req);
+        if (!(await db<CourseRow>('courses').where({ id: course, maker }).first('id'))) {
+          throw notFound('That edition');
+        }
+        const edition = Number(param(req, 'edition')) || 0;
+        await db.transaction((trx) => removeEdition(trx, slug, edition));
+        return { done: true };
+      }),
+    )
+    .get('/published/:slug/documents/:look', async (req, res) => {
+      const look = param(req, 'look');
+      const { slug, shown, document } = await findPublished(db, param(req, 'slug'), [
+        'shown',
+        'document',
+      ]);
+      const asked = shown === look ? document : await documentByLook(db, slug, look);
+      if (asked === null) throw notFound('That course');
+      res.set('Cache-Control', FOR_EVER);
+      sendJson(res, {}, { course: asked });
     })
     .get('/published/:slug/picture', async (req, res) => {
       const row = await findPublished(db, param(req, 'slug'), ['document', 'picture', 'shown']);
-      if (row.picture !== null) return sendPicture(res, row.picture, true);
+      const scope = req.query.of === row.shown ? 'public' : null;
+      if (row.picture !== null) return sendPicture(res, row.picture, scope);
       const { svg: picture } = await pictures.run(
         partyOf(req, undefined),
         'drawDocument',
@@ -92,6 +132,6 @@ export function published(context: Context): Router {
       );
       const { slug, shown } = row;
       await db<PublishedRow>('published').where({ slug, shown }).update({ picture });
-      sendPicture(res, picture, true);
+      sendPicture(res, picture, scope);
     });
 }

@@ -2,7 +2,7 @@ import express, { Router, type Request, type Response } from 'express';
 import { DoneAnswer, RecordingAnswer, RecordingsAnswer } from '@/core/protocol';
 import type { KeepRow, RecordingRow } from '../db/rows';
 import { digestOf } from '../digest';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
+import { FOR_EVER, handler, HttpError, NoBody, notFound, param } from '../http';
 import type { RecordingKind } from '../threads/recording';
 import type { Context } from './context';
 import { askerOf, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';
@@ -108,7 +108,7 @@ async function sendRecording({ db }: Context, req: Request, res: Response): Prom
   const { file, data } = row;
   res.set({
     'Content-Type': TYPES[file.slice(-3) as RecordingKind],
-    'Cache-Control': 'public, max-age=31536000, immutable',
+    'Cache-Control': FOR_EVER,
     'Accept-Ranges': 'bytes',
   });
   const ranges = req.range(data.length);

@@ -146,7 +146,9 @@ async function told(db: Knex, id: string, viewer: string) {
     .join('courses as c', 'c.id', 'l.course')
     .where('s.series', id)
     .orderBy('s.place')
-    .select('l.slug', 'l.hash', 'l.name', 'l.maker', 'l.kind', 'l.runner', 'l.length')
+    .join('published as p', 'p.slug', 's.slug')
+    .select({ look: 'p.shown' })
+    .select('l.slug', 'l.name', 'l.maker', 'l.kind', 'l.runner', 'l.length')
     .select('l.taken', 'l.held', 'c.deleted')
     .select({ best: best(), own: best().where('r.maker', viewer) });
   const courses = lines.map(({ taken, held, deleted, ...line }) => ({

@@ -82,6 +82,14 @@ export class Somebody {
     return [...this.jar].map(([name, value]) => `${name}=${value}`).join('; ');
   }
 
+  /** A published course with its document, as a page puts them together. */
+  async see(slug: string, edition?: number): Promise<Answer> {
+    const told = await this.ask('GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`);
+    if (told.status !== 200) return told;
+    const { body } = await this.ask('GET', `/published/${slug}/documents/${told.body.look}`);
+    return { ...told, body: { ...told.body, ...body } };
+  }
+
   /** Sends a file as it is. */
   send(path: string, data: Buffer): Promise<Answer> {
     return this.request('POST', path, 'application/octet-stream', new Uint8Array(data));

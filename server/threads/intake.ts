@@ -111,12 +111,15 @@ export function summaryOf(course: Course, document: string): Summary {
     length: inTenths(extentOf(way).length),
     measured: way.from !== 'marks',
     hash: courseHash(course),
-    shown: digestOf(shownOf(course)).slice(0, 32),
+    shown: lookOf(shownOf(course)),
   };
 }
 
 /** Metres as they are kept. */
 export const inTenths = (metres: number): number => Math.round(metres * 10) / 10;
+
+/** A digest of a document as others may have it, by which it is asked for. */
+export const lookOf = (shown: string): string => digestOf(shown).slice(0, 32);
 
 /** The document as others may have it. */
 export const shownOf = (course: Course): string => JSON.stringify(withoutPrivate(course));

@@ -48,13 +48,13 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
         </Text>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
-        {data.map(({ slug, hash, name, maker, kind, length }) => (
+        {data.map(({ slug, look, name, maker, kind, length }) => (
           <Card
             key={slug}
             style={{ width: `${(100 - (columns - 1) * 1.6) / columns}%`, overflow: 'hidden' }}
           >
             <View style={{ backgroundColor: colours.shallows }}>
-              <DrawnPicture uri={pictureOf.published({ slug, hash })} of={name} />
+              <DrawnPicture uri={pictureOf.published({ slug, look })} of={name} />
             </View>
             <View style={{ padding: SPACE.m, gap: SPACE.s }}>
               <View>

@@ -17,7 +17,14 @@ jest.mock('expo-router', () => ({
 }));
 
 const course = (name: string, more: Partial<CourseFound> = {}): CourseFound => ({
-  ...{ slug: name.toLowerCase(), hash: 'h'.repeat(64), name, maker: 'Maura', kind: 'point' },
+  ...{
+    slug: name.toLowerCase(),
+    look: 'l',
+    hash: 'h'.repeat(64),
+    name,
+    maker: 'Maura',
+    kind: 'point',
+  },
   ...{
     runner: 'hopper',
     length: 41.2,

@@ -1,11 +1,14 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { EditionChange, PublishedCourse } from '@/core/protocol';
-import { ago, ListItem, Text } from '../parts';
+import { ago, Button, IconButton, ListItem, showToast, Text } from '../parts';
+import { api } from '../state/api';
 
 /** The editions of a published course and what became of it from one to the next; each opens as it was. */
 export function Editions({ data }: { readonly data: PublishedCourse }) {
-  const { edition, editions } = data;
+  const { slug, own, edition, editions } = data;
   if (editions.length < 2) return null;
   const now = editions[0].edition;
   const open = (asked: number) =>
@@ -17,24 +20,69 @@ export function Editions({ data }: { readonly data: PublishedCourse }) {
         Each has best times of its own.
       </Text>
       {editions.map((one) => (
-        <ListItem
-          key={one.edition}
-          on={one.edition === edition}
-          onPress={() => open(one.edition)}
-          testID={`edition-${one.edition}`}
-        >
+        <View key={one.edition} style={{ flexDirection: 'row', alignItems: 'center' }}>
           <View style={{ flex: 1 }}>
-            <Text as={one.edition === edition ? 'strong' : 'text'}>
-              {one.edition}
-              {one.edition === now ? ', as it is now' : ''} · {ago(one.published)}
-            </Text>
-            <Text as="small" tint="slate">
-              {one.changes ? changeWords(one.changes) : 'The first'}
-            </Text>
+            <ListItem
+              on={one.edition === edition}
+              onPress={() => open(one.edition)}
+              testID={`edition-${one.edition}`}
+            >
+              <View style={{ flex: 1 }}>
+                <Text as={one.edition === edition ? 'strong' : 'text'}>
+                  {one.edition}
+                  {one.edition === now ? ', as it is now' : ''} · {ago(one.published)}
+                </Text>
+                <Text as="small" tint="slate">
+                  {one.changes ? changeWords(one.changes) : 'The first'}
+                </Text>
+              </View>
+            </ListItem>
           </View>
-        </ListItem>
+          {own && one.edition !== now && (
+            <RemoveEdition slug={slug} edition={one.edition} shown={one.edition === edition} />
+          )}
+        </View>
       ))}
     </View>
+  );
+}
+
+interface RemoveEditionProps {
+  readonly slug: string;
+  readonly edition: number;
+  /** Whether it is the one that is looked at. */
+  readonly shown: boolean;
+}
+
+/** Takes an earlier edition away, with its best times; asked for twice. */
+function RemoveEdition({ slug, edition, shown }: RemoveEditionProps) {
+  const client = useQueryClient();
+  const [asked, setAsked] = useState(false);
+  const remove = useMutation({
+    mutationFn: () => api.removeEdition(slug, edition),
+    onSuccess: () => {
+      if (shown) router.setParams({ edition: undefined } as never);
+      void client.invalidateQueries({ queryKey: ['published', slug] });
+      showToast(`Edition ${edition} and its times are removed.`);
+    },
+    onError: (error: Error) => showToast(error.message),
+  });
+  if (!asked) {
+    return (
+      <IconButton
+        icon="trash-2"
+        label={`Remove edition ${edition}`}
+        onPress={() => setAsked(true)}
+      />
+    );
+  }
+  return (
+    <Button
+      kind="danger"
+      title="Remove it and its times"
+      busy={remove.isPending}
+      onPress={() => remove.mutate()}
+    />
   );
 }
 

@@ -9,7 +9,14 @@ import { Liked } from './Liked';
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 
 const DATA: PublishedCourse = {
-  ...{ slug: 'quay', course: emptyCourse('Quay'), hash: 'h', maker: 'Maura', makerTime: 21.5 },
+  ...{
+    slug: 'quay',
+    course: emptyCourse('Quay'),
+    look: 'l',
+    hash: 'h',
+    maker: 'Maura',
+    makerTime: 21.5,
+  },
   ...{
     published: 0,
     edition: 1,

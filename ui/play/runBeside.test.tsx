@@ -12,6 +12,7 @@ jest.mock('@expo/vector-icons/Feather', () => () => null);
 const DATA: PublishedCourse = {
   slug: 'quay',
   course: emptyCourse('Quay'),
+  look: 'l',
   hash: 'h',
   maker: 'Isla',
   makerTime: 21.5,

@@ -3,7 +3,7 @@ import type { SeriesCourseTold } from '@/core/protocol';
 import { courseAfter, nextToRun, totalOf } from './totals';
 
 const course = (slug: string, more: Partial<SeriesCourseTold> = {}): SeriesCourseTold => ({
-  ...{ slug, hash: '', name: slug, maker: 'Wren', kind: 'point', runner: 'hopper', length: 40 },
+  ...{ slug, look: '', name: slug, maker: 'Wren', kind: 'point', runner: 'hopper', length: 40 },
   ...{ best: 10, own: null, shown: true },
   ...more,
 });

@@ -22,6 +22,8 @@ import {
   RecordingAnswer,
   PublishAnswer,
   PublishedAnswer,
+  DocumentAnswer,
+  type PublishedCourse,
   ShownRunAnswer,
   RecordingsAnswer,
   SavedAnswer,
@@ -97,6 +99,24 @@ async function request<S extends v.GenericSchema>(
   return v.parse(answer, data);
 }
 
+/** What is told of a published course, and its document, which the browser keeps by what it shows. */
+async function publishedCourse(slug: string, edition?: number): Promise<PublishedCourse> {
+  const told = () =>
+    request(PublishedAnswer, 'GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`);
+  const whole = async () => {
+    const answer = await told();
+    const path = `/published/${slug}/documents/${answer.look}`;
+    return { ...answer, ...(await request(DocumentAnswer, 'GET', path)) };
+  };
+  try {
+    return await whole();
+  } catch (error) {
+    // Published anew between the two: what it shows now is asked for.
+    if (!(error instanceof ApiError) || error.status !== 404) throw error;
+    return whole();
+  }
+}
+
 /** The server's resources, each answer held to its schema. */
 export const api = {
   me: () => request(MakerAnswer, 'GET', '/me'),
@@ -159,8 +179,7 @@ export const api = {
   show: (id: string, shown: boolean) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/published`, { shown }),
   /** A published course as it is now, or an edition it had. */
-  published: (slug: string, edition?: number) =>
-    request(PublishedAnswer, 'GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`),
+  published: (slug: string, edition?: number) => publishedCourse(slug, edition),
   /** One's own series; a series as anyone sees it. */
   allSeries: () => request(SeriesListAnswer, 'GET', '/series'),
   series: (id: string) => request(SeriesAnswer, 'GET', `/series/${id}`),
@@ -175,7 +194,18 @@ export const api = {
   /** A word to the maker of a published course; those on one's own. */
   sendNote: (slug: string, words: string) =>
     request(DoneAnswer, 'POST', `/published/${slug}/notes`, { words }),
-  notes: (id: string) => request(NotesAnswer, 'GET', `/courses/${id}/notes`),
+  notes: (id: string, before: number | null) =>
+    request(
+      NotesAnswer,
+      'GET',
+      `/courses/${id}/notes${before === null ? '' : `?before=${before}`}`,
+    ),
+  /** Takes no more notes from whoever wrote one, or takes them again. */
+  blockNote: (id: string, note: number, blocked: boolean) =>
+    request(DoneAnswer, 'PUT', `/courses/${id}/notes/${note}/blocked`, { blocked }),
+  /** Removes an earlier edition of a published course of one's own. */
+  removeEdition: (slug: string, edition: number) =>
+    request(DoneAnswer, 'DELETE', `/published/${slug}/editions/${edition}`),
   reportNote: (id: string, note: number) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/notes/${note}/reported`),
   removeNote: (id: string, note: number) =>
@@ -219,8 +249,8 @@ export const pictureOf = {
     `/api/courses/${id}/picture?of=${revision}`,
   kit: ({ id, changed }: { id: string; changed: number }) =>
     `/api/kits/${id}/picture?of=${changed}`,
-  published: ({ slug, hash }: { slug: string; hash: string }) =>
-    `/api/published/${slug}/picture?of=${hash.slice(0, 12)}`,
+  published: ({ slug, look }: { slug: string; look: string }) =>
+    `/api/published/${slug}/picture?of=${look}`,
 };
 
 /** Where all that is kept of a maker is to be had, as one file. */

@@ -1,4 +1,5 @@
 import { emptyCourse } from '@/core/course';
+import { useKeptHere } from './keptHere';
 import { dropDraft, dropResting, keepDraft, leaveDraft, readDraft, restingDrafts } from './drafts';
 
 const mockKept = new Map<string, { tab: string; at: number }>();
@@ -142,4 +143,16 @@ describe('drafts at rest', () => {
     await dropResting(now);
     expect(await told()).toEqual([]);
   });
+});
+
+test('whether a draft is kept is said, and what was left on the way out stays where it is not', async () => {
+  const { set } = jest.requireMock<typeof import('idb-keyval')>('idb-keyval');
+  jest.mocked(set).mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'));
+  leaveDraft('a', draft('Left'));
+  expect(await keepDraft('a', draft('Refused'))).toBe(false);
+  expect(useKeptHere.getState().fails).toBe(true);
+  expect(left.size).toBe(1);
+  expect(await keepDraft('a', draft('Kept'))).toBe(true);
+  expect(useKeptHere.getState().fails).toBe(false);
+  expect(left.size).toBe(0);
 });

@@ -19,5 +19,5 @@ let asked = false;
 export function keepForGood(): void {
   if (asked) return;
   asked = true;
-  void navigator.storage?.persist?.().catch(() => false);
+  void globalThis.navigator?.storage?.persist?.().catch(() => false);
 }

@@ -5,10 +5,13 @@ import type { KeptDraft } from './drafts';
 import { createCourse, dropUnsent, withUnsent } from './unsent';
 
 const mockDrafts: KeptDraft[] = [];
+const mockBrowser = { keeps: true };
 jest.mock('./drafts', () => ({
   restingDrafts: async () => [...mockDrafts],
-  keepDraft: async (id: string, draft: object) =>
-    void mockDrafts.push({ id, tab: 'here', at: 9, ...draft } as KeptDraft),
+  keepDraft: async (id: string, draft: object) => {
+    if (mockBrowser.keeps) mockDrafts.push({ id, tab: 'here', at: 9, ...draft } as KeptDraft);
+    return mockBrowser.keeps;
+  },
   dropDraft: async () => undefined,
   dropResting: async (draft: KeptDraft) => void mockDrafts.splice(mockDrafts.indexOf(draft), 1),
 }));
@@ -56,4 +59,12 @@ test('a new course is kept by the server, or here where it is out of reach; what
   expect(ids[0]).not.toBe(ids[1]);
   await dropUnsent(ids[1]);
   expect(mockDrafts).toEqual([]);
+});
+
+test('where neither the server nor the browser keeps it, a new course is said not to be begun', async () => {
+  jest.spyOn(api, 'create').mockRejectedValue(new ApiError(0, 'offline', 'Away.'));
+  mockBrowser.keeps = false;
+  await expect(createCourse(emptyCourse('Four'))).rejects.toThrow('this browser keeps nothing');
+  mockBrowser.keeps = true;
+  await expect(createCourse(emptyCourse('Four'))).resolves.toBeDefined();
 });

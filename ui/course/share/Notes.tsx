@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import type { NoteToMaker } from '@/core/protocol';
 import { ago, Button, Card, showToast, Text } from '../../parts';
@@ -7,22 +7,32 @@ import { SPACE } from '../../theme';
 
 /** What players wrote to the maker about this course: read, removed, reported. */
 export function Notes({ id }: { readonly id: string }) {
-  const { data, error } = useQuery({
+  const { data, error, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
     queryKey: ['notes', id],
-    queryFn: async () => (await api.notes(id)).notes,
+    queryFn: ({ pageParam }) => api.notes(id, pageParam),
+    initialPageParam: null as number | null,
+    getNextPageParam: ({ next }) => next,
   });
+  const notes = data?.pages.flatMap((page) => page.notes);
   return (
     <View style={{ gap: SPACE.s }} testID="notes">
       <Text as="strong">Notes to you</Text>
       {error && <Text tint="rust">{error.message}</Text>}
-      {data?.length === 0 && (
+      {notes?.length === 0 && (
         <Text as="small" tint="slate">
           Nobody has written yet. Players can, on the course’s page.
         </Text>
       )}
-      {data?.map((note) => (
+      {notes?.map((note) => (
         <Note key={note.id} course={id} note={note} />
       ))}
+      {hasNextPage && (
+        <Button
+          title="Older notes"
+          busy={isFetchingNextPage}
+          onPress={() => void fetchNextPage()}
+        />
+      )}
     </View>
   );
 }
@@ -39,6 +49,11 @@ function Note({ course, note }: { readonly course: string; readonly note: NoteTo
   });
   const remove = useMutation({
     mutationFn: () => api.removeNote(course, note.id),
+    onSuccess: done,
+    onError,
+  });
+  const block = useMutation({
+    mutationFn: () => api.blockNote(course, note.id, !note.blocked),
     onSuccess: done,
     onError,
   });
@@ -65,6 +80,14 @@ function Note({ course, note }: { readonly course: string; readonly note: NoteTo
           style={{ flex: 1 }}
         />
       </View>
+      <Button
+        title={note.blocked ? 'Take notes from them again' : 'Take no more notes from them'}
+        label={
+          note.blocked ? `Take notes from ${note.by} again` : `Take no more notes from ${note.by}`
+        }
+        busy={block.isPending}
+        onPress={() => block.mutate()}
+      />
     </Card>
   );
 }
