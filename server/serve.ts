@@ -5,6 +5,7 @@ import type { DestinationStream, Logger } from 'pino';
 import type { Context } from './api/context';
 import { createApp } from './app';
 import type { Config } from './config';
+import { bringUp } from './db/bringUp';
 import { openDatabase } from './db/open';
 import { seedDemo } from './db/seed';
 import { sweep } from './db/sweep';
@@ -88,6 +89,7 @@ function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds 
 export async function serve(config: Config, log?: DestinationStream): Promise<Running> {
   const logger = createLogger(config.logLevel, log);
   const db = await openDatabase(config.dataDir);
+  await bringUp(db, (line) => logger.info(line));
   await seedDemo(db);
   await sweep(db);
   const work = threadsOf(config);

@@ -70,13 +70,13 @@ export function makers(context: Context): Router {
       handler({ body: SignInBody, answer: MakerAnswer }, async (body, req, res) => {
         const { passphrase } = body;
         const key = nameKey(body.name);
-        const maker = await db<MakerRow>('makers').where('name_key', key).first();
-        limits.signIn(req, key, await isKnownDevice(context, req, maker?.id));
-        // A name nobody has, or that has no passphrase, costs as much time as a wrong passphrase.
-        const stored = maker?.passphrase ?? null;
-        const fits = await inTurn(context, req, () => matchesPassphrase(passphrase, stored));
-        if (!maker || !fits || stored === null) throw noMatch();
-        if (isOldDigest(stored)) await digestAnew(context, req, maker.id, passphrase);
+        const called = await db<MakerRow>('makers')
+          .where('name_key', key)
+          .orWhere('former_key', key)
+          .orderByRaw('name_key = ? desc', [key]);
+        limits.signIn(req, key, await isKnownDevice(context, req, called[0]?.id));
+        const maker = await whoFits(context, req, called, passphrase);
+        if (isOldDigest(maker.passphrase)) await digestAnew(context, req, maker.id, passphrase);
         await bringAlong(context, req, maker.id);
         await beginSession(context, req, res, maker.id);
         await knowDevice(context, req, res, maker.id);
@@ -90,6 +90,25 @@ export function makers(context: Context): Router {
         return { done: true };
       }),
     );
+}
+
+/**
+ * Whoever of those who are or were called so has a passphrase.
+ * @throws HttpError 401 when none has it
+ */
+async function whoFits(
+  context: Context,
+  req: Request,
+  called: readonly MakerRow[],
+  passphrase: string,
+): Promise<MakerRow & { passphrase: string }> {
+  // A name nobody has, or that has no passphrase, costs as much time as a wrong passphrase.
+  for (const maker of called.length > 0 ? called : [null]) {
+    const stored = maker?.passphrase ?? null;
+    const fits = await inTurn(context, req, () => matchesPassphrase(passphrase, stored));
+    if (maker && fits && stored !== null) return { ...maker, passphrase: stored };
+  }
+  throw noMatch();
 }
 
 /** Keeps a passphrase by a digest as they are made now. */

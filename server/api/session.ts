@@ -74,6 +74,7 @@ export async function makerOrNew(context: Context, req: Request, res: Response):
     name_key: null,
     look_small: null,
     look_as_is: null,
+    former_key: null,
     passphrase: null,
     created: Date.now(),
   };

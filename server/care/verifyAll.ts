@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Run, Score } from '@/core/run';
+import { CORE_VERSION, type Run, type Score } from '@/core/run';
 import { earlierEdition } from '../api/editions';
 import type { BodyRow, CourseRow, EditionRow, PublishedRow, RunRow } from '../db/rows';
 import { verify, type Verdict } from '../threads/verify';
@@ -77,10 +77,11 @@ async function* editions(
 }
 
 /** Stands for a course as an earlier simulation felt it: no course has it. */
-const EARLIER = 'earlier';
+export const EARLIER = 'earlier';
 
+/** By the simulation of now, whichever made it: what holds in both is worth what it was. */
 const replayed = (document: string, run: string, budget: number): Promise<Verdict> =>
-  verify({ document, run: JSON.parse(run) as Run, budget });
+  verify({ document, run: { ...(JSON.parse(run) as Run), core: CORE_VERSION }, budget });
 
 /** Whether a replay came to what was kept; strokes count only where they were kept. */
 const same = (verdict: Verdict, { time, strokes }: Score, timeOnly = false): boolean =>

@@ -3,6 +3,7 @@ import { toCourse } from '@/core/course';
 import { inputsDigest } from '../digest';
 import { nameKey } from '../names';
 import { pack, summaryOf } from '../threads/intake';
+import { apart } from './apart';
 import { difficulty } from './difficulty';
 import { ends } from './ends';
 import { explore } from './explore';
@@ -219,12 +220,7 @@ const migrations: Record<string, Knex.Migration> = {
         /** The name as names are compared; see names. */
         t.text('name_key').unique();
       });
-      await eachRow(knex, 'makers', 'id', async ({ id, name }) => {
-        if (name)
-          await knex('makers')
-            .where({ id })
-            .update({ name_key: nameKey(name) });
-      });
+      await tellNamesApart(knex);
       // A recording is kept once, by all who sent it in. Taking a column out makes the table anew, and with the
       // old one would go whatever belongs to it already.
       const kept = await knex('recordings').select(
@@ -283,6 +279,7 @@ const migrations: Record<string, Knex.Migration> = {
       await knex.schema.dropTable('keeps');
     },
   },
+  '008_apart': apart,
   '009_shown_runs': {
     async up(knex) {
       await knex.schema.alterTable('runs', (t) => {
@@ -370,6 +367,25 @@ const migrations: Record<string, Knex.Migration> = {
   '019_ways': ways,
   '020_people': people,
 };
+
+/** Gives each maker a name of their own as names are compared: of two that are the same now the later gets a number. */
+async function tellNamesApart(knex: Knex): Promise<void> {
+  await knex.schema.alterTable('makers', (t) => {
+    /** The name somebody had, as names are compared, before they got another that way. */
+    t.text('former_key').index();
+  });
+  const taken = new Set<string>();
+  const named = knex('makers').whereNotNull('name').orderBy(['created', 'id']);
+  for (const { id, name } of await named.select('id', 'name')) {
+    let [own, number] = [name as string, 1];
+    while (taken.has(nameKey(own))) own = `${name} ${++number}`;
+    taken.add(nameKey(own));
+    const former = own === name ? null : nameKey(name);
+    await knex('makers')
+      .where({ id })
+      .update({ name: own, name_key: nameKey(own), former_key: former });
+  }
+}
 
 /** Does something with each row of a table, one at a time: documents are large. */
 async function eachRow(

@@ -15,6 +15,16 @@ export const people: Knex.Migration = {
     for (const { id, name } of await knex('makers').whereNotNull('name').select('id', 'name')) {
       await knex('makers').where({ id }).update(looksOf(name));
     }
+    // One early version counted no tries.
+    if (!('begun' in (await knex('attempts').columnInfo()))) {
+      await knex.schema.alterTable('attempts', (t) =>
+        t.integer('begun').notNullable().defaultTo(0),
+      );
+    }
+    // Databases in which names were told apart have it already.
+    if (!('former_key' in (await knex('makers').columnInfo()))) {
+      await knex.schema.alterTable('makers', (t) => void t.text('former_key').index());
+    }
     await knex.schema.createTable('devices', (t) => {
       /** Of a cookie that stays when the session ends. */
       t.text('digest').primary();

@@ -5,6 +5,8 @@ export interface MakerRow {
   /** The name as it looks; see names. */
   look_small: string | null;
   look_as_is: string | null;
+  /** The name they had, as names are compared, before another had it as well. */
+  former_key: string | null;
   passphrase: string | null;
   created: number;
 }

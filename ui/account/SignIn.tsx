@@ -13,6 +13,12 @@ interface Credentials {
   readonly passphrase: string;
 }
 
+/** Whoever had the name of another as names are compared now has got a number. */
+const greeting = (name: string | null, asked: string): string =>
+  name?.toLowerCase().startsWith(`${asked.trim().toLowerCase()} `)
+    ? `Signed in. Another maker has that name too, so you are called ${name} now; take another name here if you like.`
+    : 'Signed in.';
+
 /** A name and a passphrase: taken for the courses of this browser, or signed in with. */
 export function SignIn() {
   const client = useQueryClient();
@@ -34,7 +40,7 @@ export function SignIn() {
   });
   const signIn = useMutation({
     mutationFn: ({ name, passphrase }: Credentials) => api.signIn(name, passphrase),
-    onSuccess: () => done('Signed in.'),
+    onSuccess: ({ name }, asked) => done(greeting(name, asked.name)),
     onError: refused,
   });
   const busy = claim.isPending || signIn.isPending;

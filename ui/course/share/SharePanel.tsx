@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { CORE_VERSION } from '@/core/run';
 import { Button, Text, copyText, canHandOver, handOver } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
@@ -13,6 +14,7 @@ import { Notes } from './Notes';
 import { OtherFiles } from './OtherFiles';
 import { QrCode } from './QrCode';
 import { TakeDown } from './TakeDown';
+import { TryAgain } from './TryAgain';
 import { usePublish } from './usePublish';
 
 /** One place for all of publishing: what has to be so, what others see, and the link, code and file they open. */
@@ -25,20 +27,16 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const checked = useCheckOf(course).done;
   const publish = usePublish(id);
   const published = data?.published;
-  const fresh = data?.proof?.run.course === hash;
+  const proof = data?.proof;
+  const fresh = !!proof && proof.run.course === hash && proof.run.core === CORE_VERSION;
   const current = !!published?.current && published.shown && data?.course.name === course.name;
   // What is down is put back first: to publish it would do so unasked.
   const down = published ? !published.shown : false;
   const link = published && `${window.location.origin}/play/${published.slug}`;
   return (
     <View style={{ gap: SPACE.l }}>
-      <Checklist
-        course={course}
-        time={data?.proof?.time}
-        fresh={fresh}
-        errors={errors}
-        onRun={onRun}
-      />
+      <Checklist course={course} time={proof?.time} fresh={fresh} errors={errors} onRun={onRun} />
+      {proof && !fresh && <TryAgain id={id} run={proof.run} hash={hash} />}
       {fresh && !down && (
         <Button
           kind={current ? 'plain' : 'main'}
