@@ -1,6 +1,7 @@
 import { copyOf, type Course } from '@/core/course';
+import { movePieces } from '@/core/edit';
 import { Somebody, testServer } from './testing/client';
-import { walk } from './testing/courses';
+import { runRight, walk } from './testing/courses';
 import { publish, publishAgain } from './testing/publish';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -40,4 +41,53 @@ test('a copy is as its course is published now, and one of what is not published
   expect((await other.ask('POST', '/courses', { course })).status).toBe(201);
   const unknown = copied(walk(), 'never-there');
   expect((await other.ask('POST', '/courses', { course: unknown })).status).toBe(201);
+});
+
+/** A course of pieces of its own. */
+const long = (name: string, of = 12): Course =>
+  walk(
+    ...(Array.from({ length: of }, (_, i) => ({
+      ...{ family: 'block', at: [i, -4 - i / 2, 2 + (i % 3)], size: [1, 1 + i / 10, 1], name },
+    })) as never[]),
+  );
+
+test('a copy without origin is a copy, moved or renamed, as a new course and over one’s own', async () => {
+  const kept: Course = { ...long('Kept'), mayCopy: false };
+  const out = await publish(kept, somebody());
+  const other = somebody();
+  const bare = { ...kept, mayCopy: undefined, origins: undefined, name: 'All mine' };
+  const moved = movePieces(bare, new Set(bare.pieces.map(({ id }) => id)), [7, 1, 0]);
+  const renamed = {
+    ...bare,
+    pieces: bare.pieces.map((p, i) => ({ ...p, id: `x${i}`, name: 'b' })),
+  };
+  const fewer = { ...bare, pieces: bare.pieces.slice(0, -2) };
+  for (const course of [bare, moved, renamed, fewer]) {
+    const { status, body } = await other.ask('POST', '/courses', { course });
+    expect([status, body.error?.code]).toEqual([403, 'whole']);
+  }
+  const { id } = (await other.ask('POST', '/courses', { course: walk() })).body;
+  const over = await other.ask('PUT', `/courses/${id}`, { revision: 1, course: bare });
+  expect([over.status, over.body.error?.code]).toEqual([403, 'whole']);
+  // Half of it is no copy, and its maker does as they like.
+  const half = { ...bare, pieces: bare.pieces.slice(0, 8) };
+  expect((await other.ask('PUT', `/courses/${id}`, { revision: 1, course: half })).status).toBe(
+    200,
+  );
+  expect((await out.maker.ask('POST', '/courses', { course: bare })).status).toBe(201);
+  // May it be copied again, it is.
+  await publishAgain(out, { ...kept, mayCopy: undefined }, 1);
+  expect((await other.ask('POST', '/courses', { course: bare })).status).toBe(201);
+});
+
+test('what was copied from a course that may be copied belongs to nobody who keeps their copy whole', async () => {
+  const open = await publish(long('Open'), somebody());
+  const first = copied(long('Open'), open.slug);
+  const keeper = somebody();
+  const { id } = (await keeper.ask('POST', '/courses', { course: { ...first, mayCopy: false } }))
+    .body;
+  const run = runRight(first);
+  await keeper.ask('POST', `/courses/${id}/proof`, { run });
+  expect((await keeper.ask('POST', `/courses/${id}/publish`)).status).toBe(200);
+  expect((await somebody().ask('POST', '/courses', { course: first })).status).toBe(201);
 });

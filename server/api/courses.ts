@@ -1,5 +1,4 @@
 import { Router, type Request, type Response } from 'express';
-import type { Knex } from 'knex';
 import type * as v from 'valibot';
 import {
   CourseListAnswer,
@@ -8,7 +7,7 @@ import {
   type CourseListed,
   type SavedAnswer,
 } from '@/core/protocol';
-import type { BodyRow, CourseRow, PublishedRow, SummaryColumns } from '../db/rows';
+import type { BodyRow, CourseRow, SummaryColumns } from '../db/rows';
 import { readDocument, readJson } from '../bodies';
 import { handler, HttpError, NoBody, sendJson, sendPicture } from '../http';
 import { partyOf } from '../limits';
@@ -18,6 +17,7 @@ import { LISTED, ownCourse, type Listed, withPublished } from './owned';
 import { newId } from './ids';
 import { known, knownOrNew, makerOf, makerOrNew } from './session';
 import { takeIn } from './takeIn';
+import { refuseCopy } from './whole';
 import { keepVersion, makeRoom } from './versions';
 
 /** Most courses a list tells of. */
@@ -77,7 +77,7 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   await limits.room();
   const course = await takeIn(context, req, 'takeCourse');
   const maker = await makerOrNew(context, req, res);
-  if (course.copyOf !== null) await checkCopying(db, course.copyOf, maker.id);
+  await refuseCopy(db, course, maker.id);
   const now = Date.now();
   const row: CourseRow = {
     ...columnsOf(course),
@@ -111,23 +111,6 @@ async function keepNew(context: Context, req: Request, res: Response): Promise<v
   res.status(201);
   const unpublished = { slug: null, published_shown: null, taken: null, held: null };
   sendCourse(res, { ...row, ...unpublished, document: course.document, proof: null });
-}
-
-/** @throws HttpError 403 where a course is of somebody else who keeps it whole, and the maker has no copy from before */
-async function checkCopying(db: Knex, slug: string, maker: string): Promise<void> {
-  const kept = await db<PublishedRow>('published')
-    .join('courses', 'courses.id', 'published.course')
-    .where({ slug })
-    .whereNot('courses.maker', maker)
-    .whereRaw("json_extract(published.document, '$.mayCopy') = 0")
-    .first('slug');
-  if (!kept) return;
-  const had = await db<CourseRow>('courses')
-    .join('bodies', 'bodies.course', 'courses.id')
-    .where({ maker })
-    .whereRaw("json_extract(document, '$.origins[0].slug') = ?", slug)
-    .first('courses.id');
-  if (!had) throw new HttpError(403, 'whole', 'Its maker keeps this course whole: it can be run.');
 }
 
 /**
@@ -166,6 +149,7 @@ async function save(context: Context, req: Request, res: Response): Promise<void
   // Whose it is comes first: nobody else's document is worth reading.
   const { id, maker } = await ownCourse(context, req);
   const course = await takeIn(context, req, 'takeCourse');
+  await refuseCopy(db, course, maker);
   const { revision } = course;
   const now = Date.now();
   const saved = await db.transaction(async (trx) => {

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import type { CourseKind } from '@/core/course';
+import { nameProblem, type CourseKind } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { DoneAnswer, ProofAnswer, PublishAnswer, ShownBody, UNNAMED } from '@/core/protocol';
 import { normalRun, ranksBefore } from '@/core/run';
@@ -14,6 +14,7 @@ import { type Listed, ownCourse } from './owned';
 import { sentRun } from './sentRun';
 import { newId } from './ids';
 import { known } from './session';
+import { noteWhole } from './whole';
 
 /** That a maker's course can be finished, and its publishing. */
 export function proofs(context: Context): Router {
@@ -52,6 +53,8 @@ export function proofs(context: Context): Router {
       handler({ body: NoBody, answer: PublishAnswer }, async (_, req) => {
         await limits.room();
         const row = await ownCourse(context, req, 'document');
+        const wrong = nameProblem(row.name);
+        if (wrong) throw new HttpError(400, 'no-name', wrong);
         if (row.proof_hash !== row.hash) {
           throw new HttpError(
             409,
@@ -59,10 +62,10 @@ export function proofs(context: Context): Router {
             'Finish the course as it now is, from its start and without help, before publishing it.',
           );
         }
-        const { document, svg, length, description } = await pictures.run(
+        const { document, svg, length, description, marks } = await pictures.run(
           partyOf(req, row.maker),
           'showDocument',
-          row.document,
+          { document: row.document, origin: await originOf(db, row.document) },
         );
         const known = await db<PublishedRow>('published')
           .where('course', row.id)
@@ -85,6 +88,7 @@ export function proofs(context: Context): Router {
             .merge();
           await list(trx, row, { slug, length, description, published: now });
           await noteEdition(trx, { slug, hash, length, published: now }, closed);
+          await noteWhole(trx, slug, marks);
         });
         return { slug };
       }),
@@ -107,6 +111,14 @@ export function proofs(context: Context): Router {
         return { done: true };
       }),
     );
+}
+
+/** What a course was copied from, as it is published now; null where it is not. */
+async function originOf(db: Knex, document: string): Promise<string | null> {
+  const row = await db<PublishedRow>('published')
+    .whereRaw("slug = json_extract(?, '$.origins[0].slug')", document)
+    .first('document');
+  return row?.document ?? null;
 }
 
 /** Has a course be found as it is published now. Where a run feels a change it is another edition, with tries of its own. */

@@ -4,6 +4,8 @@ import { CORE_VERSION, courseHash, normalRun, type Run } from '@/core/run';
 import { EARLIER } from '../care/verifyAll';
 import { shownOf, summaryOf } from '../threads/intake';
 import { verify } from '../threads/verify';
+import { noteWhole } from '../api/whole';
+import { wholeMarks } from '../threads/copies';
 import { publishAnew } from './publishAnew';
 import type { BodyRow, CourseRow, ListingRow, PublishedRow } from './rows';
 import { DEMO_MAKER, renewDemo } from './seed';
@@ -114,4 +116,5 @@ async function bringPublished(trx: Knex.Transaction, id: string): Promise<void> 
   const listing: Partial<ListingRow> =
     proof.proof_hash === hash ? { time: proof.proof_time!, strokes: proof.proof_strokes } : {};
   await publishAnew(trx, slug, { before, now, listing });
+  await noteWhole(trx, slug, wholeMarks(course, null));
 }

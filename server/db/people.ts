@@ -38,6 +38,13 @@ export const people: Knex.Migration = {
       t.integer('made').notNullable();
       t.primary(['maker', 'blocked']);
     });
+    await knex.schema.createTable('whole_pieces', (t) => {
+      /** Of a course that its maker keeps whole, by its pieces; see threads/copies. */
+      t.text('slug').notNullable().references('published.slug').onDelete('CASCADE');
+      t.text('mark').notNullable();
+      t.primary(['slug', 'mark']);
+      t.index(['mark']);
+    });
     await knex.schema.alterTable('courses', (t) => {
       /** Bytes of its earlier versions, packed. */
       t.integer('versions_bytes').notNullable().defaultTo(0);
@@ -49,6 +56,7 @@ export const people: Knex.Migration = {
   },
   async down(knex) {
     await knex.schema.alterTable('courses', (t) => t.dropColumn('versions_bytes'));
+    await knex.schema.dropTable('whole_pieces');
     await knex.schema.dropTable('blocks');
     await knex.schema.dropTable('devices');
     await knex.schema.alterTable('makers', (t) => {

@@ -14,6 +14,7 @@ import { extentOf, plannedRoute } from '@/core/route';
 import { courseHash } from '@/core/run';
 import { digestOf } from '../digest';
 import { jsonOf, NO_JSON } from '../json';
+import { pieceMarks } from './copies';
 import { unknownLength } from './unknown';
 
 /** Most characters of a document that may stand in fields this program does not know. */
@@ -46,6 +47,8 @@ export interface TakenCourse extends Summary {
   readonly id: string | null;
   /** The link of the course it is a copy of, if any. */
   readonly copyOf: string | null;
+  /** What copies are told by; see copies. */
+  readonly marks: readonly string[];
 }
 
 /** Why something sent in is not kept. */
@@ -96,6 +99,7 @@ export function takeCourse(body: string): TakenCourse | Refusal {
     revision: sent.output.revision,
     id: sent.output.id ?? null,
     copyOf: course.origins?.[0]?.slug ?? null,
+    marks: pieceMarks(course),
   };
 }
 

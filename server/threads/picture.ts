@@ -3,6 +3,7 @@ import { compareCourses, toCourse, type Course } from '@/core/course';
 import { drawCourse, drawPieces, toSvg, type Drawing } from '@/core/formats';
 import type { EditionChange } from '@/core/protocol';
 import { courseLength } from '@/core/route';
+import { wholeMarks } from './copies';
 import { inTenths, pack, shownOf } from './intake';
 
 /** Pixels of a picture as cards show it. */
@@ -26,12 +27,31 @@ const drawn = (course: Course): Drawn => ({
 /** A course's picture and length. */
 export const drawDocument = (document: string): Drawn => drawn(toCourse(JSON.parse(document)));
 
-/** The same with the document as others may have it, and what is said of the course where it is found. */
-export function showDocument(
-  document: string,
-): Drawn & { readonly document: string; readonly description: string } {
+/** A course that is to be published, and what it was copied from, where that is published. */
+interface ToShow {
+  readonly document: string;
+  readonly origin: string | null;
+}
+
+/** A course as it is published. */
+interface Shown extends Drawn {
+  /** As others may have it. */
+  readonly document: string;
+  /** What is said of it where it is found. */
+  readonly description: string;
+  /** What copies of it are told by; none where it may be copied. */
+  readonly marks: readonly string[];
+}
+
+/** The same with the document as others may have it, and all that is told of the course. */
+export function showDocument({ document, origin }: ToShow): Shown {
   const course = toCourse(JSON.parse(document));
-  return { document: shownOf(course), description: course.description ?? '', ...drawn(course) };
+  return {
+    document: shownOf(course),
+    description: course.description ?? '',
+    marks: wholeMarks(course, origin === null ? null : toCourse(JSON.parse(origin))),
+    ...drawn(course),
+  };
 }
 
 /** What became of a course from one edition to the next, and the one before, packed. */

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
+import { useEffect } from 'react';
 import { isLoaded, loadPhysics } from '@/core/run';
 import { Fault, Loading } from '../parts';
+import { holdRun } from '../state/runOn';
 import { RUN_FONTS } from '../theme';
 import { ReadyRun } from './ReadyRun';
 import type { RunProps } from './runProps';
@@ -11,6 +13,8 @@ export function RunView(props: RunProps) {
   useFonts(RUN_FONTS);
   const { course } = props;
   const needed = !isLoaded(course);
+  // A newer version waits until it is over.
+  useEffect(holdRun, []);
   const { error, refetch, isFetching } = useQuery({
     queryKey: ['physics'],
     queryFn: () => loadPhysics(course).then(() => true),

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import type { Workbox } from 'workbox-window';
-import { askToast } from '../parts';
+import { askToast, showToast } from '../parts';
+import { afterRuns, isRunOn } from './runOn';
 
 /** Time between looks whether there is a newer Stone Hop, ms. */
 const EVERY = 60 * 60_000;
@@ -9,7 +10,7 @@ const PATIENCE = 4_000;
 
 /**
  * Has the pages start without a network from now on, and says when a newer Stone Hop is at hand: it takes over when its
- * user says so, or with the next start. What is being edited is kept before the page is loaded anew.
+ * user says so and no tab has a run on, or with the next start. What is being edited is kept before the page is loaded anew.
  */
 export function useUpdates(): void {
   useEffect(() => {
@@ -24,7 +25,7 @@ export function useUpdates(): void {
       // All tabs go over together: what an old page has yet to load of its own is gone by then.
       let controlled = navigator.serviceWorker.controller !== null;
       worker.addEventListener('controlling', () => {
-        if (controlled) window.location.reload();
+        if (controlled) void afterRuns(() => window.location.reload());
         controlled = true;
       });
       await worker.register({ immediate: true });
@@ -44,7 +45,12 @@ const offer = (worker: Workbox): void =>
   askToast('A newer Stone Hop is here.', {
     label: 'Load it',
     act: () => {
-      worker.messageSkipWaiting();
-      setTimeout(() => window.location.reload(), PATIENCE);
+      void isRunOn().then((on) => {
+        if (on) showToast('It is loaded once no tab has a run on.');
+      });
+      void afterRuns(() => {
+        worker.messageSkipWaiting();
+        setTimeout(() => void afterRuns(() => window.location.reload()), PATIENCE);
+      });
     },
   });
