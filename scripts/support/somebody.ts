@@ -10,6 +10,9 @@ export interface Answered {
 /** Somebody who asks a server over HTTP and keeps the cookie given. */
 export class Somebody {
   private cookie = '';
+  /** The address a proxy in front would name, and how a body is packed; nothing where it is as it is. */
+  address = '';
+  packing = '';
   private readonly agent = new Agent({ keepAlive: true, maxSockets: 4 });
 
   constructor(private readonly port: number) {}
@@ -41,6 +44,8 @@ export class Somebody {
           ...{ port: this.port, method, path: `/api${path}`, agent: this.agent },
           headers: {
             ...(this.cookie ? { Cookie: this.cookie } : {}),
+            ...(this.address ? { 'X-Forwarded-For': this.address } : {}),
+            ...(this.packing ? { 'Content-Encoding': this.packing } : {}),
             ...(body.length > 0 ? { 'Content-Type': type, 'Content-Length': body.length } : {}),
           },
         },

@@ -58,9 +58,11 @@ export function runs(context: Context): Router {
         if (attempt.inputs !== null) throw usedUp();
         const name = maker.name ?? (await playersName(db, player));
         const party = partyOf(req, maker.id);
+        // What cannot have been played yet is not worth replaying.
+        const ticks = run.inputs.reduce((sum, [count]) => sum + count, 0);
+        if (config.inRealTime) refuseTooSoon(attempt, ticks / TICKS_PER_SECOND);
         const replayed = await verifier.verify(party, edition.document, run, res);
         const { time, strokes: made, way } = replayed;
-        if (config.inRealTime) refuseTooSoon(attempt, time);
         const played = normalRun(run, replayed.ticks);
         const kept = inputsDigest(played);
         const score = { time, strokes: edition.kind === 'strokes' ? made : 0 };
