@@ -216,6 +216,7 @@ async function honest() {
 /** One attack, from a process of its own: what it costs to attack is not what it costs to be served. */
 async function attack(name: string, seconds: number): Promise<void> {
   const until = performance.now() + 1000 * seconds;
+  console.log('  begun');
   await Promise.all(
     Array.from({ length: ADDRESSES }, (_, i) => ATTACKS[name](i, until).catch(() => {})),
   );
@@ -223,12 +224,14 @@ async function attack(name: string, seconds: number): Promise<void> {
 }
 
 /** Begins an attack in a process of its own. Returns how it is ended, and what it told by then. */
-function begin(name: string): () => Promise<string> {
+async function begin(name: string): Promise<() => Promise<string>> {
   const args = ['tsx', __filename, String(SECONDS), String(port), name];
   const child = spawn('npx', args, { stdio: ['ignore', 'pipe', 'inherit'], detached: true });
   const ended = once(child, 'exit');
   let told = '';
   child.stdout.on('data', (data: Buffer) => (told += String(data)));
+  // To begin takes the processor too.
+  await once(child.stdout, 'data');
   return async () => {
     const patience = setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), 8000);
     await ended;
@@ -264,7 +267,7 @@ async function main(): Promise<void> {
     await server.start(SETTINGS);
     port = server.port;
     const { goOn, times, wrong } = await honest();
-    const end = begin(name);
+    const end = await begin(name);
     await goOn(performance.now() + SECONDS * 1000);
     const told = await end();
     failed += report(name, times, wrong);

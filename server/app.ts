@@ -114,11 +114,18 @@ function api(context: Context) {
     });
 }
 
+/** Bytes of a refused request that are read to its end, so that whoever sends them hears why. */
+const LINGER = 4 * 1024 * 1024;
+
 const answerErrors: ErrorRequestHandler = (error, req, res, _next) => {
   const known = toHttpError(error);
   // Whoever left hears nothing.
   if (known.status === 499 || res.headersSent) return void res.end();
   if (known.status === 500) req.log.error(error);
+  // Nobody waits for the rest of what is far too long, or comes from nobody.
+  const rest = req.complete ? 0 : Number(req.get('content-length') ?? Infinity);
+  if (rest > LINGER && (known.status === 401 || known.status === 413))
+    res.set('Connection', 'close');
   res.status(known.status).set({ 'Cache-Control': 'no-store', ...known.headers });
   res.json({ error: { code: known.code, message: known.message, details: known.details } });
 };

@@ -38,6 +38,8 @@ export interface Config {
   readonly proxies: number;
   /** Whether cookies may travel over plain HTTP only when the page did. */
   readonly secureCookies: boolean;
+  /** Whether threads are begun before they are first needed. */
+  readonly warm: boolean;
   readonly logLevel: string;
 }
 
@@ -73,6 +75,7 @@ export function configFromEnvironment(
     freeMegabytes: number('STONEHOP_FREE_MB', 200),
     proxies: number('STONEHOP_PROXIES', 0),
     secureCookies: env.STONEHOP_SECURE === '1',
+    warm: true,
     logLevel: env.STONEHOP_LOG ?? 'warn',
   };
 }

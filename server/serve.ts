@@ -31,7 +31,7 @@ const [READ_REST, READ_EVERY] = [500, 5000];
 /** Has the difficulty of published courses be read, on a thread of its own, while nothing waits for it. */
 function beginReading(db: Knex, config: Config, logger: Logger): { end: () => Promise<void> } {
   const { workerFile, verifyMegabytes, difficultyTries } = config;
-  const pool = new Pool(workerFile, 1, verifyMegabytes);
+  const pool = new Pool(workerFile, 1, verifyMegabytes, LAST);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let isOver = false;
   const next = (ms: number) => {
@@ -61,22 +61,27 @@ const SHARE = { ofParty: 8, seconds: 30 };
 const [SHORT, TAKEN_IN, DRAWN] = [1000, 6000, 15_000];
 /** By how much longer a thread is let work than it is told to, ms. */
 const GRACE = 2000;
+/** How far threads stand behind the one that answers: of short work, of long work, of what nobody waits for. */
+const [SOON, LATER, LAST] = [3, 12, 19];
 /** Passphrases that are worked out at a time: each takes 128 MB. */
 const PASSPHRASES = 2;
 
 /** Threads for each kind of work, and the turns it takes: no kind waits for another, nor the short for the long. */
 function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds }: Config) {
-  const lane = (threads: number, budget: number) =>
+  const lane = (threads: number, budget: number, behind: number) =>
     new Lane(
-      new Pool(workerFile, threads, verifyMegabytes),
+      new Pool(workerFile, threads, verifyMegabytes, behind),
       new Turns({ atOnce: Math.max(1, threads), waiting: queue, ...SHARE }),
       budget,
     );
   return {
-    intake: new Lanes(lane(1, SHORT), lane(1, TAKEN_IN)),
-    pictures: lane(1, DRAWN),
+    intake: new Lanes(lane(1, SHORT, SOON), lane(1, TAKEN_IN, LATER)),
+    pictures: lane(1, DRAWN, LATER),
     // These end by themselves; their threads are ended where they do not.
-    replays: new Lanes(lane(1, SHORT + GRACE), lane(workers, 1000 * verifySeconds + GRACE)),
+    replays: new Lanes(
+      lane(1, SHORT + GRACE, SOON),
+      lane(workers, 1000 * verifySeconds + GRACE, LATER),
+    ),
     passphrases: new Turns({ atOnce: PASSPHRASES, waiting: queue, ofParty: 4, seconds: 20 }),
   };
 }
@@ -107,6 +112,8 @@ export async function serve(config: Config, log?: DestinationStream): Promise<Ru
   const sweeping = setInterval(() => {
     sweep(db).catch((error) => logger.error(error));
   }, SWEEP_EVERY);
+  if (config.warm)
+    await Promise.all([intake.quick, pictures, replays.quick].map((one) => one.ready()));
   const reading = config.difficultyTries > 0 ? beginReading(db, config, logger) : null;
   return {
     port: (server.address() as AddressInfo).port,

@@ -26,6 +26,7 @@ export async function testServer(
     attemptsPerMinute: 1000,
     makersPerHour: 10_000,
     difficultyTries: 0,
+    warm: false,
     // Runs of tests were made by programs.
     inRealTime: false,
     ...change,

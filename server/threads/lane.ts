@@ -61,6 +61,11 @@ export class Lane {
     return this.turns.load;
   }
 
+  /** Has a thread be there before anything is asked of it. */
+  ready(): Promise<void> {
+    return this.pool.ready();
+  }
+
   close(): Promise<void> {
     return this.pool.close();
   }

@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina';
 import { HttpError } from '../http';
+import { BEHIND } from './behind';
 import type { Refusal } from './intake';
 import type * as worker from './worker';
 
@@ -16,11 +17,13 @@ export class Pool {
    * @param file what a thread loads
    * @param threads how many there may be; the first is begun when something is first asked
    * @param memory MB that one thread may take
+   * @param behind how far its threads stand behind others for a processor, 0 to 19
    */
   constructor(
     private readonly file: string,
     private readonly threads: number,
     private readonly memory: number,
+    private readonly behind = 0,
   ) {}
 
   private get piscina(): Piscina {
@@ -29,6 +32,7 @@ export class Pool {
       minThreads: Math.min(1, this.threads),
       maxThreads: Math.max(1, this.threads),
       idleTimeout: 30_000,
+      env: { ...(process.env as Record<string, string>), [BEHIND]: String(this.behind) },
       resourceLimits: { maxOldGenerationSizeMb: this.memory },
     }));
   }

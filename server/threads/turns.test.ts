@@ -93,3 +93,20 @@ test('work that fails gives its turn to the next', async () => {
   await Promise.all([fails, work('b', 10)]);
   expect(done).toEqual(['b']);
 });
+
+test('where all places are taken, who asks least has the one of who asked most', async () => {
+  const { work, done } = queue({ waiting: 6 });
+  await Promise.all([
+    ...Array.from({ length: 5 }, (_, i) => work(`greedy ${i}`, 500)),
+    work('other 1', 100),
+    work('other 2', 100),
+    work('fresh', 10),
+    work('newer', 10),
+  ]);
+  expect(done.filter((who) => who.endsWith('503'))).toEqual(['greedy 4 503', 'greedy 3 503']);
+  expect(done).toEqual(expect.arrayContaining(['fresh', 'newer', 'other 1', 'other 2']));
+  // Among those who ask alike nobody is sent away for the next.
+  const alike = queue({ waiting: 3 });
+  await Promise.all(Array.from({ length: 6 }, (_, i) => alike.work(`from${i}`, 100)));
+  expect(alike.done.filter((who) => who.endsWith('503'))).toEqual(['from4 503', 'from5 503']);
+});

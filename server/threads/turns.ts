@@ -30,6 +30,7 @@ interface Waiting {
   /** How long it is taken to last, ms. */
   readonly estimate: number;
   readonly go: () => void;
+  readonly refuse: (error: HttpError) => void;
 }
 
 export const busy = (
@@ -99,9 +100,9 @@ export class Turns {
     if (keys.some((key) => own(key) >= ofParty)) {
       throw tooMuch('What you sent before is still being worked on.', 2);
     }
-    if (this.queue.length >= waiting) throw busy();
     await new Promise<void>((resolve, reject) => {
-      const one: Waiting = { keys, estimate, go: resolve };
+      const one: Waiting = { keys, estimate, go: resolve, refuse: reject };
+      if (this.queue.length >= waiting && !this.makeRoom(one)) return reject(busy());
       this.queue.push(one);
       signal?.addEventListener('abort', () => {
         if (!this.queue.includes(one)) return;
@@ -113,12 +114,29 @@ export class Turns {
 
   private next(): void {
     if (this.queue.length === 0 || this.running >= this.limits.atOnce) return;
-    const rank = ({ keys, estimate }: Waiting) =>
-      estimate + Math.max(...keys.map((key) => this.spentBy(key)));
-    const first = this.queue.reduce((best, one) => (rank(one) < rank(best) ? one : best));
+    const first = this.queue.reduce((best, one) => (this.rank(one) < this.rank(best) ? one : best));
     this.queue = this.queue.filter((one) => one !== first);
     this.running++;
     first.go();
+  }
+
+  /** What comes first has least of: how long it lasts, and what was done of late for whoever asks. */
+  private rank({ keys, estimate }: Waiting): number {
+    return estimate + Math.max(...keys.map((key) => this.spentBy(key)));
+  }
+
+  /** Where all places are taken, whoever asks least has the one of whoever asked most. Returns whether there is one. */
+  private makeRoom(one: Waiting): boolean {
+    const asked = ({ keys }: Waiting) =>
+      Math.max(...keys.map((key) => this.queue.filter((each) => each.keys.includes(key)).length));
+    const worse = (a: Waiting, b: Waiting) => asked(a) - asked(b) || this.rank(a) - this.rank(b);
+    const last = this.queue.reduce((most, each) => (worse(each, most) >= 0 ? each : most));
+    const more = asked(one) + 1 - asked(last);
+    // Alike in both, whoever was there first stays.
+    if (more > 0 || (more === 0 && this.rank(one) >= this.rank(last))) return false;
+    this.queue = this.queue.filter((each) => each !== last);
+    last.refuse(busy());
+    return true;
   }
 
   /** What is still held against somebody, ms: all of the budget leaks away within a minute. */

@@ -8,6 +8,9 @@ import * as previews from './preview';
 import * as recordings from './recording';
 import * as sentRuns from './sentRun';
 import * as verifying from './verify';
+import { BEHIND, standBehind } from './behind';
+
+standBehind(Number(process.env[BEHIND]));
 
 const afresh =
   <Task, Answer>(work: (task: Task) => Answer) =>
