@@ -57,14 +57,17 @@ function beginReading(db: Knex, config: Config, logger: Logger): { end: () => Pr
 
 /** What one party may have of a kind of work: of what it is worked on at a time, waiting, and seconds a minute. */
 const SHARE = { ofParty: 8, seconds: 30 };
-/** How long what is short may take, and what is taken in or drawn at all, ms. */
-const [SHORT, TAKEN_IN, DRAWN] = [1000, 6000, 15_000];
+/** How long a short replay may take, a short document to be taken in, and what is taken in or drawn at all, ms. */
+const [SHORT, READ_SOON, TAKEN_IN, DRAWN] = [1000, 400, 6000, 15_000];
 /** By how much longer a thread is let work than it is told to, ms. */
 const GRACE = 2000;
 /** How far threads stand behind the one that answers: of short work, of long work, of what nobody waits for. */
 const [SOON, LATER, LAST] = [3, 12, 19];
-/** Passphrases that are worked out at a time: each takes 128 MB. */
-const PASSPHRASES = 2;
+/** Passphrases of one kind that are worked out at a time: each takes 128 MB. */
+const PASSPHRASES = 1;
+
+const passphraseTurns = (waiting: number) =>
+  new Turns({ atOnce: PASSPHRASES, waiting, ofParty: 4, seconds: 20 });
 
 /** Threads for each kind of work, and the turns it takes: no kind waits for another, nor the short for the long. */
 function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds }: Config) {
@@ -75,14 +78,15 @@ function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds 
       budget,
     );
   return {
-    intake: new Lanes(lane(1, SHORT, SOON), lane(1, TAKEN_IN, LATER)),
+    intake: new Lanes(lane(1, READ_SOON, SOON), lane(1, TAKEN_IN, LATER)),
     pictures: lane(1, DRAWN, LATER),
     // These end by themselves; their threads are ended where they do not.
     replays: new Lanes(
       lane(1, SHORT + GRACE, SOON),
       lane(workers, 1000 * verifySeconds + GRACE, LATER),
     ),
-    passphrases: new Turns({ atOnce: PASSPHRASES, waiting: queue, ofParty: 4, seconds: 20 }),
+    passphrases: passphraseTurns(queue),
+    knownPassphrases: passphraseTurns(queue),
   };
 }
 

@@ -9,7 +9,7 @@ export interface Answered {
 
 /** Somebody who asks a server over HTTP and keeps the cookie given. */
 export class Somebody {
-  private cookie = '';
+  private cookies = new Map<string, string>();
   /** The address a proxy in front would name, and how a body is packed; nothing where it is as it is. */
   address = '';
   packing = '';
@@ -17,10 +17,14 @@ export class Somebody {
 
   constructor(private readonly port: number) {}
 
+  private get cookie(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
+  }
+
   /** The same somebody before a server that was started again. */
   before(port: number): Somebody {
     const same = new Somebody(port);
-    same.cookie = this.cookie;
+    same.cookies = new Map(this.cookies);
     return same;
   }
 
@@ -43,7 +47,7 @@ export class Somebody {
         {
           ...{ port: this.port, method, path: `/api${path}`, agent: this.agent },
           headers: {
-            ...(this.cookie ? { Cookie: this.cookie } : {}),
+            ...(this.cookies.size > 0 ? { Cookie: this.cookie } : {}),
             ...(this.address ? { 'X-Forwarded-For': this.address } : {}),
             ...(this.packing ? { 'Content-Encoding': this.packing } : {}),
             ...(body.length > 0 ? { 'Content-Type': type, 'Content-Length': body.length } : {}),
@@ -54,8 +58,10 @@ export class Somebody {
           answer.on('data', (part: Buffer) => parts.push(part));
           answer.on('error', reject);
           answer.on('end', () => {
-            const given = answer.headers['set-cookie']?.[0];
-            if (given) this.cookie = given.split(';')[0];
+            for (const given of answer.headers['set-cookie'] ?? []) {
+              const [name, value] = given.split(';')[0].split('=');
+              this.cookies.set(name, value);
+            }
             const ms = performance.now() - from;
             resolve({ status: answer.statusCode ?? 0, ms, data: Buffer.concat(parts) });
           });

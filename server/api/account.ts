@@ -82,6 +82,7 @@ async function refuseOthers(
   const { passphrase: stored } = maker;
   if (stored === null) return;
   context.limits.signIn(req, maker.name_key ?? maker.id, true);
-  if (await inTurn(context, req, () => matchesPassphrase(passphrase, stored))) return;
+  if (await inTurn(context, { req, isKnown: true }, () => matchesPassphrase(passphrase, stored)))
+    return;
   throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
 }

@@ -13,8 +13,9 @@ export interface Context {
   /** Threads for what is taken in, and others for what is drawn and published: neither waits for the other. */
   readonly intake: Lanes;
   readonly pictures: Lane;
-  /** Turns at working out what a passphrase comes to. */
+  /** Turns at working out what a passphrase comes to: of strangers, and of whoever is known by session or device. */
   readonly passphrases: Turns;
+  readonly knownPassphrases: Turns;
   /** Threads that replay runs, for the verifier. */
   readonly replays: Lanes;
   readonly verifier: Verifier;

@@ -11,7 +11,7 @@ const MB = 1024 * 1024;
 
 /** How the server is, for whoever keeps watch over it: 503 when nothing can be kept. */
 export function health(context: Context): Router {
-  const { db, config, intake, pictures, passphrases, replays } = context;
+  const { db, config, intake, pictures, passphrases, knownPassphrases, replays } = context;
   return Router().get(
     '/health',
     handler({ body: NoBody, answer: HealthAnswer }, async (_, _req, res) => {
@@ -27,7 +27,10 @@ export function health(context: Context): Router {
           intake: intake.load,
           pictures: pictures.load,
           replays: replays.load,
-          passphrases: passphrases.load,
+          passphrases: {
+            working: passphrases.load.working + knownPassphrases.load.working,
+            waiting: passphrases.load.waiting + knownPassphrases.load.waiting,
+          },
         },
       };
     }),

@@ -8,7 +8,13 @@ import { looksOf, nameKey, refuseReserved } from '../names';
 import type { Context } from './context';
 import { forgetDevices, isKnownDevice, knowDevice } from './devices';
 import { mergeMakers } from './merging';
-import { digestPassphrase, inTurn, isOldDigest, matchesPassphrase } from './passphrase';
+import {
+  type Asking,
+  digestPassphrase,
+  inTurn,
+  isOldDigest,
+  matchesPassphrase,
+} from './passphrase';
 import {
   knownOrNew,
   beginSession,
@@ -46,14 +52,19 @@ export function makers(context: Context): Router {
         if (maker.passphrase !== null) {
           limits.signIn(req, maker.name_key ?? maker.id, true);
           const { passphrase: stored } = maker;
-          if (!(await inTurn(context, req, () => matchesPassphrase(old ?? '', stored)))) {
+          const asking = { req, isKnown: true };
+          if (!(await inTurn(context, asking, () => matchesPassphrase(old ?? '', stored)))) {
             throw new HttpError(401, 'no-match', 'That is not the passphrase you have now.');
           }
         }
-        const digest = await inTurn(context, req, async () => {
-          refuseWeak(passphrase, name);
-          return digestPassphrase(passphrase);
-        });
+        const digest = await inTurn(
+          context,
+          { req, isKnown: maker.passphrase !== null },
+          async () => {
+            refuseWeak(passphrase, name);
+            return digestPassphrase(passphrase);
+          },
+        );
         await claim(db, maker.id, name, digest);
         if (maker.passphrase !== null) {
           await endOtherSessions(context, req, maker.id);
@@ -74,9 +85,10 @@ export function makers(context: Context): Router {
           .where('name_key', key)
           .orWhere('former_key', key)
           .orderByRaw('name_key = ? desc', [key]);
-        limits.signIn(req, key, await isKnownDevice(context, req, called[0]?.id));
-        const maker = await whoFits(context, req, called, passphrase);
-        if (isOldDigest(maker.passphrase)) await digestAnew(context, req, maker.id, passphrase);
+        const asking = { req, isKnown: await isKnownDevice(context, req, called[0]?.id) };
+        limits.signIn(req, key, asking.isKnown);
+        const maker = await whoFits(context, asking, called, passphrase);
+        if (isOldDigest(maker.passphrase)) await digestAnew(context, asking, maker.id, passphrase);
         await bringAlong(context, req, maker.id);
         await beginSession(context, req, res, maker.id);
         await knowDevice(context, req, res, maker.id);
@@ -98,14 +110,14 @@ export function makers(context: Context): Router {
  */
 async function whoFits(
   context: Context,
-  req: Request,
+  asking: Asking,
   called: readonly MakerRow[],
   passphrase: string,
 ): Promise<MakerRow & { passphrase: string }> {
   // A name nobody has, or that has no passphrase, costs as much time as a wrong passphrase.
   for (const maker of called.length > 0 ? called : [null]) {
     const stored = maker?.passphrase ?? null;
-    const fits = await inTurn(context, req, () => matchesPassphrase(passphrase, stored));
+    const fits = await inTurn(context, asking, () => matchesPassphrase(passphrase, stored));
     if (maker && fits && stored !== null) return { ...maker, passphrase: stored };
   }
   throw noMatch();
@@ -114,11 +126,11 @@ async function whoFits(
 /** Keeps a passphrase by a digest as they are made now. */
 async function digestAnew(
   context: Context,
-  req: Request,
+  asking: Asking,
   id: string,
   passphrase: string,
 ): Promise<void> {
-  const digest = await inTurn(context, req, () => digestPassphrase(passphrase));
+  const digest = await inTurn(context, asking, () => digestPassphrase(passphrase));
   await context.db<MakerRow>('makers').where({ id }).update({ passphrase: digest });
 }
 

@@ -29,15 +29,26 @@ function derive(passphrase: string, { steps, block, lanes, salt }: Omit<Stored, 
 /** How long a digest is taken to be worked on, ms. */
 const USUAL = 400;
 
+/** Who has a passphrase worked out: whether they are known by a session of theirs or a device. */
+export interface Asking {
+  readonly req: Request;
+  readonly isKnown: boolean;
+}
+
 /**
- * Works out what a passphrase comes to when its turn comes: whoever tries many waits, and nobody waits for them.
+ * Works out what a passphrase comes to when its turn comes: whoever tries many waits, and nobody waits for them, least
+ * of all whoever is known.
  * @param context what the server works with
- * @param req who asks
+ * @param asking who asks
  * @param work what is worked out
  * @throws HttpError 429 or 503 as `Turns.take`
  */
-export const inTurn = <T>(context: Context, req: Request, work: () => Promise<T>): Promise<T> =>
-  context.passphrases.take(partyOf(req, undefined), USUAL, work);
+export const inTurn = <T>(
+  { passphrases, knownPassphrases }: Context,
+  { req, isKnown }: Asking,
+  work: () => Promise<T>,
+): Promise<T> =>
+  (isKnown ? knownPassphrases : passphrases).take(partyOf(req, undefined), USUAL, work);
 
 /** A salted digest of a passphrase, with what it was made with: `scrypt:17:8:1:salt:digest`. */
 export async function digestPassphrase(passphrase: string): Promise<string> {

@@ -78,8 +78,11 @@ export async function makerOrNew(context: Context, req: Request, res: Response):
     passphrase: null,
     created: Date.now(),
   };
-  await context.db<MakerRow>('makers').insert(maker);
-  await beginSession(context, req, res, maker.id);
+  // Both at once: each change that is kept waits for the disk.
+  await context.db.transaction(async (trx) => {
+    await trx<MakerRow>('makers').insert(maker);
+    await beginSession({ ...context, db: trx }, req, res, maker.id);
+  });
   askers.set(req, Promise.resolve(maker));
   return maker;
 }

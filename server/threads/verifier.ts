@@ -2,7 +2,7 @@ import type { Response } from 'express';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Run } from '@/core/run';
 import { HttpError } from '../http';
-import type { Lane, Lanes } from './lane';
+import { TookTooLong, type Lane, type Lanes } from './lane';
 import type { Party } from './turns';
 import type { Replayed, Verdict } from './verify';
 
@@ -82,8 +82,11 @@ export class Verifier {
     };
     const { quick, slow } = this.lanes;
     if (estimate <= this.short) {
-      const verdict = await by(quick, Math.min(this.short, this.long));
-      if (!('refused' in verdict) || verdict.refused !== 'too-heavy') return verdict;
+      const verdict = await by(quick, Math.min(this.short, this.long)).catch((error: unknown) => {
+        if (error instanceof TookTooLong) return null;
+        throw error;
+      });
+      if (verdict && (!('refused' in verdict) || verdict.refused !== 'too-heavy')) return verdict;
     }
     return by(slow, this.long);
   }

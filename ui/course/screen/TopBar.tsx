@@ -50,6 +50,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
               ? 'slate'
               : 'rust'
           }
+          numberOfLines={1}
           // Two versions wait for a word: asked again by a tap.
           onPress={
             save.kind === 'conflict' ? () => usePutOff.setState({ theirs: null }) : undefined

@@ -1,0 +1,17 @@
+import { readFileSync } from 'node:fs';
+
+const PER_MS = 1e6;
+
+/**
+ * How long the calling thread has had a processor, ms; null where the system does not say. What waits for others to be
+ * done has cost nothing.
+ */
+export function threadTime(): number | null {
+  try {
+    const [onProcessor] = readFileSync('/proc/thread-self/schedstat', 'utf8').split(' ');
+    const ns = Number(onProcessor);
+    return ns > 0 ? ns / PER_MS : null;
+  } catch {
+    return null;
+  }
+}
