@@ -1,6 +1,7 @@
 // npm run fuzz: thousands of damaged documents, codes, kits, models and bodies. Nothing may crash, answer
 // with a fault of the server's own, take longer than two seconds, or be kept otherwise than it was sent.
 import { isDeepStrictEqual } from 'node:util';
+import { gzipSync } from 'node:zlib';
 import { Document, WebIO } from '@gltf-transform/core';
 import { KitError, readKit, toKit, type Kit } from '@/core/edit';
 import { CourseError, withoutUnused, type Course } from '@/core/course';
@@ -268,12 +269,50 @@ async function tryBody({ maker }: Stock): Promise<string | null> {
   return status >= 500 ? `${method} ${path}: ${status} ${String(data)}` : null;
 }
 
+/** Every route that takes a body. */
+const TAKERS = [
+  ...['POST /courses', 'PUT /courses/none', 'PUT /courses/none/shelf', 'POST /courses/none/proof'],
+  ...['PUT /courses/none/versions/1', 'PUT /courses/none/published', 'PUT /me', 'DELETE /me'],
+  ...['POST /kits', 'PUT /kits/none', 'POST /session', 'POST /recordings', 'POST /series'],
+  ...['PUT /series/lantern-week', 'PUT /makers/Isla/follow', 'PUT /courses/none/notes/1/blocked'],
+  ...['runs', 'reports', 'notes'].map((end) => `POST /published/salt-pan-hop/${end}`),
+  ...['like', 'runs/own', 'attempts/a/ends'].map((end) => `PUT /published/salt-pan-hop/${end}`),
+];
+
+/** Bodies that are far longer, deeper or wider than what they are packed in. */
+const BOMBS: readonly (() => Buffer)[] = [
+  () => Buffer.alloc(64 * 2 ** 20, 32),
+  () => Buffer.from('['.repeat(2 ** 20)),
+  () => Buffer.from(`{"course":${'{"a":'.repeat(50_000)}1${'}'.repeat(50_000)}}`),
+  () => Buffer.from(`{"courses":[${'"quay",'.repeat(300_000)}"quay"],"name":"Wide"}`),
+  () => Buffer.from(`{"run":{"inputs":[${'[1,0,0,0],'.repeat(400_000)}[1,0,0,0]]},"attempt":"a"}`),
+  () =>
+    Buffer.from(
+      JSON.stringify(Object.fromEntries(Array.from({ length: 200_000 }, (_, i) => [`k${i}`, i]))),
+    ),
+];
+const packed: Buffer[] = [];
+
+/** A bomb sent anywhere, packed or not, by somebody or nobody: refused, at once. */
+async function tryBomb({ maker }: Stock, i: number): Promise<string | null> {
+  // They take long to send; one in a hundred is enough.
+  if (i % 100 !== 0) return null;
+  if (packed.length === 0) packed.push(...BOMBS.map((make) => gzipSync(make())));
+  const [method, path] = pick(TAKERS).split(' ');
+  const one = chance() < 0.5 ? maker.before(maker.port) : new Somebody(maker.port);
+  one.packing = pick(['gzip', 'gzip', 'br', 'gzip, gzip', 'deflate']);
+  const { status } = await one.send(method, path, pick(packed), 'application/json');
+  one.close();
+  return status >= 500 || status < 400 ? `${method} ${path}, ${one.packing}: ${status}` : null;
+}
+
 const TRIES: Readonly<Record<string, (stock: Stock, i: number) => Promise<string | null>>> = {
   document: tryDocument,
   kit: tryKit,
   code: tryCode,
   model: tryModel,
   body: tryBody,
+  bomb: tryBomb,
 };
 
 async function main(): Promise<void> {

@@ -160,5 +160,4 @@ test('errors and what is somebody’s own are kept by nobody; what is addressed 
   }
   await one.ask('DELETE', '/session');
   expect(await kept(`/published/${SLUG}`)).toBe('no-store');
-  expect(await kept(`/published/${SLUG}/picture`)).toMatch(/public.*immutable/);
 });

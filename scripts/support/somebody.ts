@@ -15,7 +15,7 @@ export class Somebody {
   packing = '';
   private readonly agent = new Agent({ keepAlive: true, maxSockets: 4 });
 
-  constructor(private readonly port: number) {}
+  constructor(readonly port: number) {}
 
   private get cookie(): string {
     return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');

@@ -68,6 +68,23 @@ export function solidOf(form: Shape['form'], from: Vec3, frame: Matrix3): Collid
   return ColliderDesc.convexHull(numbers) ?? cuboid();
 }
 
+/**
+ * The volume of what stands for a form, m³.
+ * @param desc what `solidOf` made of it
+ * @param form the form
+ */
+export function standInVolume({ shape }: ColliderDesc, form: Shape['form']): number {
+  const { Cuboid, Cylinder } = physicsNow();
+  if (shape instanceof Cuboid) {
+    const { x, y, z } = shape.halfExtents;
+    return 8 * x * y * z;
+  }
+  if (shape instanceof Cylinder) {
+    return Math.PI * shape.radius * shape.radius * 2 * shape.halfHeight;
+  }
+  return formVolume(form);
+}
+
 /** Part of their hull that forms have to fill to count as one solid. */
 const UNITED_FILL = 0.88;
 

@@ -5,7 +5,7 @@ import { type Collider, DT, centreHeight, poseMover, type World } from '../world
 import type { RunState } from '../state';
 import { isDisabled } from '../contact';
 import { physicsNow } from './physics';
-import { rotationOf, solidOf, unitedForm } from './solid';
+import { rotationOf, solidOf, standInVolume, unitedForm } from './solid';
 
 // The space that loose pieces are stepped in: the course's solids, its movers, a body for the runner and
 // one for each loose piece. Everything is added in the order of the world's lists, so that the same course
@@ -70,9 +70,10 @@ export function createPhysicsWorld(world: World, s: RunState): { space: Space; h
       .setRestitution(surface?.bounce ?? BOUNCE)
       .setRestitutionCombineRule(
         surface?.bounce === undefined ? CoefficientCombineRule.Average : CoefficientCombineRule.Max,
-      )
-      // Of the form itself, not of the box or the drum that may stand for it here.
-      .setMass(density * formVolume(form));
+      );
+    // It weighs what the form itself does, not the box or the drum that may stand for it. Told by a density: a mass that
+    // is told would not come out of a snapshot bit for bit.
+    desc.setDensity((density * formVolume(form)) / standInVolume(desc, form));
     const holder = body !== undefined ? loose[body] : mover >= 0 ? carrier(mover) : undefined;
     const made = space.createCollider(desc, holder);
     if (collider.gate < 0 && !mayGo.has(piece)) continue;

@@ -66,7 +66,11 @@ test('whatever a runner does far off, it is told what would have been', () => {
         goAlike(trial, taped(trial), inputs);
       },
     ),
-    { numRuns: 15 },
+    {
+      numRuns: 15,
+      // Standing still, bodies whose mass was told came out of a snapshot otherwise than they went in.
+      examples: [[0, [{ x: 0, z: 0, jump: false, ticks: 96 }]]],
+    },
   );
 });
 
