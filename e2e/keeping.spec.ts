@@ -137,7 +137,7 @@ test('a player’s run waits on the device over a reload, and is sent when the s
   await player.keyboard.up('ArrowRight');
   await server.kill();
   await player.getByTestId('send-run').click();
-  await expect(player.getByText('The run is kept here until it is sent.')).toBeVisible();
+  await expect(player.getByText(/It is kept here, and sent again by itself/)).toBeVisible();
   await server.start();
   await player.goto(`${server.url}/play/${slug}`);
   await expect(player.getByText(/A run that waited here is sent: .* place 1/)).toBeVisible();

@@ -44,7 +44,7 @@ test('a full queue: the page keeps the run and sends it again', async ({
   await page.keyboard.up('d');
   await expect(page.getByText(/^no falls · (steady|brisk)/)).toBeVisible();
   await page.getByTestId('send-run').click();
-  await expect(page.getByText('The run is kept here until it is sent.')).toBeVisible();
+  await expect(page.getByText(/It is kept here, and sent again by itself/)).toBeVisible();
   await page.getByText('Send it again', { exact: true }).click();
   await expect(page.getByTestId('run-place')).toContainText('place 1');
   await expect(page.getByTestId('best-times').last()).toContainText('Somebody (you)');

@@ -105,6 +105,10 @@ test('where all places are taken, who asks least has the one of who asked most',
   ]);
   expect(done.filter((who) => who.endsWith('503'))).toEqual(['greedy 4 503', 'greedy 3 503']);
   expect(done).toEqual(expect.arrayContaining(['fresh', 'newer', 'other 1', 'other 2']));
+  // Where none may wait at all there is no place to have.
+  const none = queue({ waiting: 0 });
+  await Promise.all([none.work('first', 100), none.work('second', 10)]);
+  expect(none.done.sort()).toEqual(['first', 'second 503']);
   // Among those who ask alike nobody is sent away for the next.
   const alike = queue({ waiting: 3 });
   await Promise.all(Array.from({ length: 6 }, (_, i) => alike.work(`from${i}`, 100)));

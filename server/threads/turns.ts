@@ -127,6 +127,7 @@ export class Turns {
 
   /** Where all places are taken, whoever asks least has the one of whoever asked most. Returns whether there is one. */
   private makeRoom(one: Waiting): boolean {
+    if (this.queue.length === 0) return false;
     const asked = ({ keys }: Waiting) =>
       Math.max(...keys.map((key) => this.queue.filter((each) => each.keys.includes(key)).length));
     const worse = (a: Waiting, b: Waiting) => asked(a) - asked(b) || this.rank(a) - this.rank(b);

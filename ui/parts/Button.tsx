@@ -44,7 +44,7 @@ export function Button({
           <Feather aria-hidden name={icon} size={18} color={ink} style={{ marginRight: SPACE.s }} />
         )
       }
-      loadingProps={{ color: ink }}
+      loadingProps={{ color: ink, accessibilityLabel: title }}
       containerStyle={[{ borderRadius: RADIUS.m }, style]}
       buttonStyle={{
         minHeight: TARGET + 4,

@@ -16,7 +16,7 @@ export function Loading({ what }: { what: string }) {
         gap: SPACE.m,
       }}
     >
-      <ActivityIndicator color={colours.moss} />
+      <ActivityIndicator color={colours.moss} accessibilityLabel={what} />
       <Text as="small" tint="slate">
         {what}
       </Text>
