@@ -24,7 +24,7 @@ export interface Config {
   readonly signInsPerMinute: number;
   /** Attempts at published courses a minute, by one player; from one address sixty times as many. */
   readonly attemptsPerMinute: number;
-  /** Whether a run has to have taken as long as it lasts since its attempt began; 0 only where runs are made by programs. */
+  /** Refuse runs longer than the time since their attempt began. Off only where programs make runs. */
   readonly inRealTime: boolean;
   /** New makers an hour, and MB sent in a day, from one address. */
   readonly makersPerHour: number;
@@ -38,7 +38,7 @@ export interface Config {
   readonly proxies: number;
   /** Whether cookies may travel over plain HTTP only when the page did. */
   readonly secureCookies: boolean;
-  /** Whether threads are begun before they are first needed. */
+  /** Start threads before they are first needed. */
   readonly warm: boolean;
   readonly logLevel: string;
 }

@@ -66,7 +66,7 @@ export function sendJson(
   res.type('application/json').send(`{${parts.join(',')}}`);
 }
 
-/** What caches are told of what is addressed by what it holds. */
+/** `Cache-Control` for content addressed by its digest. */
 export const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /**

@@ -10,7 +10,7 @@ import { HttpError } from './http';
 const MB = 1024 * 1024;
 /** By how much more an address may try to sign in than under one name, and all addresses under one name. */
 const SIGN_INS = 6;
-/** How many may be behind one address: a class and more. */
+/** People behind one address: a class. */
 const BEHIND = 60;
 /** Time for which what the disk has free is taken to be so, ms. */
 const DISK_KNOWN = 2000;
@@ -113,7 +113,7 @@ export class Limits {
   }
 
   /**
-   * What a maker keeps, with the bin and earlier versions, may grow by so much.
+   * Checks the quota of a maker, with the bin and earlier versions.
    * @param trx the transaction it is to be kept in: two at once would each find room
    * @param maker who keeps it
    * @param bytes by which it grows

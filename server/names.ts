@@ -21,7 +21,7 @@ const skeleton = (text: string): string =>
     .normalize('NFD')
     .toLowerCase();
 
-/** What a name looks like: with small letters, as names are compared, and with the letters it is written with. */
+/** The looks of a name: in small letters, as names are compared, and as it is written. */
 export const looksOf = (name: string): Pick<MakerRow, 'look_small' | 'look_as_is'> => ({
   look_small: skeleton(nameKey(name)),
   look_as_is: skeleton(

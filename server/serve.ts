@@ -57,11 +57,11 @@ function beginReading(db: Knex, config: Config, logger: Logger): { end: () => Pr
 
 /** What one party may have of a kind of work: of what it is worked on at a time, waiting, and seconds a minute. */
 const SHARE = { ofParty: 8, seconds: 30 };
-/** How long a short replay may take, a short document to be taken in, and what is taken in or drawn at all, ms. */
+/** Time limits of a short replay, a short document, any document and a drawing, ms. */
 const [SHORT, READ_SOON, TAKEN_IN, DRAWN] = [1000, 400, 6000, 15_000];
 /** By how much longer a thread is let work than it is told to, ms. */
 const GRACE = 2000;
-/** How far threads stand behind the one that answers: of short work, of long work, of what nobody waits for. */
+/** Niceness of threads for short work, for long work, and for work that nobody waits for. */
 const [SOON, LATER, LAST] = [3, 12, 19];
 /** Passphrases of one kind that are worked out at a time: each takes 128 MB. */
 const PASSPHRASES = 1;

@@ -112,8 +112,9 @@ test.each(names)('what %s left has the form of a new database in the end', async
   expect(await formOf(dataDir)).toEqual(form);
 });
 
-test('the demo of an earlier simulation has the proofs and runs of now, and its courses take runs', async () => {
-  for (const release of ['05-recordings', '08-keeping', '14-care', '15-together']) {
+test.each(['05-recordings', '08-keeping', '14-care', '15-together'])(
+  'the demo of %s has the proofs and runs of now, and its courses take runs',
+  async (release) => {
     await begin(`${release}.sqlite.br`, []);
     const { demos } = (await somebody().ask('GET', '/demos')).body;
     expect(demos.length).toBeGreaterThan(4);
@@ -125,10 +126,8 @@ test('the demo of an earlier simulation has the proofs and runs of now, and its 
     const shown = (await somebody().ask('GET', '/published/salt-pan-hop/runs/maker')).body
       .run as Run;
     expect(shown.core).toBe(CORE_VERSION);
-    await running.close();
-  }
-  await begin('15-together.sqlite.br', []);
-});
+  },
+);
 
 test('two whose names compare equal now are told apart, and both get in by what they were called', async () => {
   await begin('05-recordings.sqlite.br', []);

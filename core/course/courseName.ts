@@ -7,7 +7,7 @@ export const MAX_NAME = 60;
 
 export const SEEN = /^[^\u0000-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069]*$/;
 
-/** What takes room or none and shows nothing: joiners, fillers and blanks. */
+/** Characters that show nothing: joiners, fillers and blanks. */
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{White_Space}\u2800]/gu;
 
 /** What a course may be called; what stands about it is cut off. */

@@ -21,14 +21,15 @@ export const NotesAnswer = v.object({
       by: v.string(),
       words: v.string(),
       made: v.number(),
-      /** Whether the course's maker has reported it, and takes no more from whoever wrote it. */
+      /** True once the course's maker has reported it. */
       reported: v.boolean(),
+      /** True while that maker takes no notes from its writer. */
       blocked: v.boolean(),
     }),
   ),
-  /** What older ones are asked for by; null where there are none. */
+  /** The id to ask for older notes with; null where there are none. */
   next: v.nullable(v.number()),
 });
-/** Whether a maker takes notes from somebody. */
+/** Blocks the writer of a note, or lets them write again. */
 export const BlockBody = v.object({ blocked: v.boolean() });
 export type NoteToMaker = v.InferOutput<typeof NotesAnswer>['notes'][number];

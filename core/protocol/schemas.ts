@@ -44,13 +44,13 @@ export type DeviceKind = (typeof DEVICE_KINDS)[number];
 
 const QueueSchema = v.object({ working: v.number(), waiting: v.number() });
 
-/** How the server is, for whoever keeps watch over it. */
+/** The state of the server, for a monitor. */
 export const HealthAnswer = v.object({
   version: v.string(),
-  /** Whether anything can be kept just now. */
+  /** True while the database and the disk take changes. */
   writable: v.boolean(),
   freeMegabytes: v.number(),
-  /** Of each kind of work, how much is done and how much waits. */
+  /** Tasks of each kind that run, and that wait. */
   queues: v.object({
     intake: QueueSchema,
     pictures: QueueSchema,
@@ -154,7 +154,7 @@ export const BinAnswer = v.object({
 export const BestTime = v.object({
   place: v.number(),
   player: v.string(),
-  /** True of who has no account: anybody may go by that name. */
+  /** True for a player without an account: anybody may use that name. */
   guest: v.optional(v.boolean()),
   time: v.number(),
   /** Where the fewest win. */
@@ -199,7 +199,7 @@ const Look = v.string();
 /** The document of a published course. */
 export const DocumentAnswer = v.object({ course: CourseSchema });
 
-/** What is told of a published course beside its document. */
+/** A published course without its document. */
 export const PublishedAnswer = v.object({
   slug: v.string(),
   look: Look,
@@ -352,7 +352,7 @@ export type Bin = v.InferOutput<typeof BinAnswer>;
 export type Attempt = v.InferOutput<typeof AttemptAnswer>;
 export type ExploreAsked = v.InferInput<typeof ExploreQuery>;
 export type CourseFound = v.InferOutput<typeof Listing>;
-/** A published course with all that is told of it. */
+/** A published course with its document. */
 export type PublishedCourse = v.InferOutput<typeof PublishedAnswer> &
   v.InferOutput<typeof DocumentAnswer>;
 

@@ -1,7 +1,7 @@
 import type { PieceInHand } from '../edit';
 import type { PieceMotion, RunnerKind } from '../course';
 import { loadPhysics, NO_INPUT, type Input } from '.';
-import { after, bounceOf, field, KINDS, PHASES, wall } from './impact.testing';
+import { after, bounceOf, field, KINDS, PHASES, STONES, wall } from './impact.testing';
 import { Trial } from './testing';
 
 // One law of impact: relative to the surface that is met where it is met, with the bounce of the runner, whichever of
@@ -179,18 +179,7 @@ test('two hazards that lie flush throw once, and one that is run into after anot
 test.each(KINDS)(
   'a stone thrown at a %s throws it off once, along its way and at the speed set besides',
   (kind) => {
-    const course = field(kind, {
-      ...{ family: 'block', at: [-8, 0, 0], size: [1, 1, 1] },
-      thrower: {
-        what: 'boulder',
-        does: 'push',
-        speed: 9,
-        interval: 2,
-        size: 0.8,
-        life: 1.8,
-        rise: 0,
-      },
-    } as PieceInHand);
+    const course = field(kind, STONES);
     const trial = new Trial(course);
     trial.go(NO_INPUT, 600, () => trial.happened('hazard').length > 0);
     expect(trial.happened('hazard')).toHaveLength(1);

@@ -33,10 +33,17 @@ export const wall = (motion: PieceMotion, change: Partial<PieceInHand> = {}): Pi
   ...{ family: 'slab', at: [-6, 0.02, 0], size: [1, 3, 6], motion: [motion] },
   ...change,
 });
+/** Throws a stone along x at 9 m/s that throws off what it hits. */
+export const STONES: PieceInHand = {
+  ...{ family: 'block', at: [-8, 0, 0], size: [1, 1, 1] },
+  thrower: {
+    ...{ what: 'boulder', does: 'push', speed: 9, interval: 2, size: 0.8, life: 1.8, rise: 0 },
+  },
+} as PieceInHand;
 export const bounceOf = (kind: RunnerKind) =>
   RUNNER_SPECS[kind].compile(SETTINGS[kind] ?? {}).bounce;
 
-/** How fast a runner goes along x right after something met it; put so far along x, at a speed of its own. */
+/** The speed along x of a runner right after something met it, m/s; it begins at `x`, with a speed of its own. */
 export function after(course: Course, x: number, own = 0, ticks = 400): number {
   const trial = new Trial(course).go(NO_INPUT, 1);
   const { state: s } = trial;
@@ -62,8 +69,7 @@ export function carriedTo(course: Course, p: Vec3, tick: number): Vec3 {
 }
 
 /**
- * How fast along x a runner goes that stands where a face of a mover comes by at a moment, and how fast the face goes
- * there by its motion alone, m/s.
+ * The speeds along x of a runner that a face of a mover meets at a moment, and of that face by its motion alone, m/s.
  * @param course with one mover
  * @param face the face's place along x in the course as laid, m
  * @param met the moment it meets the runner, ticks, with the part of a tick

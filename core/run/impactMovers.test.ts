@@ -3,7 +3,17 @@ import type { PieceInHand } from '../edit';
 import { sub } from '../geometry';
 import { massOf } from '../pieces';
 import { loadPhysics, NO_INPUT, RUNNER_SPECS } from '.';
-import { after, bounceOf, carriedTo, field, KINDS, metBy, PHASES, wall } from './impact.testing';
+import {
+  after,
+  bounceOf,
+  carriedTo,
+  field,
+  KINDS,
+  metBy,
+  PHASES,
+  STONES,
+  wall,
+} from './impact.testing';
 import { Trial } from './testing';
 
 // The law of impact against every kind of mover, from every phase of a tick.
@@ -72,20 +82,7 @@ describe.each(KINDS)('a %s', (kind) => {
 
   test('is thrown off by what is thrown, at the speed set as seen from there', () => {
     const given = PHASES.map((part) => {
-      const course = field(kind, {
-        ...{ family: 'block', at: [-8, 0, 0], size: [1, 1, 1] },
-        thrower: {
-          ...{
-            what: 'boulder',
-            does: 'push',
-            speed: 9,
-            interval: 2,
-            size: 0.8,
-            life: 1.8,
-            rise: 0,
-          },
-        },
-      } as PieceInHand);
+      const course = field(kind, STONES);
       const trial = new Trial(course).go(NO_INPUT, 1);
       trial.state.x = (part * 9) / 120;
       trial.go(NO_INPUT, 600, () => trial.happened('hazard').length > 0);

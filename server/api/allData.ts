@@ -24,7 +24,7 @@ import type {
 } from '../db/rows';
 
 const [packed, unpacked] = [promisify(deflateRaw), promisify(inflateRaw)] as const;
-/** How an archive calls what is deflated (APPNOTE 6.3, 4.4.5). */
+/** The number for deflated entries (APPNOTE 6.3, 4.4.5). */
 const DEFLATED = 8;
 
 /** An archive that is sent as it is made. What is packed is packed beside the thread that answers. */
@@ -42,7 +42,7 @@ class SentArchive {
     });
   }
 
-  /** Whether nobody takes it any more. */
+  /** True once the client has left. */
   get isLeft(): boolean {
     return this.res.destroyed;
   }
@@ -140,7 +140,7 @@ async function sendCourses(db: Knex, maker: string, archive: SentArchive): Promi
   }
 }
 
-/** What else somebody made: assemblies, series, recordings, and what of it is published. */
+/** Assemblies, series, recordings and published editions. */
 async function sendMade(db: Knex, maker: string, archive: SentArchive): Promise<void> {
   for (const kit of await db<KitRow>('kits').where({ maker }).select('id', 'name', 'document')) {
     await archive.text(`kits/${slugOf(kit.name)}-${kit.id}.json`, kit.document);
@@ -172,7 +172,7 @@ async function sendMade(db: Knex, maker: string, archive: SentArchive): Promise<
   }
 }
 
-/** What somebody did with the courses of others. */
+/** Likes, follows, notes, reports, attempts and runs. */
 async function sendDone(db: Knex, maker: string, archive: SentArchive): Promise<void> {
   const likes = db<LikeRow>('likes').where({ maker });
   await archive.json('likes.json', await likes.select('slug', 'made'));

@@ -12,9 +12,9 @@ import { makerOrNew, requireMaker } from './session';
 
 /** Most attempts at a course that one player may have begun and not sent. */
 const MOST_OPEN = 5;
-/** What lasts shorter is no try, ms; by how much the way to the server may shorten it, ms. */
+/** The shortest try, ms, and how much of it the network may swallow, ms. */
 const [TRY_TIME, ON_THE_WAY] = [2000, 500];
-/** By how much less time than a run lasts may have gone by since its attempt began, ms: clocks differ a little. */
+/** Tolerance for clocks that differ, ms. */
 const CLOCKS = 1000;
 
 /**

@@ -4,7 +4,7 @@ import { digestOf } from '../digest';
 import type { Context } from './context';
 import { newId } from './ids';
 
-/** Time for which a device is known after somebody signed in on it, ms. */
+/** Lifetime of the cookie that marks a known device, ms. */
 const KNOWN_TIME = 400 * 86_400_000;
 
 const cookieName = (secure: boolean): string =>
@@ -16,7 +16,7 @@ function digestOfDevice({ config }: Context, req: Request): string {
   return typeof token === 'string' ? digestOf(token) : '';
 }
 
-/** Whether somebody signed in as a maker on the device that asks before. */
+/** True if the maker has signed in on this device before. */
 export async function isKnownDevice(
   context: Context,
   req: Request,

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import type { EditionChange } from '@/core/protocol';
 import type { EditionRow, ListingRow } from '../db/rows';
 import { HttpError, notFound } from '../http';
-import { lookOf, unpack } from '../threads/intake';
+import { unpack } from '../threads/intake';
 
 /** Most editions of a course that stay; of more the oldest goes. */
 const MOST_EDITIONS = 20;
@@ -11,6 +11,7 @@ const MOST_EDITIONS = 20;
 interface Closed {
   readonly changes: EditionChange;
   readonly packed: Uint8Array;
+  readonly look: string;
 }
 
 /**
@@ -26,11 +27,11 @@ export async function noteEdition(
   if (closed) {
     await db<EditionRow>('editions')
       .where({ slug, edition: edition - 1 })
-      .update({ document: Buffer.from(closed.packed) });
+      .update({ document: Buffer.from(closed.packed), look: closed.look });
   }
   const changes = closed && JSON.stringify(closed.changes);
   await db<EditionRow>('editions')
-    .insert({ slug, edition, hash, length, published, changes, document: null })
+    .insert({ slug, edition, hash, length, published, changes, document: null, look: null })
     .onConflict(['slug', 'edition'])
     .ignore();
   await db<EditionRow>('editions')
@@ -88,14 +89,10 @@ export async function editionByHash(db: Knex, slug: string, hash: string): Promi
   return row?.document ? unpack(row.document) : null;
 }
 
-/** The document of an earlier edition by what it shows, as text; null when there is none. */
+/** The document of an earlier edition by the digest of what it shows, as text; null when there is none. */
 export async function documentByLook(db: Knex, slug: string, look: string): Promise<string | null> {
-  const rows = db<EditionRow>('editions').where({ slug }).whereNotNull('document');
-  for (const { document } of await rows.select('document')) {
-    const text = unpack(document!);
-    if (lookOf(text) === look) return text;
-  }
-  return null;
+  const row = await db<EditionRow>('editions').where({ slug, look }).first('document');
+  return row?.document ? unpack(row.document) : null;
 }
 
 /**

@@ -9,7 +9,7 @@ import type { Context } from './context';
 
 const MB = 1024 * 1024;
 
-/** How the server is, for whoever keeps watch over it: 503 when nothing can be kept. */
+/** The state of the server, for a monitor: 503 when nothing can be kept. */
 export function health(context: Context): Router {
   const { db, config, intake, pictures, passphrases, knownPassphrases, replays } = context;
   return Router().get(
@@ -37,7 +37,7 @@ export function health(context: Context): Router {
   );
 }
 
-/** Whether the database takes the lock that every change needs. */
+/** True if the database grants the write lock. */
 async function isWritable(db: Knex): Promise<boolean> {
   const connection = (await db.client.acquireConnection()) as Database;
   try {

@@ -169,7 +169,7 @@ async function claim(db: Knex, id: string, name: string, passphrase: string): Pr
   }
 }
 
-/** What was done here without a name comes along when somebody signs in. */
+/** Merges what was done on this device without a name into the account. */
 async function bringAlong(context: Context, req: Request, to: string): Promise<void> {
   const here = await makerOf(context, req);
   if (!here || here.passphrase !== null || here.id === to) return;

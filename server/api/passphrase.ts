@@ -59,10 +59,10 @@ export async function digestPassphrase(passphrase: string): Promise<string> {
   );
 }
 
-/** What digests were made with before they said so: `salt:digest`. */
+/** Parameters of the first digests, `salt:digest`, which do not name them. */
 const [OLD_STEPS, OLD_BLOCK, OLD_LANES] = [14, 8, 1];
 
-/** Whether a digest is to be made anew, its passphrase being known: it was made with less work. */
+/** True for a digest made with less work than now: it is renewed at the next sign-in. */
 export const isOldDigest = (stored: string): boolean =>
   (readStored(stored)?.steps ?? STEPS) < STEPS;
 

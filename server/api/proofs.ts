@@ -113,7 +113,7 @@ export function proofs(context: Context): Router {
     );
 }
 
-/** What a course was copied from, as it is published now; null where it is not. */
+/** The document a course was copied from, as published now; null where it is not. */
 async function originOf(db: Knex, document: string): Promise<string | null> {
   const row = await db<PublishedRow>('published')
     .whereRaw("slug = json_extract(?, '$.origins[0].slug')", document)

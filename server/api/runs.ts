@@ -27,7 +27,7 @@ import { known, makerOf, requireMaker } from './session';
 
 /** Stretches from which on two people do not press the same by chance. */
 const UNLIKELY = 8;
-/** What players run for the list, and what others see of it. */
+/** Players' runs for the list. */
 export function runs(context: Context): Router {
   const { db, config, limits, verifier } = context;
   return Router()

@@ -97,17 +97,16 @@ export async function makeRoom(
   bytes: number,
 ): Promise<void> {
   let over = await limits.over(trx, of.maker, bytes);
-  if (over > 0) {
-    const rows = await versionsOf(trx, of.id);
-    const gone: number[] = [];
-    for (const { revision, label, bytes: freed } of rows.slice(NEWEST).reverse()) {
-      if (over <= 0) break;
-      if (label !== null) continue;
-      gone.push(revision);
-      over -= freed;
-    }
-    await letGo(trx, of.id, gone);
+  if (over <= 0) return;
+  const rows = await versionsOf(trx, of.id);
+  const gone: number[] = [];
+  for (const { revision, label, bytes: freed } of rows.slice(NEWEST).reverse()) {
+    if (over <= 0) break;
+    if (label !== null) continue;
+    gone.push(revision);
+    over -= freed;
   }
+  await letGo(trx, of.id, gone);
   await limits.keep(trx, of.maker, bytes);
 }
 

@@ -55,7 +55,7 @@ async function isKeptWhole(db: Knex, slug: string, maker: string): Promise<boole
   return kept !== undefined;
 }
 
-/** Whether a maker has a copy of a course already. */
+/** True if a maker already has a copy of a course. */
 async function hadCopy(db: Knex, slug: string, maker: string): Promise<boolean> {
   const had = await db('courses')
     .join('bodies', 'bodies.course', 'courses.id')

@@ -5,7 +5,7 @@ import createDatabase, { type Database } from 'better-sqlite3';
 /** The database file of a data folder. */
 const fileOf = (dataDir: string): string => path.join(dataDir, 'stonehop.sqlite');
 
-/** How what was there before a restore is called: by the moment, so that none takes the place of another. */
+/** A name for the database before a restore, with the time, so that none overwrites another. */
 const nameBefore = (file: string): string =>
   `${file}.before-${new Date().toISOString().replace(/[:.]/g, '-')}`;
 

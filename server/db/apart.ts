@@ -1,8 +1,7 @@
 import type { Knex } from 'knex';
 
 /**
- * What is long stands apart from what is looked through. Databases in which it does already stay as they are; those of
- * one early version are brought to it.
+ * Moves documents out of the table of courses. One early version kept them there; all other databases stay as they are.
  */
 export const apart: Knex.Migration = {
   async up(knex) {

@@ -2,17 +2,17 @@ import type { Knex } from 'knex';
 import { CourseError, toCourse, type Course } from '@/core/course';
 import { CORE_VERSION, courseHash, normalRun, type Run } from '@/core/run';
 import { EARLIER } from '../care/verifyAll';
-import { shownOf, summaryOf } from '../threads/intake';
+import { lookOf, shownOf, summaryOf, unpack } from '../threads/intake';
 import { verify } from '../threads/verify';
 import { noteWhole } from '../api/whole';
 import { wholeMarks } from '../threads/copies';
 import { publishAnew } from './publishAnew';
-import type { BodyRow, CourseRow, ListingRow, PublishedRow } from './rows';
+import type { BodyRow, CourseRow, EditionRow, ListingRow, PublishedRow } from './rows';
 import { DEMO_MAKER, renewDemo } from './seed';
 
-/** What documents, hashes and proofs are kept as; goes up when any of them is told otherwise. */
+/** The form of documents, hashes and proofs; goes up when it changes. */
 const FORM = 1;
-/** What a database says of itself that is as this version keeps it. */
+/** The `user_version` of a database that is up to date. */
 const NOW = 100 * CORE_VERSION + FORM;
 /** Seconds that one proof may take to be tried, and all of them together; what is left its maker tries. */
 const [ONE, ALL] = [2, 120];
@@ -35,6 +35,7 @@ export async function bringUp(db: Knex, told: (line: string) => void = () => {})
   const until = performance.now() + 1000 * ALL;
   for (const id of courses) await bringCourse(db, id, until, told);
   await renewDemo(db);
+  await noteLooks(db);
   await db.raw(`PRAGMA user_version = ${NOW}`);
 }
 
@@ -97,7 +98,7 @@ async function provedAgain(
   };
 }
 
-/** What others see of a course: without what is private, under the hash and the digest of now. */
+/** Updates the published copy of a course: without private parts, with the hash and digest of now. */
 async function bringPublished(trx: Knex.Transaction, id: string): Promise<void> {
   const before = await trx<PublishedRow>('published').where('course', id).first();
   const course = before && courseOf(before.document);
@@ -117,4 +118,14 @@ async function bringPublished(trx: Knex.Transaction, id: string): Promise<void> 
     proof.proof_hash === hash ? { time: proof.proof_time!, strokes: proof.proof_strokes } : {};
   await publishAnew(trx, slug, { before, now, listing });
   await noteWhole(trx, slug, wholeMarks(course, null));
+}
+
+/** Keeps the digest of each earlier edition's document, by which it is asked for. */
+async function noteLooks(db: Knex): Promise<void> {
+  const known = db<EditionRow>('editions').whereNotNull('document').whereNull('look');
+  for (const { slug, edition } of await known.select('slug', 'edition')) {
+    const row = await db<EditionRow>('editions').where({ slug, edition }).first('document');
+    const look = lookOf(unpack(row!.document!));
+    await db<EditionRow>('editions').where({ slug, edition }).update({ look });
+  }
 }

@@ -1,12 +1,12 @@
 import type { Database } from 'better-sqlite3';
 import type { Knex } from 'knex';
 
-/** How long a statement waits for another program that has the file, ms. */
+/** The wait for another program that holds the file, ms. */
 const PATIENCE = 1000;
 
 /**
- * Has one statement wait for another program that has the file, not each of many in a row: waiting holds up everybody.
- * Once one has waited in vain, others are refused at once until as long again is over.
+ * Lets one statement wait for another program that holds the file, and refuses the next ones at once for as long again:
+ * each wait stops the whole server.
  */
 export function waitOnce(db: Knex, connection: () => Database | null): void {
   const patience = (ms: number) => void connection()?.pragma(`busy_timeout = ${ms}`);

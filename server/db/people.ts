@@ -25,6 +25,10 @@ export const people: Knex.Migration = {
     if (!('former_key' in (await knex('makers').columnInfo()))) {
       await knex.schema.alterTable('makers', (t) => void t.text('former_key').index());
     }
+    await knex.schema.alterTable('editions', (t) => {
+      /** The digest of its document; null until it has one. */
+      t.text('look');
+    });
     await knex.schema.createTable('devices', (t) => {
       /** Of a cookie that stays when the session ends. */
       t.text('digest').primary();
@@ -59,6 +63,7 @@ export const people: Knex.Migration = {
     await knex.schema.dropTable('whole_pieces');
     await knex.schema.dropTable('blocks');
     await knex.schema.dropTable('devices');
+    await knex.schema.alterTable('editions', (t) => t.dropColumn('look'));
     await knex.schema.alterTable('makers', (t) => {
       t.dropIndex(['look_small']);
       t.dropIndex(['look_as_is']);

@@ -3,7 +3,7 @@ import { noteEdition } from '../api/editions';
 import { closeEdition } from '../threads/picture';
 import type { ListingRow, PublishedRow } from './rows';
 
-/** What was published, what is now, and what its listing tells besides. */
+/** The published course before and now, and changes to its listing. */
 interface Anew {
   readonly before: Pick<PublishedRow, 'document' | 'hash'>;
   readonly now: Pick<PublishedRow, 'document' | 'hash' | 'length' | 'published'>;
@@ -11,8 +11,7 @@ interface Anew {
 }
 
 /**
- * Has what a newer version of this program publishes of a course be found: where a run feels a difference it is another
- * edition.
+ * Updates listing and editions of a course that this version publishes anew: a new edition where its hash changed.
  */
 export async function publishAnew(
   trx: Knex.Transaction,

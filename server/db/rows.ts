@@ -265,4 +265,6 @@ export interface EditionRow {
   published: number;
   changes: string | null;
   document: Buffer | null;
+  /** The digest of its document. */
+  look: string | null;
 }

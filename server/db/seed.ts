@@ -57,7 +57,7 @@ async function layRuns(trx: Knex.Transaction, course: Course, slug: string, now:
   }
 }
 
-/** What is kept of a demo course: its row, what is published of it, and how it is found. */
+/** The rows of a demo course: the course, its body, its published copy and its listing. */
 function rowsOf({ slug, maker, course }: DemoCourse, now: number) {
   const [proof, ...runs] = DEMO_RUNS[slug];
   const document = JSON.stringify(course);
@@ -101,7 +101,7 @@ export async function seedDemo(db: Knex): Promise<void> {
       });
       const { hash, length, published } = rows.published;
       await trx<EditionRow>('editions').insert({
-        ...{ slug, edition: 1, hash, length, published, changes: null, document: null },
+        ...{ slug, edition: 1, hash, length, published, changes: null, document: null, look: null },
       });
       await layRuns(trx, course, slug, now);
     }

@@ -5,8 +5,8 @@ import { setPriority } from 'node:os';
 export const BEHIND = 'STONEHOP_BEHIND';
 
 /**
- * Has the thread that calls it stand behind others for a processor, so that the thread that answers never waits for it.
- * Linux alone tells threads apart; elsewhere nothing happens.
+ * Lowers the priority of the calling thread, so that the thread that answers never waits for it. Does nothing outside
+ * Linux, where threads have no priority of their own.
  * @param nice from 0 to 19: how far behind
  */
 export function standBehind(nice: number): void {

@@ -21,8 +21,8 @@ export function pieceMarks(course: Course): readonly string[] {
 }
 
 /**
- * What copies are told by of a course that its maker keeps whole: its pieces but those that it has from the course it
- * was copied from. Empty where it may be copied, or has too little of its own.
+ * The marks by which copies of a course kept whole are found: of its own pieces only, without those of the course it
+ * was copied from. Empty where it may be copied, or has too few pieces of its own.
  */
 export function wholeMarks(course: Course, origin: Course | null): readonly string[] {
   if (course.mayCopy !== false) return [];

@@ -3,8 +3,7 @@ import { readFileSync } from 'node:fs';
 const PER_MS = 1e6;
 
 /**
- * How long the calling thread has had a processor, ms; null where the system does not say. What waits for others to be
- * done has cost nothing.
+ * The processor time of the calling thread, ms; null where the system does not say.
  */
 export function threadTime(): number | null {
   try {

@@ -47,7 +47,7 @@ export interface TakenCourse extends Summary {
   readonly id: string | null;
   /** The link of the course it is a copy of, if any. */
   readonly copyOf: string | null;
-  /** What copies are told by; see copies. */
+  /** Marks of its pieces; see copies. */
   readonly marks: readonly string[];
 }
 

@@ -61,7 +61,7 @@ export class Lane {
     return this.turns.load;
   }
 
-  /** Has a thread be there before anything is asked of it. */
+  /** Starts a thread before its first task. */
   ready(): Promise<void> {
     return this.pool.ready();
   }

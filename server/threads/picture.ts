@@ -4,7 +4,7 @@ import { drawCourse, drawPieces, toSvg, type Drawing } from '@/core/formats';
 import type { EditionChange } from '@/core/protocol';
 import { courseLength } from '@/core/route';
 import { wholeMarks } from './copies';
-import { inTenths, pack, shownOf } from './intake';
+import { inTenths, lookOf, pack, shownOf } from './intake';
 
 /** Pixels of a picture as cards show it. */
 const [WIDTH, HEIGHT] = [360, 132];
@@ -37,9 +37,9 @@ interface ToShow {
 interface Shown extends Drawn {
   /** As others may have it. */
   readonly document: string;
-  /** What is said of it where it is found. */
+  /** Its maker's words about it. */
   readonly description: string;
-  /** What copies of it are told by; none where it may be copied. */
+  /** Marks by which copies are found; none where it may be copied. */
   readonly marks: readonly string[];
 }
 
@@ -61,7 +61,7 @@ export function closeEdition({
 }: {
   readonly before: string;
   readonly document: string;
-}): { readonly changes: EditionChange; readonly packed: Uint8Array } {
+}): { readonly changes: EditionChange; readonly packed: Uint8Array; readonly look: string } {
   const [was, is] = [before, document].map((text) => toCourse(JSON.parse(text)));
   const { added, removed, moved, changed } = compareCourses(was, is);
   const changes = {
@@ -70,7 +70,7 @@ export function closeEdition({
     moved: moved.length,
     changed: changed.length,
   };
-  return { changes, packed: pack(before) };
+  return { changes, packed: pack(before), look: lookOf(before) };
 }
 
 /** An assembly's picture, as SVG text. */

@@ -17,7 +17,7 @@ export interface TurnLimits {
   readonly seconds: number;
 }
 
-/** How much of a kind of work is worked on, and how much waits for it. */
+/** Tasks that run, and tasks that wait. */
 export interface Load {
   readonly working: number;
   readonly waiting: number;
@@ -79,7 +79,6 @@ export class Turns {
     }
   }
 
-  /** How much is worked on, and how much waits. */
   get load(): Load {
     return { working: this.running, waiting: this.queue.length };
   }
@@ -120,7 +119,7 @@ export class Turns {
     first.go();
   }
 
-  /** What comes first has least of: how long it lasts, and what was done of late for whoever asks. */
+  /** The least comes first: the task's own length, and the recent work for its party, ms. */
   private rank({ keys, estimate }: Waiting): number {
     return estimate + Math.max(...keys.map((key) => this.spentBy(key)));
   }

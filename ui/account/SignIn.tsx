@@ -13,10 +13,10 @@ interface Credentials {
   readonly passphrase: string;
 }
 
-/** Whoever had the name of another as names are compared now has got a number. */
+/** Tells a maker whose name got a number, as another maker has the same. */
 const greeting = (name: string | null, asked: string): string =>
   name?.toLowerCase().startsWith(`${asked.trim().toLowerCase()} `)
-    ? `Signed in. Another maker has that name too, so you are called ${name} now; take another name here if you like.`
+    ? `Signed in. Another maker has the same name, so you are now called ${name}. You can change it here.`
     : 'Signed in.';
 
 /** A name and a passphrase: taken for the courses of this browser, or signed in with. */

@@ -39,7 +39,11 @@ export function Editions({ data }: { readonly data: PublishedCourse }) {
             </ListItem>
           </View>
           {own && one.edition !== now && (
-            <RemoveEdition slug={slug} edition={one.edition} shown={one.edition === edition} />
+            <RemoveEdition
+              slug={slug}
+              edition={one.edition}
+              onRemoved={() => one.edition === edition && open(now)}
+            />
           )}
         </View>
       ))}
@@ -50,18 +54,17 @@ export function Editions({ data }: { readonly data: PublishedCourse }) {
 interface RemoveEditionProps {
   readonly slug: string;
   readonly edition: number;
-  /** Whether it is the one that is looked at. */
-  readonly shown: boolean;
+  readonly onRemoved: () => void;
 }
 
 /** Takes an earlier edition away, with its best times; asked for twice. */
-function RemoveEdition({ slug, edition, shown }: RemoveEditionProps) {
+function RemoveEdition({ slug, edition, onRemoved }: RemoveEditionProps) {
   const client = useQueryClient();
   const [asked, setAsked] = useState(false);
   const remove = useMutation({
     mutationFn: () => api.removeEdition(slug, edition),
     onSuccess: () => {
-      if (shown) router.setParams({ edition: undefined } as never);
+      onRemoved();
       void client.invalidateQueries({ queryKey: ['published', slug] });
       showToast(`Edition ${edition} and its times are removed.`);
     },

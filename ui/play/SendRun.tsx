@@ -25,9 +25,9 @@ const SendForm = v.object({
 interface SendRunProps {
   readonly slug: string;
   readonly finished: Finished;
-  /** What it was begun with; nothing where none was to be had. */
+  /** The attempt the run began with; undefined where there was none. */
   readonly attempt: string | undefined;
-  /** Why none was to be had. */
+  /** The reason why there was none. */
   readonly refusal?: Error | null;
 }
 
@@ -39,7 +39,7 @@ export function SendRun({ attempt, refusal, ...props }: SendRunProps) {
     <Text tint="slate" testID="run-unsent">
       {told === null
         ? 'The server was not in reach when this run began, so it counts on this device only.'
-        : `${told} This run began without leave for the list, so it counts on this device only.`}
+        : `${told} This run was not entered for the list, so it counts on this device only.`}
     </Text>
   );
 }

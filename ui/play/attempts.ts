@@ -5,7 +5,7 @@ import { api } from '../state/api';
 
 /** Attempts that are ready before they are begun: running again must not wait for the server. */
 const AHEAD = 2;
-/** What ends sooner is no try, ms; the server counts none that is told of sooner. */
+/** The shortest try, ms; the server counts none that is reported sooner. */
 const TRY_TIME = 2000;
 
 /** Takes out leave to run for the list before it is needed, and remembers which seed belongs to which. */
@@ -15,7 +15,7 @@ export class Attempts {
   private readonly begun = new Map<number, number | undefined>();
   private asking = 0;
   private counting: ReturnType<typeof setTimeout> | undefined;
-  /** Why none was to be had when last asked for. */
+  /** The last refusal. */
   refusal: Error | null = null;
 
   /**

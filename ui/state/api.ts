@@ -99,7 +99,7 @@ async function request<S extends v.GenericSchema>(
   return v.parse(answer, data);
 }
 
-/** What is told of a published course, and its document, which the browser keeps by what it shows. */
+/** A published course with its document, which the browser caches by its digest. */
 async function publishedCourse(slug: string, edition?: number): Promise<PublishedCourse> {
   const told = () =>
     request(PublishedAnswer, 'GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`);

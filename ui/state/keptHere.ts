@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 
-/** Whether this device keeps what it is given: browsers refuse it when they are full or told to. */
+/** True in `fails` while the browser refuses to store: it is full, or in private mode. */
 export const useKeptHere = create<{ readonly fails: boolean }>(() => ({ fails: false }));
 
 /** Notes whether something was kept on this device, and says so. */

@@ -12,7 +12,7 @@ export function holdRun(): () => void {
   return end;
 }
 
-/** Whether a run is on in any tab. */
+/** True while a run is on in any tab. */
 export async function isRunOn(): Promise<boolean> {
   const state = await locks()?.query();
   return !!state?.held?.some(({ name }) => name === LOCK);

@@ -81,10 +81,8 @@ function Note({ course, note }: { readonly course: string; readonly note: NoteTo
         />
       </View>
       <Button
-        title={note.blocked ? 'Take notes from them again' : 'Take no more notes from them'}
-        label={
-          note.blocked ? `Take notes from ${note.by} again` : `Take no more notes from ${note.by}`
-        }
+        title={note.blocked ? 'Unblock the writer' : 'Block the writer'}
+        label={note.blocked ? `Unblock ${note.by}` : `Block ${note.by}`}
         busy={block.isPending}
         onPress={() => block.mutate()}
       />

@@ -14,7 +14,7 @@ interface TryAgainProps {
   readonly hash: string;
 }
 
-/** Has the inputs of an earlier finish be tried on the course as it is: where they still lead to the goal it is proved. */
+/** Replays an earlier finish on the course as it is now. Where it still reaches the goal, the course is proved. */
 export function TryAgain({ id, run, hash }: TryAgainProps) {
   const client = useQueryClient();
   const again = useMutation({
@@ -40,7 +40,7 @@ export function TryAgain({ id, run, hash }: TryAgainProps) {
       <Text as="small" tint={again.error ? 'rust' : 'slate'}>
         {again.error
           ? `${again.error.message} Finish the course anew.`
-          : 'What you pressed then is run on the course as it is now.'}
+          : 'Replays what you pressed then on the course as it is now.'}
       </Text>
     </View>
   );
