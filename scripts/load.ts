@@ -1,6 +1,7 @@
 // npm run load: 200 readers, 20 writers and 20 players for a minute, with 300 courses of 2,000 pieces. Readers
 // look at something about once a second, the others do something about every two seconds, as people do.
 import { readFileSync } from 'node:fs';
+import type { Course } from '@/core/course';
 import { TestServer } from '@/e2e/support/server';
 import { HARD, rowOf } from './support/built';
 import { Somebody, type Answered } from './support/somebody';
@@ -57,9 +58,15 @@ async function read(one: Somebody, path: () => string, end: number, into: Measur
   one.close();
 }
 
-/** Saves a course about every two seconds until the end. */
-async function write(one: Somebody, id: string, end: number, into: Measured) {
-  const course = rowOf(PIECES, 'Course');
+/** Somebody with a course, and the course. */
+interface Writer {
+  readonly one: Somebody;
+  readonly id: string;
+  readonly course: Course;
+}
+
+/** Saves a course of one's own about every two seconds until the end. */
+async function write({ one, id, course }: Writer, end: number, into: Measured) {
   await around(1000);
   for (let revision = 1; performance.now() < end; revision++) {
     const body = { revision, course: { ...course, name: `Course ${revision}` } };
@@ -98,10 +105,10 @@ function report({ reads, saves, list, sizes, wrong }: Measured): void {
     `list of ${COURSES}: ${list[0].data.length} bytes in ${quickest.toFixed(0)} ms (at most 100,000 and 50)`,
   );
   console.log(
-    `reads: ${reads.length}, median ${at(reads, 0.5).toFixed(0)} ms, 99 % within ${at(reads, 0.99).toFixed(0)} ms (at most 250)`,
+    `reads: ${reads.length}, median ${at(reads, 0.5).toFixed(0)} ms, 99 % within ${at(reads, 0.99).toFixed(0)} ms (at most 200)`,
   );
   console.log(
-    `saves: ${saves.length}, median ${at(saves, 0.5).toFixed(0)} ms, 99 % within ${at(saves, 0.99).toFixed(0)} ms`,
+    `saves: ${saves.length}, median ${at(saves, 0.5).toFixed(0)} ms, 99 % within ${at(saves, 0.99).toFixed(0)} ms (at most 400)`,
   );
   console.log(
     `memory: ${mean(sizes.slice(0, third)).toFixed(0)} MB in the first third, ${mean(sizes.slice(-third)).toFixed(0)} MB in the last`,
@@ -111,8 +118,15 @@ function report({ reads, saves, list, sizes, wrong }: Measured): void {
 
 async function main(): Promise<void> {
   const server = new TestServer();
-  await server.start(HARD);
-  const owner = new Somebody(server.port);
+  // Each from an address of their own, as a proxy in front would name it.
+  await server.start({ ...HARD, STONEHOP_PROXIES: '1' });
+  let people = 0;
+  const somebody = (one = new Somebody(server.port)) => {
+    people++;
+    one.address = `10.0.${people >> 8}.${people & 255}`;
+    return one;
+  };
+  const owner = somebody();
   const kept = await keepCourses(owner);
   const measured: Measured = { reads: [], saves: [], list: [], sizes: [], wrong: 0 };
   for (let i = 0; i < 20; i++) measured.list.push(await owner.ask('GET', '/courses'));
@@ -126,13 +140,24 @@ async function main(): Promise<void> {
     return anyOf(['/courses', course, `${course}/versions`, '/demos', '/me', anyOf(found)]);
   };
 
+  // Made before: what it costs to make is not what it costs to be served.
+  const course = rowOf(PIECES, 'Course');
+  const writers: Writer[] = [];
+  for (let i = 0; i < WRITERS; i++) {
+    const one = somebody();
+    const { id } = await one.json<{ id: string }>('POST', '/courses', { course });
+    writers.push({ one, id, course });
+  }
+
   const end = performance.now() + SECONDS * 1000;
   const watch = setInterval(() => measured.sizes.push(memory(server.pid!)), 2000);
   console.log(`${READERS} readers and ${WRITERS} writers for ${SECONDS} s …`);
   await Promise.all([
-    ...Array.from({ length: READERS }, () => read(owner.before(server.port), path, end, measured)),
-    ...Array.from({ length: WRITERS }, () => play(new Somebody(server.port), slug, end, measured)),
-    ...kept.slice(0, WRITERS).map((id) => write(owner.before(server.port), id, end, measured)),
+    ...Array.from({ length: READERS }, () =>
+      read(somebody(owner.before(server.port)), path, end, measured),
+    ),
+    ...Array.from({ length: WRITERS }, () => play(somebody(), slug, end, measured)),
+    ...writers.map((writer) => write(writer, end, measured)),
   ]);
   clearInterval(watch);
   owner.close();
@@ -141,4 +166,7 @@ async function main(): Promise<void> {
   process.exit(measured.wrong > 0 ? 1 : 0);
 }
 
-void main();
+void main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

@@ -93,6 +93,22 @@ test('makers of nothing go after a day, those with something or a name stay', as
   expect(await Promise.all([visitor, maker, named].map(known))).toEqual([false, true, true]);
 });
 
+test('a device is forgotten when nobody has signed in on it for 400 days', async () => {
+  const known = async () => {
+    const db = await openDatabase(server.config.dataDir);
+    const [{ count }] = await db('devices').count({ count: '*' });
+    await db.destroy();
+    return Number(count);
+  };
+  const before = await known();
+  await somebody().ask('PUT', '/me', { name: 'Eilidh', passphrase: 'grey seals sing' });
+  expect(await known()).toBe(before + 1);
+  await sweepAfter(399);
+  expect(await known()).toBe(before + 1);
+  await sweepAfter(401);
+  expect(await known()).toBe(0);
+});
+
 test('what nobody can reach any more goes with its sessions, what is published stays', async () => {
   const [lost, out] = [somebody(), somebody()];
   const gone = await create(lost);

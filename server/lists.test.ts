@@ -44,6 +44,24 @@ test('a list tells of courses without reading any', async () => {
   expect(later).toMatchObject({ proof: { fresh: false }, published: { current: false } });
 });
 
+test.each(['"Quay" \\ Walk', 'Line\nbreak\ttab', 'Før 𝕏 🜁', 'a\u0000b', '\u2028 \u007f', '1e999'])(
+  'a list gives the name, folder and tags of %j as they were sent',
+  async (word) => {
+    const isla = somebody();
+    const sent = await isla.ask('POST', '/courses', { course: { ...walk(), name: word } });
+    if (sent.status !== 201) return expect(sent.status).toBe(400);
+    const shelf = { folder: word, tags: [word, `${word}, two`] };
+    const shelved = await isla.ask('PUT', `/courses/${sent.body.id}/shelf`, shelf);
+    expect([200, 400]).toContain(shelved.status);
+    const [entry] = v.parse(CourseListAnswer, (await isla.ask('GET', '/courses')).body).courses;
+    expect(entry.name).toBe(sent.body.course.name);
+    if (shelved.status === 200) {
+      const trimmed = (text: string) => text.trim();
+      expect(entry).toMatchObject({ folder: word.trim(), tags: shelf.tags.map(trimmed) });
+    }
+  },
+);
+
 test('three hundred courses of two thousand pieces are told of in under 100 KB', async () => {
   const isla = somebody();
   await isla.ask('POST', '/courses', { course: row(2000) });

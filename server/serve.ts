@@ -16,6 +16,7 @@ import { Lane, Lanes } from './threads/lane';
 import { Pool } from './threads/pool';
 import { Turns } from './threads/turns';
 import { Verifier } from './threads/verifier';
+import { warmUp } from './warm';
 
 /** A server that listens. */
 export interface Running {
@@ -56,7 +57,7 @@ function beginReading(db: Knex, config: Config, logger: Logger): { end: () => Pr
 }
 
 /** What one party may have of a kind of work: of what it is worked on at a time, waiting, and seconds a minute. */
-const SHARE = { ofParty: 8, seconds: 30 };
+const SHARE = { ofAddress: 60, ofMaker: 8, seconds: 30 };
 /** Time limits of a short replay, a short document, any document and a drawing, ms. */
 const [SHORT, READ_SOON, TAKEN_IN, DRAWN] = [1000, 400, 6000, 15_000];
 /** By how much longer a thread is let work than it is told to, ms. */
@@ -67,7 +68,7 @@ const [SOON, LATER, LAST] = [3, 12, 19];
 const PASSPHRASES = 1;
 
 const passphraseTurns = (waiting: number) =>
-  new Turns({ atOnce: PASSPHRASES, waiting, ofParty: 4, seconds: 20 });
+  new Turns({ atOnce: PASSPHRASES, waiting, ofAddress: 4, ofMaker: 4, seconds: 20 });
 
 /** Threads for each kind of work, and the turns it takes: no kind waits for another, nor the short for the long. */
 function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds }: Config) {
@@ -116,11 +117,11 @@ export async function serve(config: Config, log?: DestinationStream): Promise<Ru
   const sweeping = setInterval(() => {
     sweep(db).catch((error) => logger.error(error));
   }, SWEEP_EVERY);
-  if (config.warm)
-    await Promise.all([intake.quick, pictures, replays.quick].map((one) => one.ready()));
+  const { port } = server.address() as AddressInfo;
+  if (config.warm) await warmUp(port, [intake.quick, pictures, replays.quick]);
   const reading = config.difficultyTries > 0 ? beginReading(db, config, logger) : null;
   return {
-    port: (server.address() as AddressInfo).port,
+    port,
     close: async () => {
       clearInterval(sweeping);
       await reading?.end();

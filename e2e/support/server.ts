@@ -39,6 +39,8 @@ export class TestServer {
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.child = child;
+    // Whatever becomes of this process, it does not leave a server behind.
+    process.once('exit', () => child.kill('SIGKILL'));
     await new Promise<void>((resolve, reject) => {
       child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
       child.stdout!.on('data', (data: Buffer) => {

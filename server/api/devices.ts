@@ -1,11 +1,9 @@
 import type { Request, Response } from 'express';
 import type { DeviceRow } from '../db/rows';
 import { digestOf } from '../digest';
+import { KNOWN_DEVICE_TIME } from '../lifetimes';
 import type { Context } from './context';
 import { newId } from './ids';
-
-/** Lifetime of the cookie that marks a known device, ms. */
-const KNOWN_TIME = 400 * 86_400_000;
 
 const cookieName = (secure: boolean): string =>
   secure ? '__Host-stonehop-device' : 'stonehop-device';
@@ -45,7 +43,7 @@ export async function knowDevice(
     await trx<DeviceRow>('devices').insert({ digest: digestOf(token), maker, used });
   });
   const secure = config.secureCookies;
-  const age = { maxAge: KNOWN_TIME, path: '/' };
+  const age = { maxAge: KNOWN_DEVICE_TIME, path: '/' };
   res.cookie(cookieName(secure), token, { httpOnly: true, sameSite: 'lax', secure, ...age });
 }
 

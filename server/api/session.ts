@@ -8,6 +8,7 @@ import { HttpError } from '../http';
 import { partyOf } from '../limits';
 import type { Party } from '../threads/turns';
 import type { Context } from './context';
+import { A_DAY, SESSION_TIME } from '../lifetimes';
 import { newId } from './ids';
 
 /** Over HTTPS browsers hold the cookie to this host and its root, by its name. */
@@ -15,9 +16,6 @@ const cookieName = ({ secureCookies }: Config): string =>
   secureCookies ? '__Host-stonehop' : 'stonehop';
 /** Cookies by which the server knows a device: the one it gives, and the one it gave before HTTPS was in use. */
 const COOKIES = ['__Host-stonehop', 'stonehop'];
-const A_DAY = 86_400_000;
-/** Time after its last use at which a session ends, ms. */
-export const SESSION_TIME = 90 * A_DAY;
 
 const tokenOf = (req: Request): string | null => {
   const tokens = COOKIES.map((name): unknown => req.cookies?.[name]);

@@ -18,13 +18,17 @@ const REASONS: Readonly<Record<string, string>> = {
 
 let estimator: ZxcvbnFactory | null = null;
 
+/** Loads the dictionaries, which takes half a second the first time. */
+export const loadDictionaries = (): ZxcvbnFactory =>
+  (estimator ??= new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs }));
+
 /**
  * @param passphrase the one that is to be
  * @param name of whoever is to have it
  * @throws HttpError 400 for a passphrase that is soon guessed, with the reason in words
  */
 export function refuseWeak(passphrase: string, name: string): void {
-  estimator ??= new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
+  const estimator = loadDictionaries();
   const own = [name, ...name.split(' '), 'stone hop'];
   const text = passphrase.normalize('NFKC');
   // Blanks between do not make it strong.

@@ -1,8 +1,7 @@
 import type { Knex } from 'knex';
 import { BIN_DAYS } from '@/core/protocol';
-import { SESSION_TIME } from '../api/session';
+import { A_DAY, KNOWN_DEVICE_TIME, SESSION_TIME } from '../lifetimes';
 
-const A_DAY = 86_400_000;
 /** Time for which an attempt may be sent in, and after which a maker of nothing goes, ms. */
 const ATTEMPT_TIME = 7 * A_DAY;
 const EMPTY_TIME = A_DAY;
@@ -12,12 +11,15 @@ export const BINNED = ['courses', 'kits', 'keeps', 'series'] as const;
 const MOST_AT_ONCE = 500;
 
 /**
- * Clears what has had its time: ended sessions, the bin, attempts, and makers nobody can be any more or who
+ * Clears what has had its time: ended sessions, devices nobody signs in on any more, the bin, attempts, and makers nobody can be any more or who
  * never made anything. What is published stays, whoever made it.
  */
 export async function sweep(db: Knex, now = Date.now()): Promise<void> {
   await db('sessions')
     .where('created', '<', now - SESSION_TIME)
+    .delete();
+  await db('devices')
+    .where('used', '<', now - KNOWN_DEVICE_TIME)
     .delete();
   await db('attempts')
     .where('given', '<', now - ATTEMPT_TIME)

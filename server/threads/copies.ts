@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { hash } from 'node:crypto';
 import type { Course } from '@/core/course';
 
 /** Fewest pieces of a course that can be told from another by them. */
@@ -16,7 +16,7 @@ export function pieceMarks(course: Course): readonly string[] {
   return course.pieces.map(({ family, at, turn, size, params }) => {
     const place = at.map((v, i) => Math.round((v - from[i]) / STEP));
     const told = JSON.stringify([family, place, turn ?? null, size ?? null, params ?? null]);
-    return createHash('sha1').update(told).digest('hex').slice(0, 16);
+    return hash('sha1', told).slice(0, 16);
   });
 }
 

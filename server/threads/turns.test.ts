@@ -1,6 +1,6 @@
 import { Turns } from './turns';
 
-const LIMITS = { atOnce: 1, waiting: 20, ofParty: 4, seconds: 10 };
+const LIMITS = { atOnce: 1, waiting: 20, ofAddress: 4, ofMaker: 4, seconds: 10 };
 
 /** Turns with a clock that only goes on by what is worked. */
 function queue(change: Partial<typeof LIMITS> = {}) {
@@ -49,6 +49,17 @@ test('a party has so much waiting and no more, by its address or by its maker; o
   expect(done).toContain('honest');
 });
 
+test('many makers behind one address wait together, where one maker may not', async () => {
+  const { work, done } = queue({ ofAddress: 12, ofMaker: 2, waiting: 30 });
+  await Promise.all([
+    ...Array.from({ length: 10 }, (_, i) => work(`class ${i}`, 10, 10, `pupil ${i}`)),
+    ...Array.from({ length: 5 }, (_, i) => work(`alone ${i}`, 10, 10, 'alone')),
+  ]);
+  expect(done.filter((who) => who.startsWith('class'))).toHaveLength(10);
+  expect(done.filter((who) => who.endsWith('429'))).toHaveLength(5 - 2);
+  expect(done.every((who) => !/class .* 429/.test(who))).toBe(true);
+});
+
 test('who had a minute’s share worked hears when to come again, and may when it has leaked away', async () => {
   const { work, done, pass } = queue();
   await work('heavy', 25_000);
@@ -64,7 +75,7 @@ test('who had a minute’s share worked hears when to come again, and may when i
 });
 
 test('when too much waits altogether the next is turned away; who leaves makes room', async () => {
-  const { turns, work, done } = queue({ waiting: 2, ofParty: 2 });
+  const { turns, work, done } = queue({ waiting: 2, ofAddress: 2 });
   const left = new AbortController();
   const leaving = turns
     .take({ address: 'leaving' }, 1, () => Promise.resolve(), left.signal)

@@ -10,9 +10,10 @@ export interface Party {
 export interface TurnLimits {
   /** How much is worked on at a time. */
   readonly atOnce: number;
-  /** Most that may wait, of all and of one party. */
+  /** Most that may wait: of all, of one address (a class may be behind it), and of one maker. */
   readonly waiting: number;
-  readonly ofParty: number;
+  readonly ofAddress: number;
+  readonly ofMaker: number;
   /** Seconds of work that one party may have done within a minute. */
   readonly seconds: number;
 }
@@ -84,7 +85,7 @@ export class Turns {
   }
 
   private async turn(keys: readonly string[], estimate: number, signal?: AbortSignal) {
-    const { atOnce, waiting, ofParty, seconds } = this.limits;
+    const { atOnce, waiting, seconds } = this.limits;
     const worst = Math.max(...keys.map((key) => this.spentBy(key)));
     if (worst > 1000 * seconds) {
       // So much has leaked away when it may come again.
@@ -96,7 +97,7 @@ export class Turns {
       return;
     }
     const own = (key: string) => this.queue.filter((one) => one.keys.includes(key)).length;
-    if (keys.some((key) => own(key) >= ofParty)) {
+    if (keys.some((key) => own(key) >= this.most(key))) {
       throw tooMuch('What you sent before is still being worked on.', 2);
     }
     await new Promise<void>((resolve, reject) => {
@@ -109,6 +110,10 @@ export class Turns {
         reject(new HttpError(499, 'left', 'Nobody waited for the answer.'));
       });
     });
+  }
+
+  private most(key: string): number {
+    return key.startsWith(BY) ? this.limits.ofMaker : this.limits.ofAddress;
   }
 
   private next(): void {
@@ -162,8 +167,10 @@ export class Turns {
 /** Most parties that are known at a time before those with nothing against them are forgotten. */
 const MOST_KNOWN = 10_000;
 
+/** Begins the keys of makers. */
+const BY = 'by ';
 const keysOf = ({ address, maker }: Party): readonly string[] =>
-  maker === undefined ? [`at ${address}`] : [`at ${address}`, `by ${maker}`];
+  maker === undefined ? [`at ${address}`] : [`at ${address}`, BY + maker];
 
 const tooMuch = (message: string, seconds: number) =>
   new HttpError(429, 'too-much-at-once', message, {}, { 'Retry-After': String(seconds) });
