@@ -1,3 +1,5 @@
+const { readdirSync } = require('node:fs');
+const path = require('node:path');
 const expo = require('eslint-config-expo/flat');
 const { defineConfig } = require('eslint/config');
 const jsdoc = require('eslint-plugin-jsdoc');
@@ -5,11 +7,31 @@ const jsdoc = require('eslint-plugin-jsdoc');
 /** Lets files of `target` import nothing from the folders in `from`: imports go one way only. */
 const zone = (target, ...from) => from.map((folder) => ({ target, from: folder }));
 
-/** The rooms of a house from the ground up: none imports from those above it. */
-const floors = (house, rooms) =>
-  rooms.flatMap((room, i) =>
-    zone(`${house}/${room}`, ...rooms.slice(i + 1).map((r) => `${house}/${r}`)),
+/**
+ * The floors of a house from the ground up: no room imports from a floor above, nor from another room of its own floor.
+ * @param house its folder
+ * @param levels each a room, or a list of rooms side by side
+ * @throws where a folder is not among them, or one of them is no folder
+ */
+function floors(house, levels) {
+  const rooms = levels.flat();
+  const folders = readdirSync(path.join(__dirname, house), { withFileTypes: true })
+    .filter((entry) => entry.isDirectory() && entry.name !== 'testing')
+    .map(({ name }) => name);
+  const unlike = [
+    ...folders.filter((folder) => !rooms.includes(folder)),
+    ...rooms.filter((room) => !folders.includes(room)),
+  ];
+  if (unlike.length > 0)
+    throw new Error(`${house}: no floor, or no folder, for ${unlike.join(', ')}.`);
+  return levels.flatMap((level, i) =>
+    [level].flat().flatMap((room) => {
+      const beside = [level].flat().filter((other) => other !== room);
+      const others = [...levels.slice(i + 1).flat(), ...beside];
+      return zone(`${house}/${room}`, ...others.map((other) => `${house}/${other}`));
+    }),
   );
+}
 
 const CORE = [
   'geometry',
@@ -27,6 +49,20 @@ const CORE = [
   'protocol',
 ];
 const RUN = ['world', 'state', 'contact', 'loose', 'move', 'rules', 'play'];
+/** Rooms of edits: what is of the course, finding pieces, and what is done with them. */
+const EDIT = ['course', 'lookup', 'pieces', 'snap', 'arrange', 'draw', 'fit'];
+/** Rooms of the screen of a course; the phases stand side by side. */
+const COURSE = [
+  'runs',
+  'open',
+  'tools',
+  'commands',
+  'scene',
+  'parts',
+  ['lay', 'tune', 'plan', 'run', 'times', 'versions', 'watch', 'share'],
+  'screen',
+];
+const SERVER = ['base', 'threads', 'db', 'api', 'care'];
 const UI = [
   'device',
   'theme',
@@ -115,15 +151,18 @@ module.exports = defineConfig([
             ...zone('./core', './ui', './app', './server', './cli', './demo', './workers', './e2e'),
             ...floors('./core', CORE),
             ...floors('./core/run', RUN),
+            ...floors('./core/edit', EDIT),
             ...floors('./ui', UI),
+            ...floors('./ui/course', COURSE),
+            ...floors('./server', SERVER),
             ...entered('theme', above('theme')),
             ...entered('parts', above('parts')),
             ...entered('ribbon', above('ribbon')),
             // The pictures of runners in the lists come without all that draws a scene; a view's shape is a type.
             ...entered('scene', above('scene'), './runnerForms.ts', './view.ts'),
             ...entered('run/runners', above('run')),
-            ...entered('course/lay/tools/pieces', ['course/scene', 'course/commands']),
-            ...entered('course/lay/tools/sketch', ['course/plan', 'course/scene']),
+            ...entered('course/tools/pieces', ['course/scene', 'course/commands']),
+            ...entered('course/tools/sketch', ['course/plan', 'course/scene']),
             ...zone('./server', './ui', './app', './cli', './workers'),
             ...zone('./cli', './ui', './app', './server', './workers'),
             ...zone('./demo', './ui', './app', './server', './cli', './workers'),

@@ -23,12 +23,12 @@ import { recordings } from './api/recordings';
 import { runs } from './api/runs';
 import { series } from './api/series';
 import { versions } from './api/versions';
-import { HttpError } from './http';
-import { plainSerializers } from './log';
+import { HttpError } from './base/http';
+import { plainSerializers } from './base/log';
 import { reports } from './api/reports';
-import { requestLimits } from './limits';
+import { requestLimits } from './api/limits';
 import { pages } from './pages';
-import { sameSiteOnly } from './sameSite';
+import { sameSiteOnly } from './base/sameSite';
 import { busy } from './threads/turns';
 
 /** The whole server as an Express application; nothing listens yet. */

@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'no
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { backUp, restore } from './care/backup';
-import { configFromEnvironment } from './config';
+import { configFromEnvironment } from './base/config';
 import { serve } from './serve';
 import { Somebody, testServer } from './testing/client';
 import { walk } from './testing/courses';

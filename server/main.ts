@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { configFromEnvironment } from './config';
+import { configFromEnvironment } from './base/config';
 import { serve } from './serve';
 
 async function main(): Promise<void> {

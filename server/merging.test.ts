@@ -4,10 +4,10 @@ import path from 'node:path';
 import fc from 'fast-check';
 import type { Knex } from 'knex';
 import { mergeMakers } from './api/merging';
-import { configFromEnvironment } from './config';
+import { configFromEnvironment } from './base/config';
 import { openDatabase } from './db/open';
-import { seedDemo } from './db/seed';
-import { Limits } from './limits';
+import { seedDemo } from './care/seed';
+import { Limits } from './api/limits';
 
 // Whoever signs in brings along all they did before, and of two of a kind the better.
 

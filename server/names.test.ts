@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { ClaimBody } from '@/core/protocol';
-import { nameKey, refuseReserved } from './names';
+import { nameKey, refuseReserved } from './base/names';
 
 test.each([
   ['Isla M', 'isla  m'],

@@ -5,7 +5,7 @@ import staticGzip from 'express-static-gzip';
 import type { Knex } from 'knex';
 import { previewOf, type Preview } from './api/previews';
 import { escaped } from '@/core/formats';
-import { FOR_EVER, HttpError, param } from './http';
+import { FOR_EVER, HttpError, param } from './base/http';
 import { PREVIEW_HEIGHT, PREVIEW_WIDTH } from './threads/previewSize';
 
 /** The built pages: files that carry a hash in their name for ever, the page itself never kept. */

@@ -1,4 +1,4 @@
-import { Limits } from './limits';
+import { Limits } from './api/limits';
 import { Somebody, testServer } from './testing/client';
 import { walk } from './testing/courses';
 

@@ -2,7 +2,7 @@ import path from 'node:path';
 import { backUp, BACKUP_USAGE, restore } from './care/backup';
 import { moderate, MODERATE_USAGE } from './care/moderate';
 import { verifyAll } from './care/verifyAll';
-import { configFromEnvironment, type Config } from './config';
+import { configFromEnvironment, type Config } from './base/config';
 import { openDatabase } from './db/open';
 
 /** What whoever runs a server does with its database, while it serves or not. */

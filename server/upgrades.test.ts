@@ -4,7 +4,7 @@ import path from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import { CORE_VERSION, courseHash, type Run } from '@/core/run';
 import { DEMO_RUNS } from '@/demo/runs';
-import { configFromEnvironment } from './config';
+import { configFromEnvironment } from './base/config';
 import { openDatabase } from './db/open';
 import { serve, type Running } from './serve';
 import { Somebody } from './testing/client';

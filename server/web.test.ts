@@ -2,7 +2,7 @@ import { mkdtempSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
-import { configFromEnvironment } from './config';
+import { configFromEnvironment } from './base/config';
 import { testServer } from './testing/client';
 
 const webDir = mkdtempSync(path.join(tmpdir(), 'stonehop-web-'));

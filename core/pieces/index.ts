@@ -1,18 +1,61 @@
-export * from './family';
-export * from './catalogue';
-export * from './mark';
-export * from './geometry';
-export * from './flip';
-export * from './outline';
+export {
+  type ChoiceParam,
+  type Family,
+  FAMILY_GROUPS,
+  type FamilyGroup,
+  type Field,
+  type NamedTone,
+  type NumberParam,
+  type OwnMotion,
+  type Param,
+  type Part,
+  type PieceGeometry,
+  type Role,
+  type SeveralParam,
+  type Shape,
+  type Socket,
+  type Spec,
+  specOf,
+  type Surface,
+  takesValue,
+  type TextParam,
+  type Tone,
+  type Unit,
+} from './family';
+export {
+  checkpointNumber,
+  checkpointResets,
+  FAMILIES,
+  familyOf,
+  findFamily,
+  legOf,
+  pieceName,
+} from './catalogue';
+export { type Mark, markOf } from './mark';
+export {
+  formKey,
+  hasOwnMotion,
+  localGeometry,
+  NO_TURN_DEGREES,
+  pieceBounds,
+  planOutline,
+  planOutlines,
+  toWorld,
+  turnOf,
+  worldMotion,
+  worldParts,
+} from './geometry';
+export { flipped } from './flip';
+export { outlineFault, platformSolids, rimPoints, rims } from './outline';
 export { type FieldBeside, overlappingFields, type OverlappingField } from './overlapping';
-export * from './wallLine';
+export { type WallMeasures, type WallPanel, wallPanels, wallSolids } from './wallLine';
 export { arcEnd, BED } from './families/track';
 export { AMBIENT_WORDS, type Ambient } from './families/regions';
-export * from './tones';
-export * from './facets';
-export * from './touch';
-export * from './contact';
-export * from './weight';
-export * from './difference';
+export { facetColour, rgb, TONES } from './tones';
+export { type Facet, facetsOf } from './facets';
+export { touches } from './touch';
+export { allowanceOf, contactRoles, contactShapes, formOf, KINDNESS } from './contact';
+export { DENSITY, densityOf, formVolume, massOf, mayBeLoose } from './weight';
+export { type Difference, diffPieces, profileOf } from './difference';
 export { spansOf, topOver } from './tops';
 export { forgetModels, registerModels } from './models';

@@ -1,5 +1,21 @@
-export * from './profile';
-export * from './track';
+export {
+  elevationProfile,
+  type Mark,
+  marksOf,
+  type Profile,
+  RUN_LEAP,
+  type Station,
+  thinPath,
+  wayLength,
+} from './profile';
+export { trackWay } from './track';
 export { roadsOf } from './road';
-export * from './plannedRoute';
-export * from './beats';
+export {
+  courseLength,
+  type Expectation,
+  expectationOf,
+  extentOf,
+  plannedRoute,
+  type PlannedRoute,
+} from './plannedRoute';
+export { type BeatMark, beatMarks } from './beats';

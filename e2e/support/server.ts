@@ -40,7 +40,9 @@ export class TestServer {
     });
     this.child = child;
     // Whatever becomes of this process, it does not leave a server behind.
-    process.once('exit', () => child.kill('SIGKILL'));
+    const end = () => child.kill('SIGKILL');
+    process.once('exit', end);
+    child.once('exit', () => process.off('exit', end));
     await new Promise<void>((resolve, reject) => {
       child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
       child.stdout!.on('data', (data: Buffer) => {

@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 import { AttemptAnswer, DoneAnswer } from '@/core/protocol';
 import type { Run } from '@/core/run';
 import type { AttemptRow, ListingRow } from '../db/rows';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
+import { handler, HttpError, NoBody, notFound, param } from '../base/http';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { newId } from './ids';

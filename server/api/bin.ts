@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { BinAnswer, DoneAnswer } from '@/core/protocol';
 import type { CourseRow, KeepRow, KitRow } from '../db/rows';
-import { handler, NoBody, notFound, param } from '../http';
+import { handler, NoBody, notFound, param } from '../base/http';
 import { BINNED, clearRecordings } from '../db/sweep';
 import type { Context } from './context';
 import { coursesOf } from './series';

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { Config } from '../config';
-import type { Limits } from '../limits';
+import type { Config } from '../base/config';
+import type { Limits } from './limits';
 import type { Lane, Lanes } from '../threads/lane';
 import type { Turns } from '../threads/turns';
 import type { Verifier } from '../threads/verifier';

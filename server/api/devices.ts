@@ -1,7 +1,7 @@
 import type { Request, Response } from 'express';
 import type { DeviceRow } from '../db/rows';
-import { digestOf } from '../digest';
-import { KNOWN_DEVICE_TIME } from '../lifetimes';
+import { digestOf } from '../base/digest';
+import { KNOWN_DEVICE_TIME } from '../base/lifetimes';
 import type { Context } from './context';
 import { newId } from './ids';
 

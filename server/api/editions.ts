@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { EditionChange } from '@/core/protocol';
 import type { EditionRow, ListingRow } from '../db/rows';
-import { HttpError, notFound } from '../http';
+import { HttpError, notFound } from '../base/http';
 import { unpack } from '../threads/intake';
 
 /** Most editions of a course that stay; of more the oldest goes. */

@@ -1,8 +1,8 @@
 import { Router } from 'express';
 import { DoneAnswer, END_STEP, EndsAnswer, EndsBody } from '@/core/protocol';
 import type { AttemptRow } from '../db/rows';
-import { readJson } from '../bodies';
-import { handler, NoBody, notFound, param } from '../http';
+import { readJson } from '../base/bodies';
+import { handler, NoBody, notFound, param } from '../base/http';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { known, requireMaker } from './session';

@@ -12,9 +12,9 @@ import {
   type EXPLORE_ORDERS,
 } from '@/core/protocol';
 import type { LikeRow, ListingRow, MakerRow } from '../db/rows';
-import { readJson } from '../bodies';
-import { handler, HttpError, NoBody, param } from '../http';
-import { nameKey } from '../names';
+import { readJson } from '../base/bodies';
+import { handler, HttpError, NoBody, param } from '../base/http';
+import { nameKey } from '../base/names';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { knownOrNew, makerOf, makerOrNew } from './session';

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { ListingRow, PublishedRow } from '../db/rows';
-import { HttpError, notFound } from '../http';
+import { HttpError, notFound } from '../base/http';
 
 /**
  * What is published under a name, as far as it is asked for.

@@ -3,8 +3,8 @@ import type { Database } from 'better-sqlite3';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { HealthAnswer } from '@/core/protocol';
-import { VERSION } from '../version';
-import { handler, NoBody } from '../http';
+import { VERSION } from '../base/version';
+import { handler, NoBody } from '../base/http';
 import type { Context } from './context';
 
 const MB = 1024 * 1024;

@@ -1,9 +1,9 @@
 import { Router, type Response } from 'express';
 import { DoneAnswer, KitsAnswer } from '@/core/protocol';
 import type { KitRow } from '../db/rows';
-import { readDocument } from '../bodies';
-import { handler, HttpError, NoBody, notFound, param, sendJson, sendPicture } from '../http';
-import { partyOf } from '../limits';
+import { readDocument } from '../base/bodies';
+import { handler, HttpError, NoBody, notFound, param, sendJson, sendPicture } from '../base/http';
+import { partyOf } from './limits';
 import type { Context } from './context';
 import { newId } from './ids';
 import { known, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';

@@ -3,8 +3,8 @@ import type { CourseKind } from '@/core/course';
 import { MOST_SERIES } from '@/core/protocol';
 import { ranksBefore } from '@/core/run';
 import type { BlockRow, FollowRow, KeepRow, LikeRow, ReportRow, RunRow } from '../db/rows';
-import { HttpError } from '../http';
-import type { Limits } from '../limits';
+import { HttpError } from '../base/http';
+import type { Limits } from './limits';
 import { MOST_KITS } from './kits';
 import { MOST_RECORDINGS } from './recordings';
 

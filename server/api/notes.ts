@@ -1,8 +1,8 @@
 import { Router, type Request } from 'express';
 import { BlockBody, DoneAnswer, MOST_NOTES, NoteBody, NotesAnswer, UNNAMED } from '@/core/protocol';
 import type { BlockRow, CourseRow, NoteRow, PublishedRow } from '../db/rows';
-import { readJson } from '../bodies';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
+import { readJson } from '../base/bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../base/http';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { ownCourse } from './owned';

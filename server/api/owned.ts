@@ -1,7 +1,7 @@
 import type { Request } from 'express';
 import type { Knex } from 'knex';
 import type { BodyRow, CourseRow, ListingRow, MakerRow } from '../db/rows';
-import { notFound, param } from '../http';
+import { notFound, param } from '../base/http';
 import type { Context } from './context';
 import { requireMaker } from './session';
 

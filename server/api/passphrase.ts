@@ -1,6 +1,6 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 import type { Request } from 'express';
-import { partyOf } from '../limits';
+import { partyOf } from './limits';
 import type { Context } from './context';
 
 /** Strength of scrypt (Percival, 2009): 2 to this many steps, blocks of 1 KiB, one after the other. */

@@ -2,9 +2,9 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import { KIND_WORDS, type CourseKind } from '@/core/course';
 import type { ListingRow, PreviewRow } from '../db/rows';
-import { digestOf } from '../digest';
-import { FOR_EVER, param } from '../http';
-import { partyOf } from '../limits';
+import { digestOf } from '../base/digest';
+import { FOR_EVER, param } from '../base/http';
+import { partyOf } from './limits';
 import type { Context } from './context';
 import { findPublished } from './found';
 

@@ -6,9 +6,9 @@ import { DoneAnswer, ProofAnswer, PublishAnswer, ShownBody, UNNAMED } from '@/co
 import { normalRun, ranksBefore } from '@/core/run';
 import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { noteEdition } from './editions';
-import { readJson, readRunText } from '../bodies';
-import { handler, HttpError, NoBody, notFound } from '../http';
-import { partyOf } from '../limits';
+import { readJson, readRunText } from '../base/bodies';
+import { handler, HttpError, NoBody, notFound } from '../base/http';
+import { partyOf } from './limits';
 import type { Context } from './context';
 import { type Listed, ownCourse } from './owned';
 import { sentRun } from './sentRun';

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import type { CourseRow, LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
-import { DEMO_MAKER } from '../db/seed';
+import { DEMO_MAKER } from '../db/demoMaker';
 import {
   DemosAnswer,
   DoneAnswer,
@@ -9,8 +9,8 @@ import {
   UNNAMED,
   type CourseListed,
 } from '@/core/protocol';
-import { FOR_EVER, handler, NoBody, notFound, param, sendJson, sendPicture } from '../http';
-import { partyOf } from '../limits';
+import { FOR_EVER, handler, NoBody, notFound, param, sendJson, sendPicture } from '../base/http';
+import { partyOf } from './limits';
 import { bestTimes, spreadOf } from './boards';
 import type { Context } from './context';
 import {

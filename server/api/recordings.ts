@@ -1,8 +1,8 @@
 import express, { Router, type Request, type Response } from 'express';
 import { DoneAnswer, RecordingAnswer, RecordingsAnswer } from '@/core/protocol';
 import type { KeepRow, RecordingRow } from '../db/rows';
-import { digestOf } from '../digest';
-import { FOR_EVER, handler, HttpError, NoBody, notFound, param } from '../http';
+import { digestOf } from '../base/digest';
+import { FOR_EVER, handler, HttpError, NoBody, notFound, param } from '../base/http';
 import type { RecordingKind } from '../threads/recording';
 import type { Context } from './context';
 import { askerOf, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';

@@ -12,11 +12,11 @@ import {
 } from '@/core/protocol';
 import { normalRun, ranksBefore, type Run, type Score } from '@/core/run';
 import type { AttemptRow, CourseRow, ListingRow, MakerRow, PublishedRow, RunRow } from '../db/rows';
-import { inputsDigest } from '../digest';
-import { readJson, readRunText } from '../bodies';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
-import { partyOf } from '../limits';
-import { looksOf, nameKey, refuseReserved } from '../names';
+import { inputsDigest } from '../base/digest';
+import { readJson, readRunText } from '../base/bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../base/http';
+import { partyOf } from './limits';
+import { looksOf, nameKey, refuseReserved } from '../base/names';
 import { attemptOf, noteTry, otherVersion, refuseTooSoon, usedUp } from './attempts';
 import { bestTimes, placeOf } from './boards';
 import type { Context } from './context';

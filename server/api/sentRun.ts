@@ -1,5 +1,5 @@
 import type { Request } from 'express';
-import { LONG_BODY, textOf } from '../bodies';
+import { LONG_BODY, textOf } from '../base/bodies';
 import { taken } from '../threads/pool';
 import { readSentRun, type SentRun, type SentRunKind } from '../threads/sentRun';
 import type { Context } from './context';

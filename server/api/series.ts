@@ -13,8 +13,8 @@ import {
 } from '@/core/protocol';
 import { slugOf } from '@/core/formats';
 import type { MakerRow, SeriesCourseRow, SeriesRow } from '../db/rows';
-import { jsonUpTo } from '../bodies';
-import { handler, HttpError, NoBody, notFound, param } from '../http';
+import { jsonUpTo } from '../base/bodies';
+import { handler, HttpError, NoBody, notFound, param } from '../base/http';
 import type { Context } from './context';
 import { newId } from './ids';
 import { known, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';

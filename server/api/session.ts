@@ -1,14 +1,14 @@
 import type { Request, RequestHandler, Response } from 'express';
 import type { Knex } from 'knex';
 import type { DeviceKind } from '@/core/protocol';
-import type { Config } from '../config';
+import type { Config } from '../base/config';
 import type { MakerRow, SessionRow } from '../db/rows';
-import { digestOf } from '../digest';
-import { HttpError } from '../http';
-import { partyOf } from '../limits';
+import { digestOf } from '../base/digest';
+import { HttpError } from '../base/http';
+import { partyOf } from './limits';
 import type { Party } from '../threads/turns';
 import type { Context } from './context';
-import { A_DAY, SESSION_TIME } from '../lifetimes';
+import { A_DAY, SESSION_TIME } from '../base/lifetimes';
 import { newId } from './ids';
 
 /** Over HTTPS browsers hold the cookie to this host and its root, by its name. */

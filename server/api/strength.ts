@@ -1,6 +1,6 @@
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
-import { HttpError } from '../http';
+import { HttpError } from '../base/http';
 
 /** Least strength that is taken, from 0 to 4: more than a million guesses. */
 const LEAST = 2;

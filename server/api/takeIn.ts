@@ -1,5 +1,5 @@
 import type { Request } from 'express';
-import { textOf } from '../bodies';
+import { textOf } from '../base/bodies';
 import { type AnswerTo, taken } from '../threads/pool';
 import type { Refusal } from '../threads/intake';
 import type { Context } from './context';

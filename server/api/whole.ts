@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { PublishedRow } from '../db/rows';
-import { HttpError } from '../http';
+import { HttpError } from '../base/http';
 import type { TakenCourse } from '../threads/intake';
 
 /** Part of a course's own pieces from which on another course is a copy of it. */

@@ -3,12 +3,12 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import createKnex from 'knex';
 import { DEMO_RUNS } from '@/demo/runs';
-import { configFromEnvironment } from '../config';
+import { configFromEnvironment } from '../base/config';
 import { serve } from '../serve';
 import { Somebody } from '../testing/client';
 import { walk } from '../testing/courses';
 import { silence } from '../testing/sounds';
-import { digestOf } from '../digest';
+import { digestOf } from '../base/digest';
 import { migrationSource } from './migrations';
 
 const course = { ...walk(), name: 'From before' };

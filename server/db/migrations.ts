@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { toCourse } from '@/core/course';
-import { inputsDigest } from '../digest';
-import { nameKey } from '../names';
+import { inputsDigest } from '../base/digest';
+import { nameKey } from '../base/names';
 import { pack, summaryOf } from '../threads/intake';
 import { apart } from './apart';
 import { difficulty } from './difficulty';

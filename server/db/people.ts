@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { looksOf } from '../names';
+import { looksOf } from '../base/names';
 
 /**
  * Names are told from those that look like them; devices that signed in are known; whoever writes notes can be kept

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { BIN_DAYS } from '@/core/protocol';
-import { A_DAY, KNOWN_DEVICE_TIME, SESSION_TIME } from '../lifetimes';
+import { DEMO_MAKER } from './demoMaker';
+import { A_DAY, KNOWN_DEVICE_TIME, SESSION_TIME } from '../base/lifetimes';
 
 /** Time for which an attempt may be sent in, and after which a maker of nothing goes, ms. */
 const ATTEMPT_TIME = 7 * A_DAY;
@@ -43,7 +44,7 @@ async function clearMakers(db: Knex, now: number): Promise<void> {
     db('makers')
       .whereNull('passphrase')
       .where('makers.created', '<', now - EMPTY_TIME)
-      .whereNot('makers.id', 'like', 'demo-%');
+      .whereNot('makers.id', 'like', `${DEMO_MAKER}%`);
   const owning = (table: string) =>
     db(table).whereRaw(`${table}.maker = makers.id`).select('maker');
   const empty = makers()

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { DestinationStream } from 'pino';
 import type { Run } from '@/core/run';
-import { configFromEnvironment, type Config } from '../config';
+import { configFromEnvironment, type Config } from '../base/config';
 import { serve, type Running } from '../serve';
 
 // Digests of passphrases take their time, and several servers may be started side by side.

@@ -12,8 +12,8 @@ import {
 } from '@/core/course';
 import { extentOf, plannedRoute } from '@/core/route';
 import { courseHash } from '@/core/run';
-import { digestOf } from '../digest';
-import { jsonOf, NO_JSON } from '../json';
+import { digestOf } from '../base/digest';
+import { jsonOf, NO_JSON } from '../base/json';
 import { pieceMarks } from './copies';
 import { unknownLength } from './unknown';
 

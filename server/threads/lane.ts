@@ -1,4 +1,4 @@
-import { HttpError } from '../http';
+import { HttpError } from '../base/http';
 import type { AnswerTo, Pool, TaskName, TaskOf } from './pool';
 import type { Load, Party, Turns } from './turns';
 

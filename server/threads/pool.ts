@@ -1,5 +1,5 @@
 import { Piscina } from 'piscina';
-import { HttpError } from '../http';
+import { HttpError } from '../base/http';
 import { BEHIND } from './behind';
 import type { Refusal } from './intake';
 import type * as worker from './worker';

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { PlayerRunBody, RunBody } from '@/core/protocol';
-import { jsonOf, NO_JSON } from '../json';
+import { jsonOf, NO_JSON } from '../base/json';
 import type { Refusal } from './intake';
 
 const BODIES = { proof: RunBody, player: PlayerRunBody } as const;

@@ -1,4 +1,4 @@
-import { HttpError } from '../http';
+import { HttpError } from '../base/http';
 
 /** Who asks for work: an address, and the maker where one is known. */
 export interface Party {

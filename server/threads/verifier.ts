@@ -1,7 +1,7 @@
 import type { Response } from 'express';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Run } from '@/core/run';
-import { HttpError } from '../http';
+import { HttpError } from '../base/http';
 import { TookTooLong, type Lane, type Lanes } from './lane';
 import type { Party } from './turns';
 import type { Replayed, Verdict } from './verify';

@@ -1,25 +1,35 @@
-export * from './dragPartition';
-export * from './rigidOffset';
-export * from './Canvas';
+export { type Apart, dragPartition } from './dragPartition';
+export { type Carried, carriedBy, rigidOffset } from './rigidOffset';
+export { Canvas } from './Canvas';
 export { Drawing } from './Drawing';
-export * from './StillPieces';
-export * from './frameState';
-export * from './MovingPieces';
-export * from './Surroundings';
-export * from './GroundPaint';
-export * from './BuildMarks';
-export * from './ComparedMarks';
-export * from './BoardTexts';
-export * from './UnderPicture';
-export * from './Runner';
-export * from './ThrownCopies';
-export * from './Regions';
-export * from './ContactShapes';
-export * from './glide';
-export * from './Inset';
-export * from './gestures';
-export * from './view';
-export * from './useViewKept';
+export { StillPieces } from './StillPieces';
+export { type FrameState, restingMoment } from './frameState';
+export { movesInPart, MovingPieces } from './MovingPieces';
+export { Surroundings } from './Surroundings';
+export { GroundPaint } from './GroundPaint';
+export { Chosen, Ghost, Ghosts, PlaneGrid } from './BuildMarks';
+export { ComparedMarks } from './ComparedMarks';
+export { BoardTexts, Words } from './BoardTexts';
+export { UnderPicture } from './UnderPicture';
+export { Runner, type Shown } from './Runner';
+export { copyGeometry, ThrownCopies } from './ThrownCopies';
+export { Regions } from './Regions';
+export { ContactShapes, shapeSolid } from './ContactShapes';
+export { type Covered, endGlide, glideTo, keepInSight } from './glide';
+export { Inset, type InsetFrame } from './Inset';
+export { type Pinch, type Pointer, type Tool, useGestures } from './gestures';
+export {
+  lookFrom,
+  metresAPixel,
+  pixelOf,
+  rayAt,
+  showAcross,
+  useView,
+  type View,
+  VIEW_MODES,
+  type ViewMode,
+} from './view';
+export { useViewKept } from './useViewKept';
 export { USUAL_HOUR } from './daylight';
 export { USUAL_SIGHT, USUAL_TIDE } from './sky';
-export * from './RunRibbon';
+export { RunRibbon } from './RunRibbon';

@@ -3,7 +3,7 @@ import { add, cross, dot, normalize, rotate, sub, type Matrix3, type Vec3 } from
 import { aboutAxis } from '../../motion';
 import { familyOf, pieceBounds, turnOf, worldParts } from '../../pieces';
 import { cornersOf } from '../snap/corners';
-import { turnedFurther } from './images';
+import { turnedFurther } from '../pieces/images';
 import { groundBelow, pickPiece } from '../lookup/pick';
 import { changePieces, setTurn, roundToStored } from '../pieces/place';
 import type { Axis } from '../pieces/properties';

@@ -1,10 +1,10 @@
 import { MAX_PIECES, type Course, type Piece } from '../../course';
 import { add, type Vec3 } from '../../geometry';
-import { mirrorPiece, turnAbout, turnedVector, type MirrorPlane } from './images';
+import { mirrorPiece, turnAbout, turnedVector, type MirrorPlane } from '../pieces/images';
 import { layPieces, type PieceInHand } from '../pieces/lay';
-import { freshGroup } from './group';
+import { freshGroup } from '../pieces/group';
 import { anotherOf } from '../pieces/like';
-import { mirroredVector } from './mirrored';
+import { mirroredVector } from '../pieces/mirrored';
 import { freshPairs, pairOf, tieCopies, withPair } from '../course/ties';
 
 /** Most copies one command makes. */

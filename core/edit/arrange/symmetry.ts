@@ -2,8 +2,8 @@ import type { Course, Piece, Symmetry } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
 import { freshIds } from '../pieces/ids';
 import { removePieces } from '../pieces/lay';
-import { mirrorPiece, turnAbout, turnedVector } from './images';
-import { mirroredVector } from './mirrored';
+import { mirrorPiece, turnAbout, turnedVector } from '../pieces/images';
+import { mirroredVector } from '../pieces/mirrored';
 import { copiedLink, MOST_PAIR, namedBy, pairOf, withLinks, withPair } from '../course/ties';
 
 /** How many images a symmetry makes of a piece, itself among them. */

@@ -1,8 +1,16 @@
-// What is of the whole course: kits, rules, ties, legs, links.
-export * from './kit';
-export * from './rules';
-export * from './purpose';
-export * from './legs';
-export * from './links';
-export { bringBack } from './bringBack';
+// What is of the whole course: rules, ties, legs, links.
+export { type CourseRule, type RunnerDial, setRule, setRunner, setRunnerSetting } from './rules';
+export { chooseRunner, groupOrder, setKind } from './purpose';
+export { checkpointLeg, MOST_LEGS, nextLeg, withLegs } from './legs';
+export {
+  addLink,
+  changeEffect,
+  changeLink,
+  linksOf,
+  moveEffect,
+  newCue,
+  newEffect,
+  removeLink,
+  withoutTies,
+} from './links';
 export { pairOf, pairWith, partnersOf } from './ties';

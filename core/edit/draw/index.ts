@@ -1,7 +1,70 @@
 // Drawing many pieces at once: walls, areas, outlines, scattered, ground, a sketch.
-export * from './wall';
-export * from './area';
-export * from './outlines';
-export * from './scatter';
-export * from './ground';
-export * from './sketch';
+export {
+  addToLine,
+  drawWall,
+  movePost,
+  panelAt,
+  postsOf,
+  removePost,
+  setPanel,
+  settleWall,
+} from './wall';
+export { carveArea, fillArea, floodArea, MOST_CELLS, rectangle } from './area';
+export {
+  addHole,
+  cornerPlace,
+  curveEdge,
+  inPlane,
+  layPlatform,
+  moveCorner,
+  OutlineError,
+  pushEdge,
+  removeCorner,
+  removeHole,
+  type Rim,
+  roundCorner,
+  splitEdge,
+} from './outlines';
+export {
+  eraseScenery,
+  inRegion,
+  type MapRegion,
+  MOST_SCATTERED,
+  type Scattering,
+  scatterPieces,
+  thinScenery,
+} from './scatter';
+export { type PaintedFace, paintedFaces, paintGround } from './ground';
+export {
+  addSketchPoint,
+  bridged,
+  clearSketch,
+  closeSketch,
+  drawSketch,
+  movePicture,
+  moveSketchPoint,
+  nearestBetween,
+  noSketch,
+  ownCrossings,
+  type PictureMove,
+  placeOfPoint,
+  raiseSketchPoint,
+  removeSketchLine,
+  removeSketchPoint,
+  resample,
+  scalePicture,
+  setNote,
+  setPictureShown,
+  setSketchPicture,
+  setSketchShown,
+  type SketchLine,
+  sketchLines,
+  type SketchPoint,
+  smoothSketch,
+  smoothWay,
+  thinWay,
+  toCentimetres,
+  toSketch,
+  wayLengthOf,
+  withSketch,
+} from './sketch';

@@ -1,4 +1,4 @@
 // Finding pieces fast among very many.
-export * from './near';
-export * from './pick';
-export * from './warmIndexes';
+export type { Ray } from './ray';
+export { piecesOver } from './near';
+export { groundBelow, pickPiece, prepareToPick, rayHitsBounds } from './pick';

@@ -2,7 +2,7 @@ import type { Course, Piece } from '../../course';
 import { cross, dot, faceNormal, sub, type Polyhedron, type Vec3 } from '../../geometry';
 import { localGeometry, pieceBounds, touches, worldParts } from '../../pieces';
 import { piecesOver } from './near';
-import type { Ray } from '../snap/snap';
+import type { Ray } from './ray';
 
 /** How far out of its box a thin piece can still be picked, m. */
 const PICK_MARGIN = 0.05;

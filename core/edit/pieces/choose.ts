@@ -1,9 +1,9 @@
 import type { Course, Piece } from '../../course';
 import { isWithin, middle, type Vec2 } from '../../geometry';
 import { contactRoles, familyOf, pieceBounds, type FamilyGroup } from '../../pieces';
-import { isHidden, isLocked } from '../arrange/group';
+import { isHidden, isLocked } from './group';
 import { pickPiece } from '../lookup/pick';
-import type { Ray } from '../snap/snap';
+import type { Ray } from '../lookup/ray';
 
 /** The pieces that can be chosen at all: neither hidden nor locked. */
 export const choosable = (course: Course): Piece[] => course.pieces.filter(isChoosableIn(course));

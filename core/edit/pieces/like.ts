@@ -1,6 +1,6 @@
 import type { Piece } from '../../course';
 import { aboutAxis } from '../../motion';
-import { turnedFurther } from '../arrange/images';
+import { turnedFurther } from './images';
 import type { PieceInHand } from './lay';
 import { setTurn, wrapTurn } from './place';
 

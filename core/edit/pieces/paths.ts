@@ -2,7 +2,7 @@ import type { Course, PathMotion, Piece, PosesMotion } from '../../course';
 import { add, multiply, rotate, sub, transpose, turnMatrix, type Vec3 } from '../../geometry';
 import { wayPoints } from '../../motion';
 import { turnOf } from '../../pieces';
-import { turnOfMatrix } from '../arrange/images';
+import { turnOfMatrix } from './images';
 import { changePieces, roundToStored } from './place';
 import { removeMotion } from './behaviour';
 

@@ -13,7 +13,7 @@ import {
 } from '../../geometry';
 import { localGeometry, toWorld, turnOf, type Socket } from '../../pieces';
 import { PersistentGrid, incrementalIndex, type Difference } from '../lookup/persistentGrid';
-import { turnOfMatrix } from '../arrange/images';
+import { turnOfMatrix } from '../pieces/images';
 import type { PieceInHand } from '../pieces/lay';
 import { setTurn, roundToStored } from '../pieces/place';
 

@@ -1,5 +1,6 @@
 import { BOUNDS, type Course } from '../../course';
 import { cosDeg, distance, sinDeg, type Vec3 } from '../../geometry';
+import type { Ray } from '../lookup/ray';
 import { MOST_LEGS, nextLeg } from '../course/legs';
 import { roundToStored } from '../pieces/place';
 import type { PieceInHand } from '../pieces/lay';
@@ -13,12 +14,6 @@ export const TURN_STEPS = [0, 5, 7.5, 15, 22.5, 30, 45, 90] as const;
 export interface WorkPlane {
   readonly axis: 'y' | 'z';
   readonly value: number;
-}
-
-/** A line from the eye. */
-export interface Ray {
-  readonly from: Vec3;
-  readonly along: Vec3;
 }
 
 /** Where a ray meets the work plane, or null when it runs along it, away from it, or too far. */

@@ -34,6 +34,8 @@ const MET: [string, () => void][] = [
   ['a piece in hand', () => store().take({ family: 'block', at: [0, 0, 0] })],
 ];
 
+const nowhere = () => {};
+const navigation = { to: nowhere, help: nowhere, times: nowhere, runHere: nowhere };
 jest.useFakeTimers();
 
 test.each(COMMANDS.map((command) => [command.id, command] as const))(
@@ -44,7 +46,7 @@ test.each(COMMANDS.map((command) => [command.id, command] as const))(
       store().open('c1', 1, course, { kind: 'saved', at: 0 });
       meet();
       const before = store().course;
-      command.run();
+      command.run({ navigation });
       const after = store().course;
       expect([when, toCourse(JSON.parse(toCourseFile(after)))]).toEqual([when, after]);
       expect(new Set(after.pieces.map(({ id }) => id)).size).toBe(after.pieces.length);

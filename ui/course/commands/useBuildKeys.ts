@@ -1,9 +1,10 @@
 import { useEffect } from 'react';
 import { commandFor, keysOf } from './keys';
-import { useOpen } from '../screen/openStore';
+import type { Navigation } from './navigation';
+import { useOpen } from '../open/openStore';
 
 /** The keys of building; none while something is being typed or a sheet lies open. */
-export function useBuildKeys(active: boolean): void {
+export function useBuildKeys(active: boolean, navigation: Navigation): void {
   useEffect(() => {
     if (!active) return;
     const down = (event: KeyboardEvent) => {
@@ -20,9 +21,9 @@ export function useBuildKeys(active: boolean): void {
       const command = commandFor(keys);
       if (!command) return;
       event.preventDefault();
-      command.run();
+      command.run({ navigation });
     };
     window.addEventListener('keydown', down);
     return () => window.removeEventListener('keydown', down);
-  }, [active]);
+  }, [active, navigation]);
 }

@@ -5,7 +5,7 @@ import { Button, Chip, Field } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../lay/layStore';
+import { useLayOf } from '../open/layStore';
 
 /** The notes on the sketch: each can be opened from here as well, changed and deleted. */
 export function NoteFigures() {

@@ -8,9 +8,9 @@ import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { planeNow } from '../lay/landing';
-import { useLay, useLayOf } from '../lay/layStore';
-import { applyScale } from '../lay/tools/sketch';
+import { planeNow } from '../tools/landing';
+import { useLay, useLayOf } from '../open/layStore';
+import { applyScale } from '../tools/sketch';
 import { readPicture } from './readPicture';
 
 /** Metres a picture is wide when it is laid down. */

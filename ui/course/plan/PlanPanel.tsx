@@ -6,17 +6,16 @@ import { DEFAULT_HOLD, DEFAULT_LAPS } from '@/core/run';
 import { Button, Choices, Field, NumberField, Origins, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
-import { Expected } from '../screen/Expected';
-import { NameField } from '../screen/NameField';
+import { Expected } from '../parts/Expected';
+import { NameField } from '../parts/NameField';
 import { SPACE } from '../../theme';
-import { useLay } from '../lay/layStore';
-import { reshape } from '../screen/reshape';
+import { useLay } from '../open/layStore';
+import { reshape } from '../open/reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
 import { Targets } from './Targets';
 import { within } from './within';
-import { VersionsSheet } from '../versions/VersionsSheet';
-import { useVersions } from '../versions/versionsStore';
+import { useVersions } from '../open/versionsStore';
 
 const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
   value,
@@ -82,7 +81,6 @@ export function PlanPanel() {
         icon="clock"
         onPress={() => useVersions.getState().set({ open: true })}
       />
-      <VersionsSheet />
     </View>
   );
 }

@@ -11,7 +11,7 @@ import { Button, NumberField } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../lay/layStore';
+import { useLayOf } from '../open/layStore';
 
 /** How far from the last a point is put that is added without touching the scene, m. */
 const STEP = 5;

@@ -6,7 +6,7 @@ import { Chip, Choices, NumberField, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { RUNNER_ROWS } from '../../run/runners';
-import { reshape } from '../screen/reshape';
+import { reshape } from '../open/reshape';
 
 const usual = (kind: RunnerKind, key: RunnerDial): number => {
   const defaults: RunnerSettings = RUNNER_SPECS[kind].defaults;

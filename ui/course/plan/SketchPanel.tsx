@@ -13,7 +13,7 @@ import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, metres, Stepper, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf, type SketchWay } from '../lay/layStore';
+import { useLayOf, type SketchWay } from '../open/layStore';
 import { FitPanel } from './FitPanel';
 import { NoteFigures } from './NoteFigures';
 import { PictureFigures } from './PictureFigures';

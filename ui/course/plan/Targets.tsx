@@ -9,8 +9,8 @@ import { useEditing } from '../../state/panelSnapshot';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
 import { SPACE } from '../../theme';
-import { AskedSection } from '../times/AskedSection';
-import { useAskedJob } from '../times/useAskedJob';
+import { AskedSection } from '../parts/AskedSection';
+import { useAskedJob } from '../parts/useAskedJob';
 import { within } from './within';
 
 const TARGETS = [

@@ -1,5 +1,5 @@
 import { useView } from '../../scene';
-import { useLay } from '../lay/layStore';
+import { useLay } from '../open/layStore';
 import { endSketch, lookForDrawing } from './sketchView';
 
 jest.mock('../../scene', () => ({

@@ -1,6 +1,6 @@
 import type { Eye } from '@/core/sight';
 import { glideTo, showAcross, useView, type ViewMode } from '../../scene';
-import { useLay } from '../lay/layStore';
+import { useLay } from '../open/layStore';
 
 /** Metres across that are in view when a sketch is begun. */
 const FIRST_VIEW = 200;

@@ -2,7 +2,7 @@ import { RunRibbon } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useShownRuns } from '../../state/shownRuns';
-import { useRunLines } from '../times/useRunLines';
+import { useRunLines } from '../runs/useRunLines';
 
 /** The lines of runs over the course, where any are wanted. */
 export function RunLines() {

@@ -4,9 +4,9 @@ import { useFrame, useThree } from '@react-three/fiber';
 import { LinkPreview, MotionPreview } from '@/core/run';
 import { restingMoment, ThrownCopies, type FrameState } from '../../scene';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
-import { dryRunOf, isDryRun } from '../tune/motion/dry';
-import { scrubSeconds } from '../tune/motion/scrub';
-import { useTune } from '../tune/tuneStore';
+import { dryRunOf, isDryRun } from '../open/preview/dry';
+import { scrubSeconds } from '../open/preview/scrub';
+import { useTune } from '../open/tuneStore';
 
 /** Brings the scene's moment to a time of what is played, or to rest. */
 function show(moment: FrameState, play: MotionPreview | LinkPreview | null, seconds: number): void {

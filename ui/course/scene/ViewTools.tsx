@@ -4,9 +4,9 @@ import { useView } from '../../scene';
 import { SPACE, useColours } from '../../theme';
 import { viewCommands } from '../commands/list';
 import { hintFor } from '../commands/keys';
-import { planeOf, useLayOf } from '../lay/layStore';
-import { useOpen } from '../screen/openStore';
-import { PlanMap } from '../lay/sheets/PlanMap';
+import { planeOf, useLayOf } from '../open/layStore';
+import { useOpen } from '../open/openStore';
+import { PlanMap } from './PlanMap';
 
 const MODE_NAMES = { side: 'Side', above: 'Above', free: 'Free' } as const;
 const MODE_ICONS = { side: 'square', above: 'map', free: 'box' } as const;

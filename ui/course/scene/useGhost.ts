@@ -5,9 +5,9 @@ import type { Vec3 } from '@/core/geometry';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
-import { landInHand, type GhostPlace } from '../lay/landing';
-import { useLay } from '../lay/layStore';
-import { restingAt } from '../lay/tools/pieces';
+import { landInHand, type GhostPlace } from '../tools/landing';
+import { useLay } from '../open/layStore';
+import { restingAt } from '../tools/pieces';
 
 let last: { readonly from: readonly unknown[]; readonly place: GhostPlace } | null = null;
 

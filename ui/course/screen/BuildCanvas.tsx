@@ -5,18 +5,18 @@ import { Ambience } from '../../music/ambience/Ambience';
 import { useView } from '../../scene';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE, useColours, WIDE } from '../../theme';
-import { useLay } from '../lay/layStore';
+import { useLay } from '../open/layStore';
 import { CourseScene } from '../scene/CourseScene';
 import { FlyPad } from '../scene/FlyPad';
 import { ViewTools } from '../scene/ViewTools';
 import { Scrubber } from '../tune/motion/Scrubber';
-import { ComparedKey } from '../versions/ComparedScene';
-import { WaySaid } from '../way/WaySaid';
+import { ComparedKey } from '../scene/ComparedScene';
+import { WaySaid } from '../open/way/WaySaid';
 import { ChoiceSaid } from './ChoiceSaid';
 import { HandOrChoice } from './HandOrChoice';
 import { NotKept } from './NotKept';
 import { TopBar } from './TopBar';
-import type { Work } from './work';
+import type { Work } from '../open/work';
 
 interface BuildCanvasProps {
   readonly phase: Phase;

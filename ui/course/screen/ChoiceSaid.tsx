@@ -3,8 +3,8 @@ import { chosenOf } from '@/core/edit';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { Text } from '../../parts';
-import { placeWords } from './placeWords';
-import { pieceName } from '../tune/words';
+import { placeWords } from '../open/placeWords';
+import { pieceName } from '../open/pieceWords';
 
 /** What is chosen and where it stands, read out when the hand rests; not seen, as the scene shows it. */
 export function ChoiceSaid() {

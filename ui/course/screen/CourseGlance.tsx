@@ -5,10 +5,10 @@ import { ListItem, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE } from '../../theme';
-import { Expected } from './Expected';
-import { FindingList } from './FindingsSheet';
+import { Expected } from '../parts/Expected';
+import { FindingList } from '../parts/FindingsSheet';
 import { lastSteps } from './stepWords';
-import { useFindings } from './useFindings';
+import { useFindings } from '../open/useFindings';
 
 /** Findings that are listed beside the course, and steps of making. */
 const [MOST, MOST_STEPS] = [6, 5];

@@ -5,9 +5,9 @@ import { usePanelSnapshot } from '../../state/panelSnapshot';
 import { SPACE, WIDE } from '../../theme';
 import { ChoiceCard } from '../lay/cards/ChoiceCard';
 import { HandCard } from '../lay/cards/HandCard';
-import { useLay } from '../lay/layStore';
+import { useLay } from '../open/layStore';
 import { FirstHint } from './FirstHint';
-import { useOpen } from './openStore';
+import { useOpen } from '../open/openStore';
 
 /** The tray's card: the piece in hand, else the chosen one, else a way to run from here. */
 export function HandOrChoice({ onTune, onRunHere }: { onTune: () => void; onRunHere: () => void }) {

@@ -1,14 +1,14 @@
 import { router, useIsFocused } from 'expo-router';
-import { memo, useCallback, useEffect, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useMemo, type ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import type { Phase } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useLastRun } from '../../state/lastRun';
 import { SPACE, useColours, WIDE } from '../../theme';
-import { navigation } from '../commands/list';
+import { NavigationProvider, type Navigation } from '../commands/navigation';
 import { useBuildKeys } from '../commands/useBuildKeys';
-import { takeTool, useLay } from '../lay/layStore';
+import { takeTool, useLay } from '../open/layStore';
 import { Sheets } from '../lay/sheets/Sheets';
 import { Tray } from '../lay/tray/Tray';
 import { PlanPanel } from '../plan/PlanPanel';
@@ -16,20 +16,21 @@ import { endSketch } from '../plan/sketchView';
 import { SharePanel } from '../share/SharePanel';
 import { ShapeSheet } from '../tune/contact/ShapeSheet';
 import { CourseTuning } from '../tune/course/CourseTuning';
-import { endTuning } from '../tune/tuneStore';
+import { endTuning } from '../open/tuneStore';
+import { VersionsSheet } from '../versions/VersionsSheet';
 import { BuildCanvas } from './BuildCanvas';
 import { ChosenSide } from './ChosenSide';
 import { ConflictSheet } from './ConflictSheet';
 import { soundEdits } from './courseSounds';
-import { useGridKept } from './gridKept';
-import { NoStartSheet } from './NoStartSheet';
-import { useOpening } from './opening';
+import { useGridKept } from '../open/gridKept';
+import { NoStartSheet } from '../run/NoStartSheet';
+import { useOpening } from '../open/opening';
 import { Progress } from './Progress';
 import { Ribbon } from './ribbon/Ribbon';
-import { useWaysAsked } from '../way/useWaysAsked';
+import { useWaysAsked } from '../open/way/useWaysAsked';
 import { TunePanel } from './TunePanel';
-import { useRun } from './useRun';
-import { workOf, type Work } from './work';
+import { useRun } from '../run/useRun';
+import { workOf, type Work } from '../open/work';
 
 /** All of the screen; what is heard of the course on the server, as after each save, changes nothing here. */
 export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
@@ -38,44 +39,50 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
   const focused = useIsFocused();
   const { run, runHere, missing, dismiss } = useRun(id);
   const goTo = useGoTo(run);
+  const navigation = useMemo<Navigation>(
+    () => ({
+      to: goTo,
+      runHere,
+      help: () => router.push('/help'),
+      times: () => router.push(`/course/${id}/times` as never),
+    }),
+    [goTo, runHere, id],
+  );
   useOpening(id);
   useGridKept(id);
   useWaysAsked(id);
-  useBuildKeys(focused);
+  useBuildKeys(focused, navigation);
   useEffect(() => soundEdits(), []);
-  useEffect(() => {
-    navigation.to = goTo;
-    navigation.runHere = runHere;
-    navigation.help = () => router.push('/help');
-    navigation.times = () => router.push(`/course/${id}/times` as never);
-  }, [goTo, runHere, id]);
   const work = workOf(
     phase,
     useLay((s) => s.sketching !== null),
   );
   const Layout = wide ? WideLayout : PhoneLayout;
   return (
-    <View style={{ flex: 1, backgroundColor: colours.paper }}>
-      <Layout
-        phase={phase}
-        work={work}
-        stones={<Progress id={id} phase={phase} onChoose={goTo} />}
-        canvas={
-          <BuildCanvas
-            phase={phase}
-            work={work}
-            focused={focused}
-            onTune={() => goTo('tune')}
-            onRunHere={runHere}
-          />
-        }
-        onRun={run}
-      />
-      <ConflictSheet />
-      <Sheets />
-      <ShapeSheet />
-      <NoStartSheet open={missing} onClose={dismiss} />
-    </View>
+    <NavigationProvider value={navigation}>
+      <View style={{ flex: 1, backgroundColor: colours.paper }}>
+        <Layout
+          phase={phase}
+          work={work}
+          stones={<Progress id={id} phase={phase} onChoose={goTo} />}
+          canvas={
+            <BuildCanvas
+              phase={phase}
+              work={work}
+              focused={focused}
+              onTune={() => goTo('tune')}
+              onRunHere={runHere}
+            />
+          }
+          onRun={run}
+        />
+        <ConflictSheet />
+        <Sheets />
+        <ShapeSheet />
+        {phase === 'plan' && <VersionsSheet />}
+        <NoStartSheet open={missing} onClose={dismiss} />
+      </View>
+    </NavigationProvider>
   );
 });
 

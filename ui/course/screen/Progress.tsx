@@ -4,7 +4,7 @@ import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useLastRun } from '../../state/lastRun';
 import { useCourseOnServer } from '../../state/queries';
 import { useReplay } from '../../state/useBest';
-import { useCheckOf, useFindings } from './useFindings';
+import { useCheckOf, useFindings } from '../open/useFindings';
 
 /** The phases, with those that are done. */
 export const Progress = memo(function Progress({

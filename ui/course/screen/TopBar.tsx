@@ -8,8 +8,8 @@ import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useKeptHere } from '../../state/keptHere';
 import { SPACE, WIDE } from '../../theme';
 import { usePutOff } from './ConflictSheet';
-import { FindingsSheet } from './FindingsSheet';
-import { useFindings } from './useFindings';
+import { FindingsSheet } from '../parts/FindingsSheet';
+import { useFindings } from '../open/useFindings';
 
 /** Back, name, saved state, undo, redo and findings. */
 export function TopBar({ onBack }: { onBack: () => void }) {

@@ -12,7 +12,7 @@ import { CourseTuning } from '../tune/course/CourseTuning';
 import { PieceLinks } from '../tune/links';
 import { MotionSection } from '../tune/motion/MotionSection';
 import { PieceFigures } from '../tune/figures/PieceFigures';
-import { endTuning, TUNE_TABS, useTune, type TuneTab } from '../tune/tuneStore';
+import { endTuning, TUNE_TABS, useTune, type TuneTab } from '../open/tuneStore';
 
 const TAB_WORDS: Record<TuneTab, string> = {
   place: 'Figures',

@@ -3,7 +3,7 @@ import { emptyCourse } from '@/core/course';
 import { sound } from '../../music/sounds';
 import { useCourse } from '../../state/courseStore';
 import { soundEdits } from './courseSounds';
-import { usePulse, willJoin } from './pulse';
+import { usePulse, willJoin } from '../open/pulse';
 
 jest.mock('../../music/sounds', () => ({ sound: jest.fn() }));
 const heard = sound as jest.MockedFunction<typeof sound>;

@@ -1,6 +1,6 @@
 import { sound } from '../../music/sounds';
 import { useCourse } from '../../state/courseStore';
-import { pulseAt } from './pulse';
+import { pulseAt } from '../open/pulse';
 
 /** Has edits of the open course be heard: laying, taking away, undoing. Returns how that is ended. */
 export function soundEdits(): () => void {

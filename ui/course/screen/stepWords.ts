@@ -1,5 +1,5 @@
 import { applyPatch, type Course, type CoursePatch, type Piece } from '@/core/course';
-import { pieceName } from '../tune/words';
+import { pieceName } from '../open/pieceWords';
 
 /** A step of making, told: what was done, and the pieces of it that are still there. */
 export interface Step {

@@ -5,8 +5,8 @@ import { RUNNER_ROWS } from '../../run/runners';
 import { usePublished } from '../../state/queries';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE, useColours } from '../../theme';
-import { Expected } from '../screen/Expected';
-import { NameField } from '../screen/NameField';
+import { Expected } from '../parts/Expected';
+import { NameField } from '../parts/NameField';
 import { PictureOptions } from './PictureOptions';
 
 /** What others will see of the course, filled in in its place. */

@@ -4,8 +4,8 @@ import type { Finding } from '@/core/check';
 import { nameProblem, type Course } from '@/core/course';
 import { Button, Feather, runTime, Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
-import { CheckState, FindingList } from '../screen/FindingsSheet';
-import { useCheckOf } from '../screen/useFindings';
+import { CheckState, FindingList } from '../parts/FindingsSheet';
+import { useCheckOf } from '../open/useFindings';
 
 /** Whether something is as it has to be; null while that is not known yet. */
 type State = boolean | null;

@@ -6,7 +6,7 @@ import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
 import { SPACE } from '../../theme';
-import { useCheckOf, useFindings } from '../screen/useFindings';
+import { useCheckOf, useFindings } from '../open/useFindings';
 import { AsSeen } from './AsSeen';
 import { Checklist } from './Checklist';
 import { CodeAndFile } from './CodeAndFile';

@@ -6,7 +6,7 @@ jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../scene', () => ({ useView: { getState: () => ({}) } }));
 const mockAgain = jest.fn();
-jest.mock('../screen/useFindings', () => ({
+jest.mock('../open/useFindings', () => ({
   useCheckOf: () => ({ done: false, known: false, part: 0, failed: true, again: mockAgain }),
 }));
 

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Chip, Text } from '../../parts';
 import { toggleEnds, useShownRuns } from '../../state/shownRuns';
 import { RADIUS, SPACE, useColours } from '../../theme';
-import type { KnownRun } from './runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 
 /** How many tries ended after a mark, or after the start. */
 export interface EndsThere {

@@ -8,9 +8,9 @@ import { beginSteadiness } from '@/workers/timing';
 import { Difficulty, percent, Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
 import { isWhole } from '../../state/attempts';
-import { AskedSection } from './AskedSection';
-import { sameRun, type KnownRun } from './runsKnown';
-import { useAskedJob } from './useAskedJob';
+import { AskedSection } from '../parts/AskedSection';
+import { sameRun, type KnownRun } from '../runs/runsKnown';
+import { useAskedJob } from '../parts/useAskedJob';
 
 /** Where a span leads. */
 export function spanName(

@@ -3,7 +3,7 @@ import { LINE_MARKS, type LineMarkKind } from '@/core/timing';
 import { Button, Chip, Text } from '../../parts';
 import { clearLines, toggleLastLines, toggleMark, useShownRuns } from '../../state/shownRuns';
 import { SPACE } from '../../theme';
-import { LAST_RUNS } from './useRunLines';
+import { LAST_RUNS } from '../runs/useRunLines';
 
 const WORDS: Readonly<Record<LineMarkKind, string>> = {
   jump: 'Jumps',

@@ -4,7 +4,7 @@ import type { Targets } from '@/core/course';
 import { bestParts, sumOfBest, type RunPart } from '@/core/timing';
 import { FigureTable, runTime, Text, timeGap } from '../../parts';
 import { SPACE } from '../../theme';
-import type { KnownRun } from './runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 
 interface PartRow {
   readonly name: string;

@@ -5,7 +5,7 @@ import { isWhole } from '../../state/attempts';
 import { toggleBeside, useShownRuns } from '../../state/shownRuns';
 import { SPACE } from '../../theme';
 import { RUN_FILTERS, usefulFilters, type RunFilter } from './runFilter';
-import type { KnownRun } from './runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 
 interface RunListProps {
   readonly runs: readonly KnownRun[];

@@ -5,7 +5,7 @@ import { Button, Chip, FileButtons } from '../../parts';
 import { isWhole } from '../../state/attempts';
 import { toggleLine, togglePale, useShownRuns } from '../../state/shownRuns';
 import { SPACE } from '../../theme';
-import type { KnownRun } from './runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 
 /** What can be done with a run: watch it, have it run beside the next one, lay its line over the course. */
 export function RunUses({

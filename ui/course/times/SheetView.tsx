@@ -11,11 +11,11 @@ import { BeatFigures } from './BeatFigures';
 import { SideBySide } from './beside/SideBySide';
 import { Fairness } from './fair/Fairness';
 import { HowHard, othersBeside } from './HowHard';
-import { MishapList } from './MishapList';
-import { Openings } from './Openings';
+import { MishapList } from '../runs/MishapList';
+import { Openings } from '../parts/Openings';
 import { PartsTable } from './PartsTable';
-import type { KnownRun } from './runsKnown';
-import { SheetCharts } from './SheetCharts';
+import type { KnownRun } from '../runs/runsKnown';
+import { SheetCharts } from '../runs/SheetCharts';
 import { SpentBar } from './SpentBar';
 
 interface SheetProps {

@@ -10,16 +10,16 @@ import { useCourse } from '../../state/courseStore';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS, SPACE, WIDE } from '../../theme';
 import { BesideChoice } from './beside/BesideChoice';
-import { useRunsBeside } from './beside/useRunsBeside';
+import { useRunsBeside } from '../runs/useRunsBeside';
 import { EndsList } from './EndsList';
 import { LinesChoice } from './LinesChoice';
 import { OpenRun } from './OpenRun';
 import { RunList } from './RunList';
-import type { KnownRun } from './runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 import { RunUses } from './RunUses';
 import { SheetView } from './SheetView';
-import { useKnownRuns, type KnownRuns } from './useKnownRuns';
-import { useSheet } from './useSheet';
+import { useKnownRuns, type KnownRuns } from '../runs/useKnownRuns';
+import { useSheet } from '../runs/useSheet';
 
 /** What the maker's runs of a course tell. */
 export function TimesScreen({ id }: { id: string }) {

@@ -1,5 +1,5 @@
 import { act, renderHook } from '@testing-library/react-native';
-import { useAskedJob } from './useAskedJob';
+import { useAskedJob } from '../parts/useAskedJob';
 
 /** A job that is ended from here. */
 function asked() {

@@ -1,7 +1,7 @@
 import type { Run } from '@/core/run';
 import { endsByMark } from './EndsList';
-import type { KnownRun } from './runsKnown';
-import { wantedRuns } from './useRunLines';
+import type { KnownRun } from '../runs/runsKnown';
+import { wantedRuns } from '../runs/useRunLines';
 
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('@/workers/timing', () => ({}));

@@ -5,7 +5,7 @@ import { layPieces } from '@/core/edit';
 import type { Run } from '@/core/run';
 import type { Opening } from '@/core/timing';
 import { passableSpans } from '../../parts';
-import { Openings, openingWords } from './Openings';
+import { Openings, openingWords } from '../parts/Openings';
 
 jest.mock('@expo/vector-icons/Feather', () => () => null);
 

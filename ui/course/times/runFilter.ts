@@ -1,5 +1,5 @@
 import { isWhole } from '../../state/attempts';
-import type { KnownRun } from './runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 
 /** Which of the runs are listed. */
 export const RUN_FILTERS = {

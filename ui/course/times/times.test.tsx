@@ -13,12 +13,12 @@ import {
 } from '@/core/timing';
 import { useCourse } from '../../state/courseStore';
 import { BeatFigures, farthestOff, lateWords } from './BeatFigures';
-import { mishapsOften, mishapWords, partWords } from './MishapList';
+import { mishapsOften, mishapWords, partWords } from '../runs/MishapList';
 import { partRows } from './PartsTable';
-import { rangeOf } from './RunChart';
+import { rangeOf } from '../runs/RunChart';
 import { endWords } from './RunList';
-import type { KnownRun } from './runsKnown';
-import { alongAt, chartCurves, marksOf, tickAlong } from './SheetCharts';
+import type { KnownRun } from '../runs/runsKnown';
+import { alongAt, chartCurves, marksOf, tickAlong } from '../runs/SheetCharts';
 import { sideRows } from './beside/SideBySide';
 import { SheetView } from './SheetView';
 

@@ -4,8 +4,8 @@ import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
 import { Toasts } from '../../parts';
 import { TunePanel } from '../screen/TunePanel';
-import { coursePeriod, scrubSeconds } from './motion/scrub';
-import { endTuning, useTune } from './tuneStore';
+import { coursePeriod, scrubSeconds } from '../open/preview/scrub';
+import { endTuning, useTune } from '../open/tuneStore';
 import { linkWords } from './links/linkWords';
 
 // What is told of the course a moment after an edit would be told outside of any test's doing.
@@ -29,7 +29,7 @@ jest.mock('../../scene', () => {
 // What is told by runs has tests of its own, and what by a proof.
 jest.mock('../../state/queries', () => ({ useCourseOnServer: () => ({ data: undefined }) }));
 jest.mock('../../state/useBest', () => ({ useReplay: () => null }));
-jest.mock('../times/useKnownRuns', () => ({ useKnownRuns: () => ({ find: () => null }) }));
+jest.mock('../runs/useKnownRuns', () => ({ useKnownRuns: () => ({ find: () => null }) }));
 
 const state = () => useCourse.getState();
 const piece = (id = 'p2') => state().course.pieces.find((p) => p.id === id)!;

@@ -17,8 +17,8 @@ import {
 import { api } from '../../state/api';
 import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
-import { pieceName } from '../tune/words';
-import { useVersions } from './versionsStore';
+import { pieceName } from '../open/pieceWords';
+import { useVersions } from '../open/versionsStore';
 
 /** Differences that are listed at once. */
 const MOST = 80;

@@ -7,7 +7,7 @@ import { useCourse } from '../../state/courseStore';
 import { whenSaved } from '../../state/useOpenCourse';
 import { VersionCompare } from './VersionCompare';
 import { VersionName, type Version } from './VersionName';
-import { useVersions } from './versionsStore';
+import { useVersions } from '../open/versionsStore';
 
 /** Earlier versions of the open course; going back to one makes a new version of it. */
 export function VersionsSheet() {

@@ -4,8 +4,8 @@ import { TICKS_PER_SECOND } from '@/core/motion';
 import type { RunSheet } from '@/core/timing';
 import { ListItem, runTime, Text } from '../../parts';
 import type { UseWatchClock } from '../../run/watch/watchClock';
-import { mishapWords } from '../times/MishapList';
-import { SheetCharts } from '../times/SheetCharts';
+import { mishapWords } from '../runs/MishapList';
+import { SheetCharts } from '../runs/SheetCharts';
 
 interface WatchFiguresProps {
   readonly course: Course;

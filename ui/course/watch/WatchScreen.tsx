@@ -11,8 +11,8 @@ import { useViewKept } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { RUN_FONTS } from '../../theme';
-import type { KnownRun } from '../times/runsKnown';
-import { useKnownRuns } from '../times/useKnownRuns';
+import type { KnownRun } from '../runs/runsKnown';
+import { useKnownRuns } from '../runs/useKnownRuns';
 import { Watching } from './Watching';
 
 interface WatchScreenProps {

@@ -2,7 +2,7 @@ import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 import { Film, replay } from '@/core/run';
 import { fromMoment } from '../../state/moments';
-import type { KnownRun } from '../times/runsKnown';
+import type { KnownRun } from '../runs/runsKnown';
 import { watchedMoment } from './watchedMoment';
 
 const { course } = DEMO_COURSES.find(({ slug }) => slug === 'low-tide-steps')!;

@@ -2,8 +2,8 @@ import type { Course } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import { cloneState, type Film, firstTicks, stateKeys } from '@/core/run';
 import type { KeptMoment } from '../../state/moments';
-import { momentName } from '../screen/beginPlaces';
-import type { KnownRun } from '../times/runsKnown';
+import { momentName } from '../runs/beginPlaces';
+import type { KnownRun } from '../runs/runsKnown';
 
 /**
  * The moment a watched run is shown at, as one that is kept.

@@ -1,5 +1,30 @@
-export * from './bridge';
-export * from './lines';
-export * from './notes';
-export * from './picture';
-export * from './way';
+export { bridged, ownCrossings } from './bridge';
+export {
+  addSketchPoint,
+  clearSketch,
+  closeSketch,
+  drawSketch,
+  moveSketchPoint,
+  nearestBetween,
+  noSketch,
+  placeOfPoint,
+  raiseSketchPoint,
+  removeSketchLine,
+  removeSketchPoint,
+  setSketchShown,
+  type SketchLine,
+  sketchLines,
+  type SketchPoint,
+  smoothSketch,
+  toSketch,
+  withSketch,
+} from './lines';
+export { setNote } from './notes';
+export {
+  movePicture,
+  type PictureMove,
+  scalePicture,
+  setPictureShown,
+  setSketchPicture,
+} from './picture';
+export { resample, smoothWay, thinWay, toCentimetres, wayLengthOf } from './way';

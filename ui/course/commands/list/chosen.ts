@@ -8,9 +8,9 @@ import {
 } from '@/core/edit';
 import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
-import { buildCommands } from '../commands';
-import { HANDLE_MODES } from '../../lay/layStore';
-import { useOpen } from '../../screen/openStore';
+import { buildCommands } from '../../open/chosenEdits';
+import { HANDLE_MODES } from '../../open/layStore';
+import { useOpen } from '../../open/openStore';
 import { type Command, course, lay, cycle, upright } from './command';
 
 const mirrorChoice = (axis: 'x' | 'z') => () => {

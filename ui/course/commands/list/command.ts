@@ -1,8 +1,13 @@
-import type { Phase } from '../../../parts';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { planeNow } from '../../lay/landing';
-import { takeTool, useLay, type LayTool } from '../../lay/layStore';
+import type { Navigation } from '../navigation';
+import { planeNow } from '../../tools/landing';
+import { takeTool, useLay, type LayTool } from '../../open/layStore';
+
+/** What a command is given when it runs. */
+export interface CommandContext {
+  readonly navigation: Navigation;
+}
 
 /** Something that can be done while building, by its name or its keys. */
 export interface Command {
@@ -11,21 +16,8 @@ export interface Command {
   readonly group: 'Go' | 'View' | 'Lay' | 'Snap' | 'Choose' | 'Chosen' | 'Tools';
   /** Usual keys, as the browser names them with their modifiers; changeable. */
   readonly keys?: string;
-  readonly run: () => void;
+  readonly run: (context: CommandContext) => void;
 }
-
-/** What the screen does for commands that go somewhere; set while a course is open. */
-export const navigation: {
-  to: (phase: Phase) => void;
-  help: () => void;
-  times: () => void;
-  runHere: () => void;
-} = {
-  to: () => {},
-  help: () => {},
-  times: () => {},
-  runHere: () => {},
-};
 
 export const course = () => useCourse.getState();
 
@@ -33,10 +25,12 @@ export const lay = () => useLay.getState();
 
 export const view = () => useView.getState();
 
-export const tool = (id: LayTool) => () => {
-  navigation.to('lay');
-  takeTool(id);
-};
+export const tool =
+  (id: LayTool): Command['run'] =>
+  ({ navigation }) => {
+    navigation.to('lay');
+    takeTool(id);
+  };
 
 export const cycle = <T>(all: readonly T[], now: T): T => all[(all.indexOf(now) + 1) % all.length];
 

@@ -1,7 +1,7 @@
 import { PHASES } from '../../../parts';
-import { useOpen } from '../../screen/openStore';
+import { useOpen } from '../../open/openStore';
 import { clearLines, toggleLastLines } from '../../../state/shownRuns';
-import { navigation, type Command, course } from './command';
+import { type Command, course } from './command';
 
 /** Where one goes. */
 export const GO: readonly Command[] = [
@@ -10,20 +10,20 @@ export const GO: readonly Command[] = [
     label: `${phase[0].toUpperCase()}${phase.slice(1)}`,
     group: 'Go',
     keys: `${i + 1}`,
-    run: () => navigation.to(phase),
+    run: ({ navigation }) => navigation.to(phase),
   })),
   {
     id: 'go.here',
     label: 'Run from here',
     group: 'Go',
     keys: 'Shift+4',
-    run: () => navigation.runHere(),
+    run: ({ navigation }) => navigation.runHere(),
   },
   {
     id: 'go.times',
     label: 'Times of my runs',
     group: 'Go',
-    run: () => navigation.times(),
+    run: ({ navigation }) => navigation.times(),
   },
   {
     id: 'lines.last',
@@ -46,6 +46,6 @@ export const GO: readonly Command[] = [
     label: 'All keys and touches',
     group: 'Go',
     keys: '?',
-    run: () => navigation.help(),
+    run: ({ navigation }) => navigation.help(),
   },
 ];

@@ -5,7 +5,7 @@ import { LAY, SNAP } from './lay';
 import { TOOLS } from './tools';
 import { VIEW } from './view';
 
-export { navigation, type Command } from './command';
+export { type Command, type CommandContext } from './command';
 export { viewCommands } from './view';
 
 /** Every command, in the order of the help page. */

@@ -1,8 +1,8 @@
 import { TURN_STEPS } from '@/core/edit';
-import { buildCommands } from '../commands';
-import { useOpen } from '../../screen/openStore';
-import { closeOutline } from '../../lay/tools/outlineTool';
-import { layAt, pointedNow } from '../../lay/tools/pieces';
+import { buildCommands } from '../../open/chosenEdits';
+import { useOpen } from '../../open/openStore';
+import { closeOutline } from '../../tools/outlineTool';
+import { layAt, pointedNow } from '../../tools/pieces';
 import { cycle, lay, type Command } from './command';
 import { viewCommands } from './view';
 

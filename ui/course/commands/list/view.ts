@@ -1,8 +1,8 @@
 import { GRID_STEPS } from '@/core/edit';
 import { glideTo, VIEW_MODES } from '../../../scene';
-import { lookAtChoice } from '../commands';
-import { planeNow } from '../../lay/landing';
-import { useOpen } from '../../screen/openStore';
+import { lookAtChoice } from '../../open/chosenEdits';
+import { planeNow } from '../../tools/landing';
+import { useOpen } from '../../open/openStore';
 import { type Command, course, lay, view, cycle } from './command';
 
 export const viewCommands = {

@@ -4,7 +4,7 @@ import { pieceName } from '@/core/pieces';
 import { Card, IconButton, PiecePicture, numberText, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { buildCommands } from '../../commands/commands';
+import { buildCommands } from '../../open/chosenEdits';
 import { ChoiceActions } from './ChoiceActions';
 
 /** The chosen pieces while laying: what they are, a way to their figures, and what is done to them. */

@@ -3,9 +3,9 @@ import { familyOf } from '@/core/pieces';
 import { Button, Card, Chip, IconButton, shortNumber, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
-import { buildCommands } from '../../commands/commands';
+import { buildCommands } from '../../open/chosenEdits';
 import { hintFor } from '../../commands/keys';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../../open/layStore';
 import { useGhost } from '../../scene/useGhost';
 
 /** What is sized, along each axis. */

@@ -1,7 +1,7 @@
 import type { IconName } from '../../../parts';
-import { buildCommands } from '../../commands/commands';
-import { useOpen, type OpenSheet } from '../../screen/openStore';
-import { HANDLE_MODES, useLay, type HandleMode, type LayState } from '../layStore';
+import { buildCommands } from '../../open/chosenEdits';
+import { useOpen, type OpenSheet } from '../../open/openStore';
+import { HANDLE_MODES, useLay, type HandleMode, type LayState } from '../../open/layStore';
 
 /** What the buttons for the chosen pieces depend on. */
 export interface ChoiceNow extends Pick<

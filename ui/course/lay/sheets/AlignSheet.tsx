@@ -3,7 +3,7 @@ import { alignPieces, spreadPieces, type Alignment, type Axis } from '@/core/edi
 import { Button, Sheet, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
-import { Flow } from '../../tune/figures/Section';
+import { Flow } from '../../parts/Section';
 
 const AXES: readonly { readonly axis: Axis; readonly label: string; readonly sides: Sides }[] = [
   { axis: 0, label: 'Along x', sides: { low: 'Left', middle: 'Middle', high: 'Right' } },

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Button, Choices, NumberField, Sheet, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../../open/layStore';
 import { beginCopies, COPY_WAYS, type CopyFigures, type CopyKind, type CopyWay } from './copies';
 
 const WAYS = (Object.keys(COPY_WAYS) as CopyKind[]).map((value) => ({

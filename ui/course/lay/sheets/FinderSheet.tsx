@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { FAMILIES } from '@/core/pieces';
 import { SearchField, ListItem, Sheet, Text } from '../../../parts';
-import { COMMANDS, navigation } from '../../commands/list';
+import { COMMANDS } from '../../commands/list';
+import { useNavigation } from '../../commands/navigation';
 import { hintFor } from '../../commands/keys';
 import { takeFamily } from '../tray/families';
 
@@ -17,6 +18,7 @@ interface Entry {
 
 /** Runs any command, or takes any piece, by its name. */
 export function FinderSheet({ onClose }: { onClose: () => void }) {
+  const navigation = useNavigation();
   const [words, setWords] = useState('');
   const entries = useMemo<Entry[]>(
     () => [
@@ -25,7 +27,7 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
         label,
         group,
         hint: hintFor(id),
-        run,
+        run: () => run({ navigation }),
       })),
       ...FAMILIES.map((family) => ({
         key: `take.${family.id}`,
@@ -37,7 +39,7 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
         },
       })),
     ],
-    [],
+    [navigation],
   );
   const search = useMemo(
     () =>

@@ -4,7 +4,7 @@ import type { Piece } from '@/core/course';
 import { Field, IconButton, Sheet, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE, useColours } from '../../../theme';
-import { pieceName } from '../../tune/words';
+import { pieceName } from '../../open/pieceWords';
 
 /** Most pieces that are listed by themselves. */
 const MOST = 200;

@@ -14,15 +14,17 @@ import { useCourse } from '../../../state/courseStore';
 import { MOST_NAMED, usePlaces } from '../../../state/places';
 import { useSettings } from '../../../device/settings';
 import { SPACE } from '../../../theme';
-import { navigation, viewCommands } from '../../commands/list';
-import { buildCommands, lookAtChoice } from '../../commands/commands';
-import { useLayOf } from '../layStore';
-import { goToPlace, placeNow } from '../../screen/opening';
-import { useOpen } from '../../screen/openStore';
-import { Flow } from '../../tune/figures/Section';
+import { viewCommands } from '../../commands/list';
+import { useNavigation } from '../../commands/navigation';
+import { buildCommands, lookAtChoice } from '../../open/chosenEdits';
+import { useLayOf } from '../../open/layStore';
+import { goToPlace, placeNow } from '../../open/opening';
+import { useOpen } from '../../open/openStore';
+import { Flow } from '../../parts/Section';
 
 /** Ways to look at a course, views that were kept, and what else has no button of its own. */
 export function LookSheet({ onClose }: { onClose: () => void }) {
+  const navigation = useNavigation();
   const { flying, set } = useLayOf('flying', 'set');
   const muted = useSettings((s) => s.muted);
   const { open } = useOpen.getState();

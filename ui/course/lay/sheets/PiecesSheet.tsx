@@ -2,10 +2,10 @@ import type { Piece } from '@/core/course';
 import { Chip, Sheet, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../layStore';
-import { PieceList } from '../../screen/PieceList';
-import { placeWords } from '../../screen/placeWords';
-import { roleWords } from '../../tune/words';
+import { useLayOf } from '../../open/layStore';
+import { PieceList } from '../../parts/PieceList';
+import { placeWords } from '../../open/placeWords';
+import { roleWords } from '../../open/pieceWords';
 
 /** Every piece of the course, so that it can be worked without seeing the scene. */
 export function PiecesSheet({ onClose }: { onClose: () => void }) {

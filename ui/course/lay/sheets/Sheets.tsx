@@ -1,4 +1,4 @@
-import { useOpen } from '../../screen/openStore';
+import { useOpen } from '../../open/openStore';
 import { AlignSheet } from './AlignSheet';
 import { CopiesSheet } from './CopiesSheet';
 import { FinderSheet } from './FinderSheet';

@@ -3,7 +3,7 @@ import { mapVec3 } from '@/core/geometry';
 import { chosenOf, GRID_STEPS, TURN_STEPS } from '@/core/edit';
 import { Button, Choices, NumberField, Sheet, Text, Toggle } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../../open/layStore';
 
 /** @throws RangeError in words when a value is none that a step may have */
 function within(value: number, min: number, max: number): number {

@@ -1,3 +1,4 @@
+import type { ReactElement } from 'react';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { layPieces, markPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
@@ -5,10 +6,11 @@ import { pieceBounds } from '@/core/pieces';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { usePlaces } from '../../../state/places';
-import { useLay } from '../layStore';
-import { useOpen } from '../../screen/openStore';
+import { useLay } from '../../open/layStore';
+import { useOpen } from '../../open/openStore';
 import { AlignSheet } from './AlignSheet';
 import { HiddenSheet } from './HiddenSheet';
+import { NavigationProvider } from '../../commands/navigation';
 import { LookSheet } from './LookSheet';
 import { PiecesSheet } from './PiecesSheet';
 import { SnapSheet } from './SnapSheet';
@@ -118,12 +120,16 @@ describe('hidden and locked', () => {
   });
 });
 
+const navigation = { to: nothing, help: nothing, times: nothing, runHere: nothing };
+const renderOnCourse = (sheet: ReactElement) =>
+  render(<NavigationProvider value={navigation}>{sheet}</NavigationProvider>);
+
 describe('look and find', () => {
   test('a view is kept, gone back to with its work plane, and forgotten', () => {
     useView.getState().look({ target: [7, 2, 1], distance: 33, yaw: 20, pitch: 40 });
     useLay.getState().set({ level: 2 });
     const onClose = jest.fn();
-    render(<LookSheet onClose={onClose} />);
+    renderOnCourse(<LookSheet onClose={onClose} />);
     fireEvent.changeText(screen.getByTestId('view-name'), 'From the pier');
     press('Keep this view');
     useView.getState().look({ target: [0, 0, 0], distance: 9 });
@@ -138,7 +144,7 @@ describe('look and find', () => {
 
   test('the far side is half way round, the pad for flying is switched on, the finder is there', () => {
     useView.getState().look({ mode: 'free', yaw: -32, pitch: 30 });
-    render(<LookSheet onClose={nothing} />);
+    renderOnCourse(<LookSheet onClose={nothing} />);
     press('From the far side');
     expect(useView.getState().yaw).toBeCloseTo(148, 6);
     fireEvent(screen.getByLabelText('Flying pad'), 'valueChange', true);

@@ -1,5 +1,5 @@
 import { Text } from '../../../parts';
-import { buildCommands } from '../../commands/commands';
+import { buildCommands } from '../../open/chosenEdits';
 import { ToolButton } from './ToolButton';
 
 /** What the eraser does, and the way back. */

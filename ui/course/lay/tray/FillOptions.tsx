@@ -1,7 +1,7 @@
 import { FAMILIES } from '@/core/pieces';
 import { useView } from '../../../scene';
-import { useLayOf } from '../layStore';
-import { pickFloor } from '../tools/fillTool';
+import { useLayOf } from '../../open/layStore';
+import { pickFloor } from '../../tools/fillTool';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
 

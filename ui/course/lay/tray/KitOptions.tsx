@@ -7,11 +7,11 @@ import { api, pictureOf } from '../../../state/api';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { useKitChange, useKits } from '../../../state/queries';
 import { RADIUS, SPACE, useColours } from '../../../theme';
-import { useOpen } from '../../screen/openStore';
-import { useLay } from '../layStore';
+import { useOpen } from '../../open/openStore';
+import { useLay } from '../../open/layStore';
 import { importModel } from '../sheets/importModel';
 import { KitSheet } from '../sheets/KitSheet';
-import { takeKit } from '../tools/kitTool';
+import { takeKit } from '../../tools/kitTool';
 import { ToolButton } from './ToolButton';
 
 /** The maker's kit: assemblies to lay again, and ways to add to it. */

@@ -14,8 +14,8 @@ import type { Piece } from '@/core/course';
 import { Stepper, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../layStore';
-import { chosenPlatform, closeOutline, tryOutline } from '../tools/outlineTool';
+import { useLayOf } from '../../open/layStore';
+import { chosenPlatform, closeOutline, tryOutline } from '../../tools/outlineTool';
 import { ToolButton } from './ToolButton';
 
 /** What is done to an outline being drawn, and to the corners of one that is laid. */

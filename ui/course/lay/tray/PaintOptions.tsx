@@ -5,7 +5,7 @@ import { TONES } from '@/core/pieces';
 import { Stepper, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { TARGET } from '../../../theme';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../../open/layStore';
 import { Swatch } from './Swatch';
 import { ToolButton } from './ToolButton';
 

@@ -2,7 +2,7 @@ import { thinScenery } from '@/core/edit';
 import { FAMILIES } from '@/core/pieces';
 import { Stepper } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../layStore';
+import { useLayOf } from '../../open/layStore';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
 

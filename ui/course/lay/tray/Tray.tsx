@@ -7,7 +7,7 @@ import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useDebouncedOf } from '../../../state/debouncedCourse';
 import { SPACE, TARGET, useColours } from '../../../theme';
-import { takeTool, useLay } from '../layStore';
+import { takeTool, useLay } from '../../open/layStore';
 import { FamilyCard } from './FamilyCard';
 import { findFamilies, GROUPS, onShelf, takeFamily, useUsed, type Shelf } from './families';
 import { ToolChips, ToolOptions } from './ToolTray';

@@ -3,8 +3,8 @@ import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Stepper, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../layStore';
-import { chosenWall } from '../tools/wallTool';
+import { useLayOf } from '../../open/layStore';
+import { chosenWall } from '../../tools/wallTool';
 import { ToolButton } from './ToolButton';
 
 const PANELS: readonly {

@@ -6,7 +6,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { FAMILIES, findFamily, type Family, type FamilyGroup } from '@/core/pieces';
 import { useCourse } from '../../../state/courseStore';
-import { takeTool, useLay } from '../layStore';
+import { takeTool, useLay } from '../../open/layStore';
 
 export const GROUPS: readonly { readonly id: FamilyGroup; readonly label: string }[] = [
   { id: 'floors', label: 'Floors' },

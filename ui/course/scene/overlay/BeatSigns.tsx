@@ -5,8 +5,8 @@ import { beatMarks, elevationProfile } from '@/core/route';
 import { beatPlaces, type BeatPlace, type RunLine } from '@/core/timing';
 import { useDebouncedCourse } from '../../../state/debouncedCourse';
 import { DAY } from '../../../theme';
-import { useMeantWay } from '../../screen/useMeantWay';
-import { useLastLine } from '../../times/useRunLines';
+import { useMeantWay } from '../../open/useMeantWay';
+import { useLastLine } from '../../runs/useRunLines';
 import type { See } from './marks';
 
 /** Most beats that are drawn. */

@@ -5,9 +5,9 @@ import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLastRun } from '../../../state/lastRun';
 import { DAY } from '../../../theme';
-import { FRAME_SHAPES, insetFrame, playersEye } from '../playersEye';
-import { useTune } from '../../tune/tuneStore';
-import { useMeantWay } from '../../screen/useMeantWay';
+import { FRAME_SHAPES, insetFrame, playersEye } from '../../open/playersEye';
+import { useTune } from '../../open/tuneStore';
+import { useMeantWay } from '../../open/useMeantWay';
 
 /** What the course's camera would show at a part of the way: its frame, as it stands in the scene. */
 export function CameraFrame({ at }: { at: number }) {

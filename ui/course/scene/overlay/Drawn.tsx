@@ -2,9 +2,9 @@ import { Circle, G, Path, Rect } from 'react-native-svg';
 import { postsOf } from '@/core/edit';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay, useLayOf } from '../../lay/layStore';
-import { chosenPlatform, rimPointsOf } from '../../lay/tools/outlineTool';
-import { chosenWall } from '../../lay/tools/wallTool';
+import { useLay, useLayOf } from '../../open/layStore';
+import { chosenPlatform, rimPointsOf } from '../../tools/outlineTool';
+import { chosenWall } from '../../tools/wallTool';
 import { INK, MOSS, RUST, PAPER, Label, path, type See } from './marks';
 
 /** Lines, corners and areas that tools are drawing, and what they say of them. */

@@ -3,9 +3,9 @@ import { chosenOf } from '@/core/edit';
 import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLiveOrSnapshot, usePanelSnapshot } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../lay/layStore';
-import { handlesOf, type Handle } from '../../lay/tools/pieces';
-import { useTune } from '../../tune/tuneStore';
+import { useLayOf } from '../../open/layStore';
+import { handlesOf, type Handle } from '../../tools/pieces';
+import { useTune } from '../../open/tuneStore';
 import { MOSS, PAPER, UpAndDown } from './marks';
 
 const AXIS_NAMES = ['x', 'y', 'z'];

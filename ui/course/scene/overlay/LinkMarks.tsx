@@ -4,8 +4,8 @@ import type { Link } from '@/core/course';
 import { pieceBounds } from '@/core/pieces';
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
 import { DAY } from '../../../theme';
-import { useFirings } from '../../tune/motion/dry';
-import { useTune } from '../../tune/tuneStore';
+import { useFirings } from '../../open/preview/dry';
+import { useTune } from '../../open/tuneStore';
 import type { Pixel, See } from './marks';
 
 /** Links as thin curves from what gives the cue to what it is done to, with a dot at that end. */

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import { pixelOf, useView } from '../../../scene';
-import { useTune } from '../../tune/tuneStore';
+import { useTune } from '../../open/tuneStore';
 import { Axis, Pivot } from './Axes';
 import { Drawn } from './Drawn';
 import { EndMarks } from './EndMarks';

@@ -7,9 +7,9 @@ import { compilePath, pointOnPath } from '@/core/motion';
 import { turnOf } from '@/core/pieces';
 import { numberText } from '../../../parts';
 import { DAY } from '../../../theme';
-import { mayLift } from '../../lay/tools/knobs';
-import { betweenPlaces } from '../../lay/tools/pathTool';
-import { useTuneOf } from '../../tune/tuneStore';
+import { mayLift } from '../../tools/knobs';
+import { betweenPlaces } from '../../tools/pathTool';
+import { useTuneOf } from '../../open/tuneStore';
 import { LiftKnob, NumberKnob } from './knobs';
 import { path, type Pixel, type See } from './marks';
 

@@ -2,8 +2,8 @@ import { G, Path } from 'react-native-svg';
 import { posePlaces } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { DAY } from '../../../theme';
-import { mayLift } from '../../lay/tools/knobs';
-import { useTune } from '../../tune/tuneStore';
+import { mayLift } from '../../tools/knobs';
+import { useTune } from '../../open/tuneStore';
 import { LiftKnob, NumberKnob, TurnKnob } from './knobs';
 import { path, type See } from './marks';
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Circle } from 'react-native-svg';
-import { PULSE_MS, usePulse, type Pulse } from '../../screen/pulse';
+import { PULSE_MS, usePulse, type Pulse } from '../../open/pulse';
 import { MOSS, type See } from './marks';
 
 /** Radius a ring grows to, pixels. */

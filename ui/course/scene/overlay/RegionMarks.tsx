@@ -10,7 +10,7 @@ import {
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
 import { useDebouncedOf } from '../../../state/debouncedCourse';
 import { DAY } from '../../../theme';
-import { feltMark } from '../../lay/tools/pickTool';
+import { feltMark } from '../../tools/pickTool';
 import type { See } from './marks';
 
 const feltPieces = ({ pieces }: Course) => pieces.filter((piece) => feltMark(piece) !== null);

@@ -9,7 +9,7 @@ import { useCourse } from '../../../state/courseStore';
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
 import { useDebouncedCourse, useDebouncedOf } from '../../../state/debouncedCourse';
 import { DAY } from '../../../theme';
-import { useFindings } from '../../screen/useFindings';
+import { useFindings } from '../../open/useFindings';
 import { arrowsOf } from './arrows';
 import { BeatSigns } from './BeatSigns';
 import { path, type Pixel, type See } from './marks';

@@ -6,7 +6,7 @@ import type { Piece } from '@/core/course';
 import { pixelOf, useView } from '../../../scene';
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
 import { DAY } from '../../../theme';
-import { useTuneOf } from '../../tune/tuneStore';
+import { useTuneOf } from '../../open/tuneStore';
 import { CameraFrame } from './CameraFrame';
 import { LinkMarks } from './LinkMarks';
 import type { See } from './marks';

@@ -1,5 +1,5 @@
 import { Circle, G, Line, Path } from 'react-native-svg';
-import { useWays } from '../../way/wayStore';
+import { useWays } from '../../open/way/wayStore';
 import type { See } from './marks';
 
 const RUST = '#B4472E';

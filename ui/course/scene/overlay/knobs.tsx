@@ -1,6 +1,6 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
 import { DAY } from '../../../theme';
-import { KNOB_OUT } from '../../lay/tools/knobs';
+import { KNOB_OUT } from '../../tools/knobs';
 import { UpAndDown, type Pixel } from './marks';
 
 /** A point that is taken hold of by its number. */

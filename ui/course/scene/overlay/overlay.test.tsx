@@ -6,9 +6,9 @@ import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useDragState } from '../../../device/dragState';
-import { takeTool, useLay } from '../../lay/layStore';
-import { TOOLS } from '../../lay/tools';
-import { useTune } from '../../tune/tuneStore';
+import { takeTool, useLay } from '../../open/layStore';
+import { TOOLS } from '../../tools';
+import { useTune } from '../../open/tuneStore';
 import { Overlay } from './Overlay';
 import { TuneOverlay } from './TuneOverlay';
 

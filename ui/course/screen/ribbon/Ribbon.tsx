@@ -16,9 +16,9 @@ import {
 } from '../../../ribbon';
 import { useView } from '../../../scene';
 import { useColours } from '../../../theme';
-import { useTune } from '../../tune/tuneStore';
-import { useWays } from '../../way/wayStore';
-import { useMeantWay } from '../useMeantWay';
+import { useTune } from '../../open/tuneStore';
+import { useWays } from '../../open/way/wayStore';
+import { useMeantWay } from '../../open/useMeantWay';
 import { Tried } from './Tried';
 
 interface RibbonProps {

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Chip, Text } from '../../../parts';
 import { toggleBeside, useShownRuns } from '../../../state/shownRuns';
 import { SPACE } from '../../../theme';
-import type { KnownRuns } from '../useKnownRuns';
+import type { KnownRuns } from '../../runs/useKnownRuns';
 
 /** What the shown run is held against: the best, the proof, and whichever were picked from the list. */
 export function BesideChoice({ known }: { readonly known: KnownRuns }) {

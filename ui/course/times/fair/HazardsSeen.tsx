@@ -3,7 +3,7 @@ import type { Course } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import type { HazardSheet } from '@/core/timing';
 import { Text } from '../../../parts';
-import { nameIn } from '../nameIn';
+import { nameIn } from '../../runs/nameIn';
 import { FairRow } from './FairRow';
 import { byLeastSeen, comesTooSoon, passWords, sightWords } from './words';
 

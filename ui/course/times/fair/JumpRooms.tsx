@@ -5,7 +5,7 @@ import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Landing } from '@/core/timing';
 import { Button, Text } from '../../../parts';
 import { SPACE } from '../../../theme';
-import { nameIn } from '../nameIn';
+import { nameIn } from '../../runs/nameIn';
 import { FairRow } from './FairRow';
 import { byNarrowest, roomWords, windowWords } from './words';
 

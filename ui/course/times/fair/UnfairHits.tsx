@@ -7,7 +7,7 @@ import type { UnfairHit } from '@/core/timing';
 import { Button, showToast } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
-import { nameIn } from '../nameIn';
+import { nameIn } from '../../runs/nameIn';
 import { FairRow } from './FairRow';
 import { length, mendedWords, mendWords } from './words';
 

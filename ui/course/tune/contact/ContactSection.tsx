@@ -22,10 +22,10 @@ import { Button, Chip, Choices, NumberField, numberText, weightText, Text } from
 import { useEditing, usePanelSnapshot } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { AllowanceFigures } from '../figures/AllowanceFigures';
-import { Flow, Section } from '../figures/Section';
-import { useTune } from '../tuneStore';
-import { HURT_WORDS, ROLE_WORDS } from '../words';
-import { tryEdit } from '../../screen/tryEdit';
+import { Flow, Section } from '../../parts/Section';
+import { useTune } from '../../open/tuneStore';
+import { HURT_WORDS, ROLE_WORDS } from '../../open/pieceWords';
+import { tryEdit } from '../../open/tryEdit';
 import { SurfaceSection } from './SurfaceSection';
 
 /** What of the chosen pieces touches, what touching does, and how kindly. */

@@ -11,7 +11,7 @@ import type { Piece, ShapePart } from '@/core/course';
 import { View } from 'react-native';
 import { Button, Chip, Text } from '../../../parts';
 import { SPACE } from '../../../theme';
-import { Flow } from '../figures/Section';
+import { Flow } from '../../parts/Section';
 import type { DraftEvent, ShapeDraft } from './shapeDraft';
 
 interface PartsProps {

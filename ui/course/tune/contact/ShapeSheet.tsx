@@ -1,6 +1,6 @@
 import { Modal } from 'react-native';
 import { useCourse } from '../../../state/courseStore';
-import { useTune } from '../tuneStore';
+import { useTune } from '../../open/tuneStore';
 import { ShapeEditor } from './ShapeEditor';
 
 /** The editor of a collision shape, over the whole screen: as large as there is room for. */

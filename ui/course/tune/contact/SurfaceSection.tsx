@@ -3,7 +3,7 @@ import { setBehaviour } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { Choices, NumberField } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { Section } from '../figures/Section';
+import { Section } from '../../parts/Section';
 
 /** What a piece has where it is first given a surface of its own. */
 const LIVELY = 0.5;

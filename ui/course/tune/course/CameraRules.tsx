@@ -5,9 +5,9 @@ import { cameraOf, eyePlace } from '@/core/sight';
 import { Button, Chip, Choices, NumberField } from '../../../parts';
 import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
-import { Flow, Section } from '../figures/Section';
-import { useTune } from '../tuneStore';
-import { CAMERA_WORDS } from '../words';
+import { Flow, Section } from '../../parts/Section';
+import { useTune } from '../../open/tuneStore';
+import { CAMERA_WORDS } from '../../open/pieceWords';
 
 /** Where one looks from, to a tenth of a metre. */
 const standHere = (): [number, number, number] => {

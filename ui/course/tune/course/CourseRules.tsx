@@ -5,7 +5,7 @@ import { KINDNESS } from '@/core/pieces';
 import { Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { Section } from '../figures/Section';
+import { Section } from '../../parts/Section';
 import { Legs } from './Legs';
 import { TempoOptions } from './TempoOptions';
 import { Camera } from './CameraRules';

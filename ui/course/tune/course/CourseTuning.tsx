@@ -5,10 +5,10 @@ import { checkpointNumber, familyOf, legOf } from '@/core/pieces';
 import { Chip, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { PieceList } from '../../screen/PieceList';
+import { PieceList } from '../../parts/PieceList';
 import { CourseRules } from './CourseRules';
 import { AllLinks } from '../links';
-import { MOTION_WORDS, roleWords } from '../words';
+import { MOTION_WORDS, roleWords } from '../../open/pieceWords';
 
 const COURSE_TABS = { pieces: 'Pieces', links: 'Links', course: 'Course' } as const;
 type CourseTab = keyof typeof COURSE_TABS;

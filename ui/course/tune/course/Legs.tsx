@@ -7,7 +7,7 @@ import { useCourse } from '../../../state/courseStore';
 import { useEditing } from '../../../state/panelSnapshot';
 import { useCourseOnServer } from '../../../state/queries';
 import { useReplay } from '../../../state/useBest';
-import { Flow, Section } from '../figures/Section';
+import { Flow, Section } from '../../parts/Section';
 
 /** The legs of a course and their pars: typed, or proposed from the proof; one that it does not meet is told. */
 export function Legs() {

@@ -6,7 +6,7 @@ import { Button, Chip, NumberField, showToast, Text } from '../../../parts';
 import { keepRecording } from '../../../music/recording';
 import { useMusician } from '../../../music/useMusician';
 import { useEditing } from '../../../state/panelSnapshot';
-import { Flow, Section } from '../figures/Section';
+import { Flow, Section } from '../../parts/Section';
 import { tappedBeats, withTap } from './tapTempo';
 
 /** The tempo a course is built to, and what plays it. */

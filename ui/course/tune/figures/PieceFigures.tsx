@@ -19,10 +19,10 @@ import { familyOf, type Family, type SeveralParam } from '@/core/pieces';
 import { Button, Chip, Choices, Field, NumberField, PiecePicture, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
-import { buildCommands } from '../../commands/commands';
-import { useLay } from '../../lay/layStore';
-import { Flow } from './Section';
-import { MATERIAL_WORDS, roleWords } from '../words';
+import { buildCommands } from '../../open/chosenEdits';
+import { useLay } from '../../open/layStore';
+import { Flow } from '../../parts/Section';
+import { MATERIAL_WORDS, roleWords } from '../../open/pieceWords';
 
 interface ChosenProps {
   /** The chosen pieces, at least one; figures are of the first. */

@@ -2,7 +2,7 @@ import { changeLink, newCue } from '@/core/edit';
 import { CUE_TRAITS, CUES, type CueKind, type Link } from '@/core/course';
 import { Chip, Choices, NumberField } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useTune } from '../tuneStore';
+import { useTune } from '../../open/tuneStore';
 import { CUE_ROWS } from './cueRows';
 import { PiecesPicked, toggled } from './PiecesPicked';
 

@@ -10,10 +10,10 @@ import {
 } from '@/core/course';
 import { Button, Choices, Field, NumberField } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
-import { Section } from '../figures/Section';
+import { Section } from '../../parts/Section';
 import { Triple } from '../figures/Triple';
-import { useTune } from '../tuneStore';
-import { SOUND_WORDS } from '../words';
+import { useTune } from '../../open/tuneStore';
+import { SOUND_WORDS } from '../../open/pieceWords';
 import { EFFECT_ROWS } from './effectRows';
 import { PiecesPicked, toggled } from './PiecesPicked';
 

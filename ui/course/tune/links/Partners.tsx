@@ -5,9 +5,9 @@ import { glideTo } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { Section } from '../figures/Section';
-import { useTune } from '../tuneStore';
-import { pieceName } from '../words';
+import { Section } from '../../parts/Section';
+import { useTune } from '../../open/tuneStore';
+import { pieceName } from '../../open/pieceWords';
 
 /** What acts together with a portal, a switch or a gate, and a way to touch another. */
 export function Partners({ piece }: { piece: Piece }) {

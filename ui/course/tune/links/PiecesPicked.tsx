@@ -1,7 +1,7 @@
 import { Button, Chip, showToast } from '../../../parts';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
-import { Flow } from '../figures/Section';
-import { pieceName } from '../words';
+import { Flow } from '../../parts/Section';
+import { pieceName } from '../../open/pieceWords';
 
 /** A list of pieces with one put in, or taken out where it is in it; none where none is left. */
 export const toggled = (ids: readonly string[] | undefined, id: string): string[] | undefined => {

@@ -1,5 +1,5 @@
 import type { Link, Piece } from '@/core/course';
-import { pieceName } from '../words';
+import { pieceName } from '../../open/pieceWords';
 import { CUE_ROWS } from './cueRows';
 import { EFFECT_ROWS } from './effectRows';
 

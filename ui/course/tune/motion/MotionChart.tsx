@@ -10,8 +10,8 @@ import { Chip, Text } from '../../../parts';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { useColours } from '../../../theme';
 import { PhaseRows } from './PhaseRows';
-import { Flow, Section } from '../figures/Section';
-import { useTune } from '../tuneStore';
+import { Flow, Section } from '../../parts/Section';
+import { useTune } from '../../open/tuneStore';
 
 /** The corners of a box. */
 const boxCorners = ({ low, high }: ReturnType<typeof pieceBounds>): Vec3[] =>

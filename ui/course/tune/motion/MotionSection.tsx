@@ -18,11 +18,11 @@ import { MoverOpenings } from './MoverOpenings';
 import { PathOptions } from './PathOptions';
 import { PosesOptions } from './PosesOptions';
 import { Throwing } from './Throwing';
-import { Flow, Section } from '../figures/Section';
+import { Flow, Section } from '../../parts/Section';
 import { Triple } from '../figures/Triple';
-import { useTune } from '../tuneStore';
-import { MOTION_WORDS, pieceName } from '../words';
-import { tryEdit } from '../../screen/tryEdit';
+import { useTune } from '../../open/tuneStore';
+import { MOTION_WORDS, pieceName } from '../../open/pieceWords';
+import { tryEdit } from '../../open/tryEdit';
 
 interface Dial {
   readonly key: string;

@@ -7,11 +7,11 @@ import { OpeningBar, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE, TARGET } from '../../../theme';
-import { AskedSection } from '../../times/AskedSection';
-import { openingWords } from '../../times/Openings';
-import { useAskedJob } from '../../times/useAskedJob';
-import { useKnownRuns } from '../../times/useKnownRuns';
-import { pieceName } from '../words';
+import { AskedSection } from '../../parts/AskedSection';
+import { openingWords } from '../../parts/Openings';
+import { useAskedJob } from '../../parts/useAskedJob';
+import { useKnownRuns } from '../../runs/useKnownRuns';
+import { pieceName } from '../../open/pieceWords';
 import { type KnownOpening, openingNow } from './knownOpening';
 import { usePhaseDrag } from './usePhaseDrag';
 

@@ -11,9 +11,9 @@ import type { PathMotion, Piece } from '@/core/course';
 import { Button, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { Flow } from '../figures/Section';
+import { Flow } from '../../parts/Section';
 import { Triple } from '../figures/Triple';
-import { useTuneOf } from '../tuneStore';
+import { useTuneOf } from '../../open/tuneStore';
 import { PathPace, type ChangePath } from './PathPace';
 
 /** How far from the last a point is put that is added without touching the scene, m. */

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { PathMotion } from '@/core/course';
 import { legTimes, USUAL_SPEED } from '@/core/motion';
 import { Chip, Choices, NumberField } from '../../../parts';
-import { Flow } from '../figures/Section';
+import { Flow } from '../../parts/Section';
 
 /** Changes a path motion; `merge` makes what follows it one step. */
 export type ChangePath = (to: Partial<Record<keyof PathMotion, unknown>>, merge?: string) => void;

@@ -7,9 +7,9 @@ import { travelOf, type Travel } from '@/core/run';
 import { Button, Chip, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE, TARGET, useColours } from '../../../theme';
-import { Flow } from '../figures/Section';
-import { useTune, useTuneOf } from '../tuneStore';
-import { pieceName } from '../words';
+import { Flow } from '../../parts/Section';
+import { useTune, useTuneOf } from '../../open/tuneStore';
+import { pieceName } from '../../open/pieceWords';
 import { usePhaseDrag } from './usePhaseDrag';
 
 const WIDTH = 300;

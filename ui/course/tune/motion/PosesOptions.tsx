@@ -4,10 +4,10 @@ import type { Piece, PosesMotion } from '@/core/course';
 import { Button, Chip, Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
-import { Flow } from '../figures/Section';
-import { endPosing, showPose } from './showPose';
+import { Flow } from '../../parts/Section';
+import { endPosing, showPose } from '../../open/preview/showPose';
 import { Triple } from '../figures/Triple';
-import { useTuneOf } from '../tuneStore';
+import { useTuneOf } from '../../open/tuneStore';
 
 type OnePose = PosesMotion['poses'][number];
 

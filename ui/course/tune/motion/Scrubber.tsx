@@ -4,9 +4,9 @@ import { View } from 'react-native';
 import { IconButton, Slider, Text } from '../../../parts';
 import { useDebouncedCourse } from '../../../state/debouncedCourse';
 import { SPACE, useColours } from '../../../theme';
-import { useFirings } from './dry';
-import { scrubSeconds } from './scrub';
-import { useTuneOf } from '../tuneStore';
+import { useFirings } from '../../open/preview/dry';
+import { scrubSeconds } from '../../open/preview/scrub';
+import { useTuneOf } from '../../open/tuneStore';
 
 const SPEEDS = [0.25, 0.5, 1, 2];
 

@@ -4,8 +4,8 @@ import type { Piece } from '@/core/course';
 import { findFamily } from '@/core/pieces';
 import { Button, Chip, Choices, NumberField } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { Flow, Section } from '../figures/Section';
-import { useTune } from '../tuneStore';
+import { Flow, Section } from '../../parts/Section';
+import { useTune } from '../../open/tuneStore';
 
 type Thrower = NonNullable<Piece['thrower']>;
 

@@ -10,7 +10,7 @@ jest.mock('@expo/vector-icons/Feather', () => () => null);
 jest.mock('../../../state/afterFrame');
 jest.mock('../../../scene', () => ({ useView: () => null }));
 let mockRun: object | null = { run: {} };
-jest.mock('../../times/useKnownRuns', () => ({ useKnownRuns: () => ({ find: () => mockRun }) }));
+jest.mock('../../runs/useKnownRuns', () => ({ useKnownRuns: () => ({ find: () => mockRun }) }));
 const mockAsked: unknown[] = [];
 let mockFound: Opening[] = [];
 jest.mock('@/workers/timing', () => ({

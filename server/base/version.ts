@@ -1,0 +1,4 @@
+import { version } from '../../package.json';
+
+/** The version of this program. */
+export const VERSION: string = version;

@@ -1,0 +1,78 @@
+import { useEffect } from 'react';
+import type { BuildGrid } from '@/core/course';
+import { useCourse } from '../../state/courseStore';
+import { useLay } from './layStore';
+
+/** How long steps and switches rest before they are kept with the course, ms. */
+const REST = 600;
+
+const USUAL = {
+  steps: [0.5, 0.5, 0.5],
+  turnStep: 15,
+  gridOrigin: [0, 0, 0],
+  gridTurn: 0,
+  snapping: true,
+  ends: true,
+  corners: false,
+  surface: true,
+} as const;
+
+/** The steps and switches as they are now, as a course keeps them. */
+function gridNow(): BuildGrid {
+  const { steps, turnStep, gridOrigin, gridTurn, snapping, ends, corners, surface } =
+    useLay.getState();
+  return {
+    steps: [...steps],
+    turnStep,
+    ...(gridOrigin.some((v) => v !== 0) ? { origin: [...gridOrigin] } : {}),
+    ...(gridTurn === 0 ? {} : { turn: gridTurn }),
+    ...{ snapping, ends, corners, surface },
+  };
+}
+
+/** Has the steps and switches be those of the course, and keeps them with it as they change. */
+export function useGridKept(id: string): void {
+  useEffect(() => {
+    const { grid } = useCourse.getState().course;
+    useLay.getState().set({
+      ...USUAL,
+      ...(grid && {
+        steps: grid.steps,
+        turnStep: grid.turnStep,
+        gridOrigin: grid.origin ?? USUAL.gridOrigin,
+        gridTurn: grid.turn ?? 0,
+        snapping: grid.snapping ?? true,
+        ends: grid.ends ?? true,
+        corners: grid.corners ?? false,
+        surface: grid.surface ?? true,
+      }),
+    });
+    let resting: ReturnType<typeof setTimeout> | undefined;
+    const before = JSON.stringify(gridNow());
+    let kept = before;
+    const unheard = useLay.subscribe((now, then) => {
+      const same =
+        now.steps === then.steps &&
+        now.turnStep === then.turnStep &&
+        now.gridOrigin === then.gridOrigin &&
+        now.gridTurn === then.gridTurn &&
+        now.snapping === then.snapping &&
+        now.ends === then.ends &&
+        now.corners === then.corners &&
+        now.surface === then.surface;
+      if (same) return;
+      clearTimeout(resting);
+      resting = setTimeout(() => {
+        const grid = gridNow();
+        const told = JSON.stringify(grid);
+        if (told === kept || useCourse.getState().id !== id) return;
+        kept = told;
+        useCourse.getState().keep({ grid });
+      }, REST);
+    });
+    return () => {
+      clearTimeout(resting);
+      unheard();
+    };
+  }, [id]);
+}
