@@ -15,7 +15,7 @@ export const FAMILIES: readonly string[] = (
   'cairn lantern shell whelk pearl amber portal gate switch rock pebbles reeds grass pine ' +
   'wind-tree bush driftwood nets lamp hut kiln boat lugger buoy board pointer banner ' +
   'bunting creels anchor bench gull mound hoop touch wind boost drag slick tramp weight grow ' +
-  'tally sting pool hush lookout sound'
+  'tally sting pool hush lookout sound undertow eddy'
 ).split(' ');
 
 /**

@@ -26,15 +26,23 @@ export type Role =
 
 /** What a region does to a runner within it. Directions are the piece's own. */
 export type Field =
-  | { readonly kind: 'touch' | 'quiet' | 'hurt' | 'fall' }
+  | { readonly kind: 'touch' }
+  | { readonly kind: 'quiet' }
+  | { readonly kind: 'hurt' }
+  | { readonly kind: 'fall' }
   /** Change of speed along a direction, m/s²; with `top`, up to that speed, whatever is usual. */
   | { readonly kind: 'push'; readonly along: Vec3; readonly force: number; readonly top?: number }
   /** Part of the usual top speed, or of the usual hold on the ground. */
-  | { readonly kind: 'slow' | 'slip'; readonly part: number }
+  | { readonly kind: 'slow'; readonly part: number }
+  | { readonly kind: 'slip'; readonly part: number }
   /** Speed at which it throws off the ground, m/s. */
   | { readonly kind: 'bounce'; readonly speed: number }
   /** Times the usual weight, pulling along a direction. */
   | { readonly kind: 'gravity'; readonly along: Vec3; readonly part: number }
+  /** Change of speed towards a place, m/s²; away from it where it is less than 0. */
+  | { readonly kind: 'pull'; readonly towards: Vec3; readonly force: number }
+  /** Change of speed round an axis, m/s², the way a right-hand screw turns that goes along it. */
+  | { readonly kind: 'swirl'; readonly about: Vec3; readonly axis: Vec3; readonly force: number }
   | { readonly kind: 'size'; readonly part: number }
   /** Worth gathered each second. */
   | { readonly kind: 'points'; readonly rate: number }

@@ -1,4 +1,5 @@
 import { mapSwept, type Polyhedron, type Vec3 } from '../geometry';
+import { mirroredField } from './fields';
 import type { OwnMotion, PieceGeometry, Shape } from './family';
 
 const across = ([x, y, z]: Vec3): Vec3 => [x, y, -z];
@@ -23,7 +24,11 @@ const mirroredForm = (form: Shape['form']): Shape['form'] =>
 export function flipped(form: PieceGeometry): PieceGeometry {
   return {
     parts: form.parts.map((part) => ({ ...part, solid: mirrored(part.solid) })),
-    shapes: form.shapes.map((shape) => ({ ...shape, form: mirroredForm(shape.form) })),
+    shapes: form.shapes.map((shape) => ({
+      ...shape,
+      form: mirroredForm(shape.form),
+      ...mirroredField(shape),
+    })),
     sockets: form.sockets.map((socket) => ({
       ...socket,
       at: across(socket.at),

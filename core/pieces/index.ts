@@ -47,7 +47,17 @@ export {
 } from './geometry';
 export { flipped } from './flip';
 export { outlineFault, platformSolids, rimPoints, rims } from './outline';
-export { type FieldBeside, overlappingFields, type OverlappingField } from './overlapping';
+export { overlappingFields, type OverlappingField } from './overlapping';
+export {
+  FIELD_KINDS,
+  type FieldArrow,
+  fieldArrows,
+  type FieldBeside,
+  type FieldKind,
+  type FieldOf,
+  isForce,
+  placedField,
+} from './fields';
 export { type WallMeasures, type WallPanel, wallPanels, wallSolids } from './wallLine';
 export { arcEnd, BED } from './families/track';
 export { AMBIENT_WORDS, type Ambient } from './families/regions';

@@ -2,14 +2,9 @@ import type { Course, Piece } from '../course';
 import { boxesMeet } from '../geometry';
 import { contactShapes } from './contact';
 import type { Field, Shape } from './family';
+import { type FieldBeside, fieldBeside, isForce } from './fields';
 import { pieceBounds } from './geometry';
 import { formVolume } from './weight';
-
-/**
- * What another field does where it lies over one: it adds to it; it counts in its place, being the smaller weight or
- * the faster boost; or it gives way.
- */
-export type FieldBeside = 'adds' | 'counts' | 'gives way';
 
 /** A field that lies over another, and what becomes of both there. */
 export interface OverlappingField {
@@ -35,27 +30,17 @@ export function overlappingFields(course: Course, piece: Piece): readonly Overla
   });
 }
 
-type Acting = Extract<Field, { kind: 'push' | 'gravity' }>;
 interface FieldShape {
-  readonly field: Acting;
+  readonly field: Field;
   readonly form: Shape['form'];
 }
 
 function fieldShape(course: Course, piece: Piece): FieldShape | null {
   for (const { field, form } of contactShapes(course, piece)) {
-    if (field?.kind === 'push' || field?.kind === 'gravity') return { field, form };
+    if (field && isForce(field)) return { field, form };
   }
   return null;
 }
 
-function besideOf(own: FieldShape, { field, form }: FieldShape): FieldBeside | null {
-  if (own.field.kind === 'gravity') {
-    if (field.kind !== 'gravity') return null;
-    return formVolume(form) < formVolume(own.form) ? 'counts' : 'gives way';
-  }
-  if (field.kind === 'gravity' || (field.top === undefined) !== (own.field.top === undefined)) {
-    return null;
-  }
-  if (field.top === undefined || own.field.top === undefined) return 'adds';
-  return field.top > own.field.top ? 'counts' : 'gives way';
-}
+const besideOf = (own: FieldShape, other: FieldShape): FieldBeside | null =>
+  fieldBeside(own.field, other.field, formVolume(own.form), formVolume(other.form));

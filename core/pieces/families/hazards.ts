@@ -1,4 +1,5 @@
 import type { Family } from '../family';
+import { undertow, eddy } from './pulling';
 import { thorns, spikes, crusher, vent, lightBeam } from './striking';
 import { arm, roller, saw, barrel, whirl } from './turning';
 
@@ -14,4 +15,6 @@ export const HAZARDS: readonly Family[] = [
   lightBeam,
   barrel,
   whirl,
+  undertow,
+  eddy,
 ];

@@ -16,4 +16,4 @@ export {
 } from './cast';
 export { sensorHits } from './sense';
 export { beginningOf, overlapOf, reachOfNormal, teleport, respawn, standClear } from './teleport';
-export { addForce, beginForces } from './force';
+export { type Acted, applyField, beginForces, resetField } from './fields';

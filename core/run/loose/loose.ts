@@ -10,7 +10,8 @@ import {
   type World,
 } from '../world';
 import { FIELD_SIZE, FieldIndex, type LooseSimulation, type RunState, tideOf } from '../state';
-import { addForce, beginForces, isDisabled, signedDistance } from '../contact';
+import { isForce } from '../../pieces';
+import { type Acted, applyField, beginForces, isDisabled, signedDistance } from '../contact';
 import { physicsNow } from './physics';
 import { laidOut } from './laidOut';
 import { Rest } from './rest';
@@ -190,13 +191,17 @@ export class LooseBodies implements LooseSimulation {
       if (!body.isEnabled()) return;
       const centre = body.worldCom();
       const foot = { ...centre, y: centre.y - MIDDLE };
+      acted.x = centre.x;
+      acted.y = centre.y;
+      acted.z = centre.z;
       beginForces(world, s, felt);
       const usual = felt[FieldIndex.gravityY];
       let within = false;
       for (const c of regions) {
         if (isDisabled(world, s, c)) continue;
         if (signedDistance(world, s, middle(world), c, foot).distance >= 0) continue;
-        within = addForce(world, s, c, felt) || within;
+        applyField(world, s, c, acted);
+        within = true;
       }
       if (!within) return;
       const v = body.linvel();
@@ -274,6 +279,7 @@ const middle = ({ bodies }: World): Capsule => ({ index: bodies.length, radius: 
 
 /** What acts on the body in hand. */
 const felt = new Float64Array(FIELD_SIZE);
+const acted: Acted = { field: felt, x: 0, y: 0, z: 0 };
 
 const forcesByWorld = new WeakMap<World, readonly Collider[]>();
 
@@ -281,9 +287,7 @@ const forcesByWorld = new WeakMap<World, readonly Collider[]>();
 function forcesOf(world: World): readonly Collider[] {
   let known = forcesByWorld.get(world);
   if (!known) {
-    known = world.colliders.filter(
-      ({ field }) => field?.kind === 'push' || field?.kind === 'gravity',
-    );
+    known = world.colliders.filter(({ field }) => isForce(field));
     forcesByWorld.set(world, known);
   }
   return known;

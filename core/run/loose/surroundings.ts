@@ -1,3 +1,4 @@
+import { isForce } from '../../pieces';
 import { centreHeight, type Collider, DRIVE_SIZE, DT, type Mover, type World } from '../world';
 import type { RunState } from '../state';
 import { isDisabled } from '../contact';
@@ -78,9 +79,7 @@ const partsByWorld = new WeakMap<World, Parts>();
 function partsOf(world: World): Parts {
   let parts = partsByWorld.get(world);
   if (!parts) {
-    const acting = world.colliders.filter(
-      ({ role, field }) => role === 'solid' || field?.kind === 'push' || field?.kind === 'gravity',
-    );
+    const acting = world.colliders.filter(({ role, field }) => role === 'solid' || isForce(field));
     const movers = new Set<Mover>();
     for (const { mover } of acting) {
       for (let at = mover; at >= 0 && !world.movers[at].loose; at = world.movers[at].parent) {

@@ -7,8 +7,8 @@ import {
   type RunState,
   SKIN,
 } from '../state';
-import { standClear } from '../contact';
-import { resetField, startDrives } from '../rules';
+import { resetField, standClear } from '../contact';
+import { startDrives } from '../rules';
 
 const NEVER = -1_000_000;
 

@@ -1,7 +1,6 @@
 import { DRIVE_SIZE, type World } from '../world';
 import { cloneState, FIELD_SIZE, LINK_SIZE, type RunState } from '../state';
-import { overlapOf, standClear } from '../contact';
-import { resetField } from '../rules';
+import { overlapOf, resetField, standClear } from '../contact';
 import { initialState } from './begin';
 
 /** Why a run cannot go on from a state on a course that was changed since. */

@@ -1,4 +1,4 @@
-import { DT, type World } from '../world';
+import { centreHeight, DT, type World } from '../world';
 import {
   beginPath,
   type Emit,
@@ -12,7 +12,7 @@ import {
   eventEmitter,
   tideOf,
 } from '../state';
-import { signedDistance, sensorHits, respawn } from '../contact';
+import { applyField, resetField, respawn, sensorHits, signedDistance } from '../contact';
 import { LooseBodies } from '../loose';
 import {
   gravityOf,
@@ -27,14 +27,12 @@ import {
   actOnLinks,
   breakPiece,
   stepFollowers,
-  applyRegion,
   clearEvents,
   type TickEvents,
   hurtByCopy,
   hurtByPiece,
   onSensor,
   nothingHappened,
-  resetField,
   triggerCrumble,
   stepProjectiles,
   wakeMovers,
@@ -180,7 +178,8 @@ function sense(
     if (role === 'region') {
       const body = world.bodies[s.size];
       if (signedDistance(world, s, body, collider, s).distance >= 0) continue;
-      done = applyRegion(world, s, collider) ?? done;
+      const y = s.y + centreHeight(body);
+      done = applyField(world, s, collider, { field: s.field, x: s.x, y, z: s.z }) ?? done;
       continue;
     }
     const reached = s.checkpoint;

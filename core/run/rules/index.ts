@@ -3,7 +3,6 @@ export { missingPickups, watchRound } from './goal';
 export { missingCheckpoint } from './checkpoints';
 export { hurtByCopy, hurtByPiece } from './hurt';
 export { isPickupPresent, onSensor } from './sensors';
-export { applyRegion, resetField } from './field';
 export { triggerCrumble } from './gates';
 export { stepFollowers, startDrives, USUAL_RANGE, wakeMovers, wakeTouched } from './followers';
 export { copyPlace, copySpeed, stepProjectiles } from './emitters';

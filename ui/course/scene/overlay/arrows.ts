@@ -1,6 +1,14 @@
 import type { Course, Piece } from '@/core/course';
-import { add, cosDeg, middle, rotate, scale, sinDeg, type Vec3 } from '@/core/geometry';
-import { localGeometry, pieceBounds, toWorld, turnOf } from '@/core/pieces';
+import { add, cosDeg, middle, rotate, scale, sinDeg, sub, type Vec3 } from '@/core/geometry';
+import {
+  fieldArrows,
+  isForce,
+  localGeometry,
+  pieceBounds,
+  placedField,
+  toWorld,
+  turnOf,
+} from '@/core/pieces';
 
 /** A direction of a piece, shown from one place to another, m. */
 export interface DirectionArrow {
@@ -28,12 +36,11 @@ function ofPiece(piece: Piece): readonly DirectionArrow[] {
   const turn = turnOf(piece);
   const show = (from: Vec3, along: Vec3) =>
     arrows.push({ piece: piece.id, from, to: add(from, along) });
-  const pushed = localGeometry(piece).shapes.find(
-    ({ field }) => field?.kind === 'push' || field?.kind === 'gravity',
-  );
-  if (pushed?.field && 'along' in pushed.field) {
-    const along = rotate(turn, pushed.field.along);
-    show(add(centre, scale(along, -LONG / 2)), scale(along, LONG));
+  const { shapes } = localGeometry(piece);
+  const forced = shapes.find(({ field }) => isForce(field));
+  if (forced?.field) {
+    const field = placedField(forced.field, turn, toWorld(piece));
+    for (const [from, to] of fieldArrows(field, centre, LONG)) show(from, sub(to, from));
   }
   if (piece.oneWay) {
     // The side that stops: what comes against the arrow is let through.
