@@ -20,16 +20,7 @@ const node = {
   testEnvironment: 'node',
   sandboxInjectedGlobals,
   moduleNameMapper: alias,
-  transform: {
-    '\\.m?[jt]sx?$': [
-      'babel-jest',
-      {
-        presets: ['babel-preset-expo'],
-        // What is loaded only when needed is required by then.
-        plugins: ['@babel/plugin-transform-dynamic-import'],
-      },
-    ],
-  },
+  transform: { '\\.m?[jt]sx?$': '<rootDir>/scripts/jestTransform.cjs' },
   transformIgnorePatterns: [
     `/node_modules/(?!(${modules.join('|')}|fast-check|pure-rand|@dimforge|d3-.*|internmap)/)`,
   ],
@@ -42,7 +33,7 @@ module.exports = {
       ...node,
       displayName: 'server',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
-      globalSetup: '<rootDir>/server/testing/buildWorker.js',
+      globalSetup: '<rootDir>/server/testing/prepare.js',
     },
     {
       ...expoPreset,
@@ -56,7 +47,17 @@ module.exports = {
         '^@/workers/check$': '<rootDir>/ui/testing/check.ts',
         ...alias,
       },
-      transform: { ...expoPreset.transform, ...node.transform },
+      transform: {
+        ...expoPreset.transform,
+        '\\.m?[jt]sx?$': [
+          'babel-jest',
+          {
+            presets: ['babel-preset-expo'],
+            // What is loaded only when needed is required by then.
+            plugins: ['@babel/plugin-transform-dynamic-import'],
+          },
+        ],
+      },
       transformIgnorePatterns: expoPreset.transformIgnorePatterns.map((pattern) =>
         pattern.replace('(?!(', `(?!(@rneui|d3-[a-z]+|internmap|${modules.join('|')}|`),
       ),

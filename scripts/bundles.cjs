@@ -22,5 +22,6 @@ module.exports = {
   buildServer: () => bundle('server/main.ts', 'server'),
   buildWorker: () => bundle('server/threads/worker.ts', 'worker'),
   buildTend: () => bundle('server/tend.ts', 'tend'),
+  buildSeedFile: () => bundle('server/testing/seedFile.ts', 'seedFile'),
   buildCli: () => bundle('cli/main.ts', 'cli'),
 };

@@ -148,7 +148,13 @@ export const mirroredField = ({ field }: Shape): Pick<Shape, 'field'> =>
 export const fieldArrows = (field: Field, middle: Vec3, length: number): readonly FieldArrow[] =>
   rowOf(field).arrows(field, middle, length);
 
-/** What becomes of a field where another lies over it; null where they are nothing to each other. Rooms in m³. */
+/**
+ * What becomes of a field where another lies over it; null where they are nothing to each other.
+ * @param own the field
+ * @param other what lies over it
+ * @param ownRoom of the field's shape, m³
+ * @param otherRoom of the other's shape, m³
+ */
 export const fieldBeside = (
   own: Field,
   other: Field,

@@ -1,34 +1,10 @@
-import { bestOwnEnd, endsOf, fitTrack, joinTo, layPieces, type PieceInHand } from '@/core/edit';
+import { bestOwnEnd, endsOf, joinTo, layPieces, type PieceInHand } from '@/core/edit';
 import { emptyCourse, type Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import type { DemoCourse } from './demoCourse';
+import { SKETCH } from './saltPanRound';
+import round from './saltPanRound.json';
 import { shells } from './stones';
-
-/** The round as it was sketched: out along the pans, about the pan house and back, closed. */
-const SKETCH: readonly Vec3[] = (
-  [
-    [-26, 0],
-    [0, 0],
-    [26, 0],
-    [38, -3],
-    [44, -13],
-    [38, -23],
-    [26, -25],
-    [18, -32],
-    [20, -43],
-    [12, -52],
-    [-1, -50],
-    [-6, -40],
-    [-14, -32],
-    [-25, -36],
-    [-36, -44],
-    [-47, -38],
-    [-47, -26],
-    [-39, -18],
-    [-41, -8],
-    [-35, -1],
-  ] as const
-).map(([x, z], i): Vec3 => [x, i > 5 && i < 11 ? 1.6 : 0.4, z]);
 
 const withId = (piece: PieceInHand, id: string): Piece => ({ ...piece, id });
 
@@ -70,7 +46,7 @@ function fork(from: PieceInHand): PieceInHand[] {
 
 /** The fitted round with its longest straight stretch made a fork of two ways. */
 function track(): PieceInHand[] {
-  const { pieces } = fitTrack({ points: SKETCH, closed: true, width: 3, tolerance: 0.8 });
+  const pieces = round as unknown as PieceInHand[];
   // A fit begins in the middle of the straightest stretch: its straights are the first and the last.
   const isStraight = (piece: PieceInHand) => piece.family === 'straight' && !piece.params?.rise;
   let head = 0;

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { DestinationStream } from 'pino';
@@ -9,12 +9,16 @@ import { serve, type Running } from '../serve';
 // Digests of passphrases take their time, and several servers may be started side by side.
 jest.setTimeout(60_000);
 
+/** The database with the demo in it that `prepare.js` made. */
+const SEEDED = path.join(__dirname, '..', '..', 'dist', 'seeded');
+
 /** A server in this process, on a database file of its own. */
 export async function testServer(
   change: Partial<Config> = {},
   log?: DestinationStream,
 ): Promise<{ running: Running; config: Config; remove: () => Promise<void> }> {
   const dataDir = mkdtempSync(path.join(tmpdir(), 'stonehop-server-'));
+  cpSync(SEEDED, dataDir, { recursive: true });
   const config: Config = {
     ...configFromEnvironment(process.env, path.join(__dirname, '..', '..')),
     port: 0,

@@ -3,7 +3,14 @@ import { layPieces, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course } from '../../course';
 import { Trial } from '../testing';
 import { loadPhysics, type Input } from '..';
-import * as stills from './still';
+import { staysStill } from './still';
+
+jest.mock('./still', () => {
+  const actual = jest.requireActual<typeof import('./still')>('./still');
+  return { ...actual, staysStill: jest.fn(actual.staysStill) };
+});
+const asked = jest.mocked(staysStill);
+const { staysStill: actual } = jest.requireActual<typeof import('./still')>('./still');
 
 const yard = (...pieces: PieceInHand[]): Course =>
   layPieces(emptyCourse('Yard', 'free'), [
@@ -42,11 +49,11 @@ test('not to step what lies still changes nothing of it, whatever the runner doe
       );
       const course = yard(mover);
       const skipped = placesOf(course, inputs);
-      const always = jest.spyOn(stills, 'staysStill').mockReturnValue(false);
+      asked.mockReturnValue(false);
       try {
         expect(placesOf(course, inputs)).toEqual(skipped);
       } finally {
-        always.mockRestore();
+        asked.mockReset().mockImplementation(actual);
       }
     }),
     { numRuns: 8 },
@@ -54,7 +61,6 @@ test('not to step what lies still changes nothing of it, whatever the runner doe
 });
 
 test('it is stepped as long as something falls, moves by, or the runner is near', () => {
-  const asked = jest.spyOn(stills, 'staysStill');
   const skipped = (course: Course, ticks: number, near = false) => {
     asked.mockClear();
     const trial = new Trial(course);
@@ -66,5 +72,4 @@ test('it is stepped as long as something falls, moves by, or the runner is near'
   expect(skipped(yard(mover), 300)).toBeGreaterThan(150);
   expect(skipped(yard({ ...mover, at: [6, 1.1, 9] }), 300)).toBe(0);
   expect(skipped(yard(), 300, true)).toBe(0);
-  asked.mockRestore();
 });
