@@ -259,6 +259,7 @@ module.exports = defineConfig([
         require: 'readonly',
         module: 'writable',
         __dirname: 'readonly',
+        __filename: 'readonly',
         process: 'readonly',
         console: 'readonly',
       },

@@ -1,5 +1,6 @@
 import { ballAt } from './ball.testing';
 import fc from 'fast-check';
+import { cases } from '../deep.testing';
 import { box, mapVec3, mergedFaces, type Polyhedron, sub, type Vec3 } from '../geometry';
 import { clearance, inflateHull, newClearance, newTouch, sweep } from '.';
 import { anyPrism, cutUp, inTriangles } from './cuts.testing';
@@ -46,9 +47,9 @@ test('a solid told in triangles, or with its faces cut at random, is met as the 
       }
       return true;
     }),
-    { numRuns: 5000, seed: 12, endOnFailure: true },
+    { numRuns: cases(5000), seed: 12, endOnFailure: true },
   );
-  expect(hits).toBeGreaterThan(1000);
+  expect(hits).toBeGreaterThan(cases(1000));
 });
 
 test('faces all but in one plane, too far off to be made one, leave no hole between them', () => {
@@ -74,7 +75,7 @@ test('faces all but in one plane, too far off to be made one, leave no hole betw
         expect(3 - 3 * touch.t).toBeCloseTo(1 + half + 0.2, 5);
       },
     ),
-    { numRuns: 2000, seed: 3 },
+    { numRuns: cases(2000), seed: 3 },
   );
 });
 
@@ -90,7 +91,7 @@ test('merging finds the faces that were cut, and leaves whole ones as they are',
         expect(mergedFaces(cutUp(solid, parts))).toHaveLength(solid.faces.length);
       },
     ),
-    { numRuns: 500, seed: 5 },
+    { numRuns: cases(500), seed: 5 },
   );
   // A sliver along an edge has no area and no normal of its own; it goes with either face beside it.
   const [bottom, , ...sides] = cube.faces;

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../deep.testing';
 import {
   cosDeg,
   cubicAt,
@@ -125,7 +126,7 @@ test('the distance to a stretch is that to its nearest place', () => {
       }
       expect(distance).toBeLessThan(true_ + 1e-3);
     }),
-    { numRuns: 200, seed: 7 },
+    { numRuns: cases(200), seed: 7 },
   );
 });
 
@@ -163,7 +164,7 @@ test('a ball that is swept stops where it touches, never later, and is never wit
         for (let i = 0; i <= 50; i++) expect(gapAt((out.t * i) / 50)).toBeGreaterThan(-1e-6);
       },
     ),
-    { numRuns: 1500, seed: 11 },
+    { numRuns: cases(1500), seed: 11 },
   );
-  expect(touched).toBeGreaterThan(200);
+  expect(touched).toBeGreaterThan(cases(200));
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../deep.testing';
 import { kilnYard } from '@/demo/courses/kilnYard';
 import { lowTideSteps } from '@/demo/courses/lowTideSteps';
 import { netLoftLinks } from '@/demo/courses/netLoftLinks';
@@ -96,7 +97,7 @@ test('a damaged document is refused in words, or is a course that can be checked
         expect([state.x, state.y, state.z].every(Number.isFinite)).toBe(true);
       },
     ),
-    { numRuns: 80, seed: 2 },
+    { numRuns: cases(80), seed: 2 },
   );
-  expect(opened).toBeGreaterThan(12);
+  expect(opened).toBeGreaterThan(cases(12));
 }, 120_000);

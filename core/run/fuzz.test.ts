@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../deep.testing';
 import { layPieces, type PieceInHand } from '../edit';
 import { emptyCourse } from '../course';
 import { anyRun, pressedRun, runAny } from './fuzz.testing';
@@ -7,14 +8,14 @@ import { anyRun, pressedRun, runAny } from './fuzz.testing';
 test('whatever is set in a course, its run stays in numbers and within bounds', () => {
   fc.assert(
     fc.property(anyRun, (any) => runAny(any, 900)),
-    { numRuns: 120, seed: 77, endOnFailure: true },
+    { numRuns: cases(120), seed: 77, endOnFailure: true },
   );
 });
 
 test('a runner held against corners, edges and movers is never thrown to a goal it was not at', () => {
   fc.assert(
     fc.property(pressedRun, (any) => runAny(any, 720)),
-    { numRuns: 150, seed: 5, endOnFailure: true },
+    { numRuns: cases(150), seed: 5, endOnFailure: true },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../deep.testing';
 import { mapPoints, type Vec3 } from '../geometry';
 import { applyPose } from '../motion';
 import { buildWorld, initialState } from '.';
@@ -37,6 +38,6 @@ test('whatever moves stays within the box it is looked for in, at any moment', (
         }
       }
     }),
-    { numRuns: 150, seed: 5 },
+    { numRuns: cases(150), seed: 5 },
   );
 });

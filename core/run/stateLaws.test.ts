@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../deep.testing';
 import type { Course } from '../course';
 import { movePieces } from '../edit';
 import { sweep, newTouch, inflateHull, clearance, newClearance } from '../collision';
@@ -70,9 +71,9 @@ test('a copied state goes on bit for bit, with loose pieces, copies and links un
       if (world.links.length > 0) linked++;
       expect(told(other)).toBe(told(one));
     }),
-    { numRuns: 60, seed: 11, endOnFailure: true },
+    { numRuns: cases(60), seed: 11, endOnFailure: true },
   );
-  expect(Math.min(loose, thrown, linked)).toBeGreaterThan(8);
+  expect(Math.min(loose, thrown, linked)).toBeGreaterThan(cases(8));
 });
 
 test('two runs by turns on one world are the same as each alone', () => {
@@ -93,7 +94,7 @@ test('two runs by turns on one world are the same as each alone', () => {
       }
       expect([told(a), told(b)]).toEqual(alone);
     }),
-    { numRuns: 40, seed: 12, endOnFailure: true },
+    { numRuns: cases(40), seed: 12, endOnFailure: true },
   );
 });
 
@@ -130,7 +131,7 @@ test('after no tick does a runner that came clear of everything stand in a solid
         if (clear && world.lane === null) expect(deep).toBeLessThan(CRUSH + 1e-6);
       }
     }),
-    { numRuns: 120, seed: 13, endOnFailure: true },
+    { numRuns: cases(120), seed: 13, endOnFailure: true },
   );
 });
 
@@ -156,7 +157,7 @@ test('a course laid elsewhere is run as it was, elsewhere', () => {
         before = off;
       }
     }),
-    { numRuns: 80, seed: 14, endOnFailure: true },
+    { numRuns: cases(80), seed: 14, endOnFailure: true },
   );
 });
 
@@ -196,7 +197,7 @@ test('a sweep never passes what dense sampling meets', () => {
         }
       },
     ),
-    { numRuns: 3000, seed: 16, endOnFailure: true },
+    { numRuns: cases(3000), seed: 16, endOnFailure: true },
   );
-  expect(met).toBeGreaterThan(300);
+  expect(met).toBeGreaterThan(cases(300));
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../../deep.testing';
 import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course } from '../../course';
 import { anyRun } from '../../run/fuzz.testing';
@@ -183,7 +184,7 @@ test('whatever stands in a course, checking it throws nothing, and fixes add no 
         expect(errors(after).filter((error) => !before.has(error))).toEqual([]);
       }
     }),
-    { numRuns: 60, seed: 41, endOnFailure: true },
+    { numRuns: cases(60), seed: 41, endOnFailure: true },
   );
-  expect(mended).toBeGreaterThan(20);
+  expect(mended).toBeGreaterThan(cases(20));
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../../deep.testing';
 import {
   emptyCourse,
   modelId,
@@ -263,8 +264,8 @@ test('the mirrored course run with mirrored input is the mirrored run', () => {
         return true;
       },
     ),
-    { numRuns: 150, seed: 8 },
+    { numRuns: cases(150), seed: 8 },
   );
   // Most of it is the same to the last bits.
-  expect(exact).toBeGreaterThan(150 * 120);
+  expect(exact).toBeGreaterThan(cases(150) * 120);
 });

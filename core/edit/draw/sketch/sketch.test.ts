@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../../../deep.testing';
 import { emptyCourse, type Course } from '../../../course';
 import { distance, type Vec3 } from '../../../geometry';
 import {
@@ -48,7 +49,7 @@ test('places along a way are as far apart as asked, and both its ends are kept',
         expect(wayLengthOf(even)).toBeLessThanOrEqual(wayLengthOf(way) + 1e-9);
       },
     ),
-    { numRuns: 80, seed: 21 },
+    { numRuns: cases(80), seed: 21 },
   );
 });
 
