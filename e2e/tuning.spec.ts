@@ -31,7 +31,7 @@ test('a pose is taken by dragging it in the scene, and lifted', async ({ openMad
   await tune(page, 'Lantern', 'Motion');
   await page.getByRole('tab', { name: 'Poses', exact: true }).tap();
   await page.getByTestId('take-pose').tap();
-  const off = (axis: string) => page.getByRole('textbox', { name: `Off its place ${axis}` });
+  const off = (axis: string) => page.getByRole('textbox', { name: `Offset ${axis}` });
   const [x, z] = [Number(await off('x').inputValue()), Number(await off('z').inputValue())];
   const y = Number(await off('y').inputValue());
   // The lantern stands at 2.5 m; its pose beside it is dragged two metres nearer.

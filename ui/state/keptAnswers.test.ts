@@ -1,5 +1,6 @@
+import { QueryClient } from '@tanstack/react-query';
 import { ApiError } from './api';
-import { forgetAnswers, keepAnswer, orKept } from './keptAnswers';
+import { forgetAnswers, keepAnswer, keptQuery, orKept } from './keptAnswers';
 
 const mockKept = new Map<string, unknown>();
 jest.mock('idb-keyval', () => ({
@@ -63,6 +64,48 @@ describe('an answer that does not come', () => {
     come(['new']);
     await jest.advanceTimersByTimeAsync(0);
     expect(mockKept.get('courses')).toEqual(['new']);
+  });
+
+  describe('in a query', () => {
+    const client = new QueryClient({
+      defaultOptions: { queries: { gcTime: Infinity, retry: false } },
+    });
+    afterEach(() => client.clear());
+    /** Asks, and answers when it is told to. */
+    const asked = async (key: string) => {
+      await keepAnswer(key, { list: ['old'] });
+      let come: (told: { list: string[] }) => void = () => {};
+      const ask = () => new Promise<{ list: string[] }>((resolve) => (come = resolve));
+      const queryKey = [key];
+      const given = client.fetchQuery({ queryKey, queryFn: keptQuery(key, ask, (a) => a.list) });
+      await jest.advanceTimersByTimeAsync(4100);
+      expect(await given).toEqual(['old']);
+      return {
+        shown: () => client.getQueryData(queryKey),
+        set: (list: string[]) => client.setQueryData(queryKey, list),
+        answer: async (list: string[]) => {
+          come({ list });
+          await jest.advanceTimersByTimeAsync(0);
+        },
+      };
+    };
+
+    test('it is shown when it comes', async () => {
+      const { shown, answer } = await asked('late');
+      await answer(['new']);
+      expect(shown()).toEqual(['new']);
+    });
+
+    test('it is not shown where something newer has come meanwhile, or somebody else works here', async () => {
+      const { shown, set, answer } = await asked('overtaken');
+      set(['newest']);
+      await answer(['new']);
+      expect(shown()).toEqual(['newest']);
+      const other = await asked('of another');
+      await forgetAnswers();
+      await other.answer(['theirs']);
+      expect(other.shown()).toEqual(['old']);
+    });
   });
 
   test('is waited for where there is nothing', async () => {

@@ -1,3 +1,4 @@
+import type { QueryFunctionContext } from '@tanstack/react-query';
 import { clear, createStore, get, set } from 'idb-keyval';
 import { ApiError } from './api';
 
@@ -37,14 +38,24 @@ export async function forgetAnswers(): Promise<void> {
  * What the server answers, or what it answered last where it is not reached or takes too long.
  * @param key the question, by which its answer is kept
  * @param ask asks the server
+ * @param onLate is given the server's answer where it comes after the kept one was returned
  * @throws ApiError of the server, and where it is not reached and nothing is kept
  */
-export async function orKept<T>(key: string, ask: () => Promise<T>): Promise<T> {
+export async function orKept<T>(
+  key: string,
+  ask: () => Promise<T>,
+  onLate?: (answer: T) => void,
+): Promise<T> {
   const asker = who;
+  let isAnswered = false;
   const answer = ask();
   // Whenever it comes it is the newest there is; whether it failed is looked at below.
   answer.then(
-    (told) => void (asker === who && keepAnswer(key, told)),
+    (told) => {
+      if (asker !== who) return;
+      void keepAnswer(key, told);
+      if (isAnswered) onLate?.(told);
+    },
     () => {},
   );
   const kept = () => quietly(() => get<T>(key, answers()));
@@ -53,7 +64,10 @@ export async function orKept<T>(key: string, ask: () => Promise<T>): Promise<T> 
     timer = setTimeout(() => void kept().then(resolve), PATIENCE);
   });
   try {
-    return (await Promise.race([answer, late])) ?? (await answer);
+    const first = await Promise.race([answer, late]);
+    if (first === undefined) return await answer;
+    isAnswered = true;
+    return first;
   } catch (error) {
     const known = isOutOfReach(error) ? await kept() : undefined;
     if (known === undefined) throw error;
@@ -66,3 +80,26 @@ export async function orKept<T>(key: string, ask: () => Promise<T>): Promise<T> 
 /** Whether an error says no more than that the server was not reached. */
 export const isOutOfReach = (error: unknown): boolean =>
   error instanceof ApiError && error.status === 0;
+
+/**
+ * The function of a query that shows what was kept until the server's answer comes, however late that is.
+ * @param key the question, by which its answer is kept
+ * @param ask asks the server
+ * @param show makes of an answer what the query gives
+ */
+export const keptQuery =
+  <T, Shown = T>(
+    key: string,
+    ask: () => Promise<T>,
+    show: (answer: T) => Shown | Promise<Shown> = (answer) => answer as unknown as Shown,
+  ) =>
+  async ({ client, queryKey }: QueryFunctionContext): Promise<Shown> => {
+    const updates = () => client.getQueryState(queryKey)?.dataUpdateCount ?? 0;
+    const before = updates();
+    const onLate = async (answer: T): Promise<void> => {
+      const shown = await show(answer);
+      // Only in the place of what was kept: whatever came since is newer.
+      if (updates() === before + 1) client.setQueryData(queryKey, shown);
+    };
+    return show(await orKept(key, ask, (answer) => void onLate(answer)));
+  };

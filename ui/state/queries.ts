@@ -2,17 +2,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useIsFocused } from 'expo-router';
 import type { Course } from '@/core/course';
 import { api } from './api';
-import { courseKey, orKept } from './keptAnswers';
+import { courseKey, keptQuery, orKept } from './keptAnswers';
 import { createCourse, withUnsent, type CourseInList } from './unsent';
 
 /** Who is making. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => orKept('me', api.me) });
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: keptQuery('me', api.me) });
 
 /** The maker's own courses, the last changed first, as the server has them and as they are here. */
 export const useCourses = () =>
   useQuery({
     queryKey: ['courses'],
-    queryFn: async () => withUnsent((await orKept('courses', api.courses)).courses),
+    queryFn: keptQuery('courses', api.courses, ({ courses }) => withUnsent(courses)),
     // Beneath another screen it need not hear of every save.
     subscribed: useIsFocused(),
   });
@@ -21,7 +21,7 @@ export const useCourses = () =>
 export const useCourseOnServer = (id: string) =>
   useQuery({
     queryKey: ['course', id],
-    queryFn: () => orKept(courseKey(id), () => api.course(id)),
+    queryFn: keptQuery(courseKey(id), () => api.course(id)),
     retry: 1,
     // Courses are not changed in place: there is nothing to share that finding it would be worth.
     structuralSharing: false,
@@ -35,8 +35,9 @@ export const documentOf = async ({ id, here }: CourseInList): Promise<Course> =>
 export const usePublished = (slug: string, edition?: number) =>
   useQuery({
     queryKey: edition === undefined ? ['published', slug] : ['published', slug, edition],
-    queryFn: () =>
-      orKept(`published ${slug} ${edition ?? ''}`.trim(), () => api.published(slug, edition)),
+    queryFn: keptQuery(`published ${slug} ${edition ?? ''}`.trim(), () =>
+      api.published(slug, edition),
+    ),
     retry: 1,
   });
 
@@ -44,7 +45,7 @@ export const usePublished = (slug: string, edition?: number) =>
 export const useSeries = (id: string | undefined) =>
   useQuery({
     queryKey: ['series', id],
-    queryFn: () => orKept(`series ${id}`, () => api.series(id!)),
+    queryFn: keptQuery(`series ${id}`, () => api.series(id!)),
     enabled: id !== undefined,
     retry: 1,
   });
@@ -53,14 +54,14 @@ export const useSeries = (id: string | undefined) =>
 export const useAllSeries = () =>
   useQuery({
     queryKey: ['series'],
-    queryFn: async () => (await orKept('series', api.allSeries)).series,
+    queryFn: keptQuery('series', api.allSeries, ({ series }) => series),
   });
 
 /** The demo courses. */
 export const useDemos = () =>
   useQuery({
     queryKey: ['demos'],
-    queryFn: async () => (await orKept('demos', api.demos)).demos,
+    queryFn: keptQuery('demos', api.demos, ({ demos }) => demos),
     staleTime: Infinity,
   });
 
@@ -78,7 +79,7 @@ export function useCreateCourse() {
 
 /** The maker's kit: assemblies kept to be laid again. */
 export const useKits = () =>
-  useQuery({ queryKey: ['kits'], queryFn: async () => (await orKept('kits', api.kits)).kits });
+  useQuery({ queryKey: ['kits'], queryFn: keptQuery('kits', api.kits, ({ kits }) => kits) });
 
 /** What was deleted and may come back. */
 export const useBin = (open: boolean) =>

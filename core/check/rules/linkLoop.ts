@@ -38,9 +38,9 @@ const loops: Check<'link-loop'> = (course) => {
     {
       rule: 'link-loop',
       weight: 'error',
-      message: `Links bring each other about without end: ${[...new Set(told)].join(', ')}${more}.`,
+      message: `These links set each other off in a loop: ${[...new Set(told)].join(', ')}${more}.`,
       piece: all[first].cue.pieces?.[0],
-      fix: { label: 'Take one of them away', edit: { do: 'unlink', id: all[first].id } },
+      fix: { label: 'Remove one of them', edit: { do: 'unlink', id: all[first].id } },
     },
   ];
 };

@@ -12,7 +12,7 @@ const paths: Check<'path'> = (course) =>
     if (length < 0.01) {
       return [
         pieceFinding(piece, 'path', 'error', 'Its path has no length: move a point of it away.', {
-          label: 'Take the motion away',
+          label: 'Remove motion',
           edit: { do: 'untune', id: piece.id, key: 'motion' },
         }),
       ];

@@ -5,7 +5,7 @@ import { oneOf } from '../parts';
 
 export const phase: NumberParam = {
   key: 'phase',
-  label: 'Starts at part',
+  label: 'Start offset',
   kind: 'number',
   unit: '',
   min: 0,

@@ -218,7 +218,7 @@ test('what is strewn is chosen among the scenery; an area needs no width', () =>
   fireEvent.press(screen.getByTestId('family-pine'));
   expect(useLay.getState().scattering.families).toEqual([...before, 'pine']);
   fireEvent.press(screen.getByTestId('family-pine'));
-  press('To 10 m² more');
+  press('Pieces per 10 m² more');
   expect(useLay.getState().scattering).toMatchObject({ families: before, density: 5 });
   fireEvent.press(screen.getByTestId('scatter-stroke'));
 });

@@ -113,7 +113,7 @@ test('a piece becomes a checkpoint with a number of its own, a goal, a region, a
   press('Checkpoint');
   expect(piece()).toMatchObject({ role: 'checkpoint', mark: { number: 1 } });
   type('mark-number', '4');
-  press('A return has all as it was here');
+  press('Respawning here puts all back as it was');
   expect(piece().mark).toEqual({ number: 4, resets: true });
   press('Goal');
   expect(piece()).toMatchObject({ role: 'goal' });
@@ -212,7 +212,9 @@ test('contact: roles, hurts, one-way faces, breaking and allowances', () => {
   press('For every crate');
   expect(piece().allowance).toBeUndefined();
   expect(state().course.allowances).toEqual({ families: { crate: { by: 'cm', value: -6 } } });
-  expect(screen.getByTestId('shape-difference')).toHaveTextContent(/Differs from the picture/);
+  expect(screen.getByTestId('shape-difference')).toHaveTextContent(
+    /from the picture; their areas differ/,
+  );
   // What one piece has is its own matter: that of its family stays.
   const family = { families: { crate: { by: 'cm', value: -6 } } };
   press('Its own');

@@ -15,7 +15,7 @@ const WAYS = [
 ] as const;
 
 const FIGURES = [
-  { key: 'density', label: 'To 10 m²', step: 1, min: 1, max: 30 },
+  { key: 'density', label: 'Pieces per 10 m²', step: 1, min: 1, max: 30 },
   { key: 'sizeSpread', label: 'Sizes ±', step: 0.05, min: 0, max: 0.9 },
   { key: 'turnSpread', label: 'Turns ±', unit: '°', step: 15, min: 0, max: 180 },
   { key: 'lean', label: 'Lean', unit: '°', step: 2, min: 0, max: 45 },

@@ -49,7 +49,7 @@ export function SkyOptions() {
         testID="sky-hour"
       />
       <Stepper
-        label="Sight"
+        label="Visibility"
         value={sky.sight ?? USUAL_SIGHT}
         unit="m"
         step={30}
@@ -126,7 +126,7 @@ function Heard() {
       ))}
       <ToolButton
         icon={muted ? 'volume-x' : 'volume-1'}
-        label={muted ? 'Muted' : 'Heard'}
+        label={muted ? 'Sound off' : 'Sound on'}
         on={muted}
         onPress={() => set({ muted: !muted })}
       />

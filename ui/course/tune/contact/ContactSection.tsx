@@ -77,7 +77,7 @@ export function ContactSection({ piece }: { piece: Piece }) {
       <Flow>
         <Chip
           role="checkbox"
-          label="Not there until a link shows it"
+          label="Hidden at start"
           on={piece.absent === true}
           onPress={() =>
             edit((now) => setBehaviour(now, choice, 'absent', piece.absent ? undefined : true))
@@ -308,7 +308,7 @@ function Shape({ piece }: { piece: Piece }) {
     <Section title="Collision shape">
       <Text tint="slate" testID="shape-difference">
         {apart
-          ? `${own} Differs from the picture by ${Math.round(apart.area * 100)} % of its area, ${Math.round(apart.distance * 100)} cm at most.`
+          ? `${own} At most ${Math.round(apart.distance * 100)} cm from the picture; their areas differ by ${Math.round(apart.area * 100)} %.`
           : 'Nothing of it touches.'}
       </Text>
       <Button
@@ -382,7 +382,7 @@ function Marking({ piece }: { piece: Piece }) {
       {checkpoint && (
         <Chip
           role="checkbox"
-          label="A return has all as it was here"
+          label="Respawning here puts all back as it was"
           on={mark.resets === true}
           onPress={() => {
             const { resets, ...rest } = mark;

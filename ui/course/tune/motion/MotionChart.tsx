@@ -85,7 +85,7 @@ export function MotionChart({ piece }: { piece: Piece }) {
         <Line x1={now} x2={now} y1={0} y2={HEIGHT} stroke={colours.moss} strokeWidth={2} />
       </Svg>
       <Text as="small" tint="slate">
-        {`${period.toFixed(1)} s. Height, firm: ${tenth(low)} to ${tenth(high)} m. Speed, dashed: up to ${fastest.toFixed(1)} m/s.`}
+        {`${period.toFixed(1)} s. Height (solid line): ${tenth(low)} to ${tenth(high)} m. Speed (dashed line): up to ${fastest.toFixed(1)} m/s.`}
       </Text>
       <Flow>
         <Chip

@@ -32,7 +32,7 @@ interface Dial {
   readonly usual?: number;
 }
 const PERIOD: Dial = { key: 'period', label: 'Period', unit: 's', step: 0.1 };
-const PHASE: Dial = { key: 'phase', label: 'Starts at part', unit: '', step: 0.05, usual: 0 };
+const PHASE: Dial = { key: 'phase', label: 'Start offset', unit: '', step: 0.05, usual: 0 };
 const DIALS: Partial<Record<MotionKind, readonly Dial[]>> = {
   swing: [{ key: 'angle', label: 'To each side', unit: '°', step: 5 }, PERIOD, PHASE],
   spin: [PERIOD, PHASE],

@@ -72,7 +72,7 @@ export function PathPace({ motion, point, change }: PaceProps) {
           }
         />
         <NumberField
-          label="Starts at part"
+          label="Start offset"
           unit=""
           step={0.05}
           value={motion.phase ?? 0}

@@ -132,7 +132,7 @@ function PoseFigures({ pose, at, onChange }: FiguresProps) {
     onChange({ [key]: value }, `pose ${at} ${key}`);
   return (
     <>
-      <Triple label="Off its place" unit="m" value={pose.at} onChange={set('at')} />
+      <Triple label="Offset" unit="m" value={pose.at} onChange={set('at')} />
       <Triple label="Turned" unit="°" value={pose.turn ?? [0, 0, 0]} onChange={set('turn')} />
       <View>
         <NumberField
