@@ -17,66 +17,6 @@ test('a lantern stays shut until a shell is gathered, and says so', async ({ ope
   await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
 });
 
-test('a portal carries to the one high up beside the lantern', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Portals');
-  await lay(page, hands, 'Marks', 'portal', [-0.5, 0, 0]);
-  await lay(page, hands, 'Marks', 'portal', [1.5, 0, 0]);
-  await hands.tap([1.5, 1, 0]);
-  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
-  await page.getByTestId('dial-at1').fill('12');
-  await page.getByTestId('dial-at1').press('Enter');
-  // With a number of its own it leads nowhere, until the one it is to lead to is touched.
-  await figure(page, 'Number', 3);
-  await page.getByRole('tab', { name: 'Links', exact: true }).tap();
-  await expect(page.getByText('Nothing yet.')).toBeVisible();
-  await page.getByTestId('pick-partner').tap();
-  await hands.tap([-0.5, 1, 0]);
-  await expect(page.getByText('Nothing yet.')).toBeHidden();
-  await page.getByLabel('All pieces').tap();
-  await page.getByRole('button', { name: 'Lantern' }).first().tap();
-  await page.getByRole('tab', { name: 'Figures', exact: true }).tap();
-  await page.getByTestId('dial-at1').fill('12');
-  await page.getByTestId('dial-at1').press('Enter');
-  await run(page);
-  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
-});
-
-test('a crate that throws hits the runner who stands in its way', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Thrower');
-  await lay(page, hands, 'Timber', 'crate', [1, 0, 0]);
-  await hands.tap([1, 0.5, 0]);
-  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
-  await page.getByTestId('dial-turn1').fill('180');
-  await page.getByTestId('dial-turn1').press('Enter');
-  await page.getByRole('tab', { name: 'Motion', exact: true }).tap();
-  await page.getByTestId('add-thrower').tap();
-  await page.getByTestId('thrower-interval').fill('1');
-  await page.getByTestId('thrower-interval').press('Enter');
-  await run(page);
-  await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
-});
-
-test('a stone stopping from above only is jumped up through and stood on', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'One way');
-  await lay(page, hands, 'Floors', 'slab', [-2, 0, 1.6]);
-  await hands.tap([-2, 0.2, 1.9]);
-  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
-  for (const [dial, value] of Object.entries({ at0: '-2', at1: '1', at2: '0' })) {
-    await page.getByTestId(`dial-${dial}`).fill(value);
-    await page.getByTestId(`dial-${dial}`).press('Enter');
-  }
-  await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
-  await page.getByRole('checkbox', { name: 'Stops from one side only' }).tap();
-  await page.getByLabel('All pieces').tap();
-  await tune(page, 'Lantern', 'Figures');
-  for (const [dial, value] of Object.entries({ at0: '-2', at1: '1.6' })) {
-    await page.getByTestId(`dial-${dial}`).fill(value);
-    await page.getByTestId(`dial-${dial}`).press('Enter');
-  }
-  await run(page);
-  await hands.hold('run-jump', { x: 0.5, y: 0.5 }, () => finished(page));
-});
-
 test('on the third beat the tide comes in over the course', async ({ openMade }) => {
   const { page } = await yard(openMade, 'Flood');
   await page.getByTestId('phase-tune').tap();

@@ -52,45 +52,6 @@ test('two rounds are run, each past the cairn', async ({ openMade }) => {
   await hands.hold('run-pad', AHEAD, () => finished(page));
 });
 
-test('a crusher sleeps until the runner is near, and then comes down', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Crusher');
-  await lay(page, hands, 'Hazards', 'crusher', [0, 0, 0]);
-  await tune(page, 'Crusher', 'Motion');
-  await page.getByRole('radio', { name: 'When the runner is near', exact: true }).tap();
-  await page.getByTestId('wake-range').fill('1.5');
-  await page.getByTestId('wake-range').press('Enter');
-  await run(page);
-  // It hangs where it is for as long as nobody comes.
-  await page.waitForTimeout(3000);
-  await expect(page.getByText(/^(Hurt|Crushed)$/)).toHaveCount(0);
-  await hands.hold('run-pad', AHEAD, () => page.waitForTimeout(280));
-  await expect(page.getByText(/^(Hurt|Crushed)$/)).toBeVisible({ timeout: 20_000 });
-});
-
-test('a beam of light sweeps over the start on the beat', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Beam');
-  await lay(page, hands, 'Hazards', 'light-beam', [1, 0, 0]);
-  await page.getByTestId('phase-tune').tap();
-  await page.getByRole('tab', { name: 'Course', exact: true }).tap();
-  await page.getByTestId('give-tempo').tap();
-  await page.getByRole('tab', { name: 'Pieces', exact: true }).tap();
-  await tune(page, 'Beam of light', 'Figures');
-  await page.getByTestId('dial-turn1').fill('180');
-  await page.getByTestId('dial-turn1').press('Enter');
-  await page.getByRole('radio', { name: 'Beats', exact: true }).tap();
-  await run(page);
-  await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
-});
-
-test('who steps into a tide pool is in the tide', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Pool');
-  await lay(page, hands, 'Regions', 'pool', [0, 0, 0]);
-  await run(page);
-  await hands.hold('run-pad', AHEAD, () =>
-    expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 }),
-  );
-});
-
 test('thorns beside the way hurt once a part of their shape is given an allowance', async ({
   openMade,
 }) => {
@@ -110,4 +71,18 @@ test('thorns beside the way hurt once a part of their shape is given an allowanc
   await hands.hold('run-pad', AHEAD, () =>
     expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 }),
   );
+});
+
+test('an undertow draws in and hurts who only stands there; pushed the other way it does not', async ({
+  openMade,
+}) => {
+  const { page, hands } = await yard(openMade, 'Undertow');
+  await lay(page, hands, 'Hazards', 'undertow', [0, 0, 0]);
+  await run(page);
+  await expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Back to building' }).first().tap();
+  await tune(page, 'Undertow', 'Figures');
+  await figure(page, 'Pulls by', -30);
+  await run(page);
+  await expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 });
 });

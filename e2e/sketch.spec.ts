@@ -50,7 +50,7 @@ test('an oval is drawn, fitted with track that closes, and run on and round', as
     const answer = await page.request.get(new URL(`/api/courses/${id}`, page.url()).href);
     const { course } = (await answer.json()) as { course: Course };
     expect(timeRound(course)).toBeGreaterThan(4);
-  }).toPass({ timeout: 20_000 });
+  }).toPass({ timeout: 60_000 });
 });
 
 /** Seconds along nearly all of a course's track, with a start and a lantern put on it. */

@@ -1,6 +1,6 @@
 import { expect, test } from './support/test';
-import { figure, finished, run, tune } from './support/tuning';
-import { pieces, yard } from './support/yard';
+import { finished, run, tune } from './support/tuning';
+import { yard } from './support/yard';
 
 test('a lantern given a path comes to the runner that stands still', async ({ openMade }) => {
   const { page, hands } = await yard(openMade, 'Path');
@@ -123,25 +123,6 @@ test('a role and a drawn shape are felt in the run', async ({ openMade }) => {
   );
 });
 
-test('a loose crate in the way is pushed along by a runner heavy enough', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Loose');
-  await page.getByText('Timber', { exact: true }).tap();
-  await page.getByTestId('family-crate').tap();
-  await hands.tap([0, 0, 0]);
-  await page.getByTestId('hand-done').tap();
-  await hands.tap([0, 0.5, 0]);
-  await page.getByRole('button', { name: 'Tune', exact: true }).tap();
-  await page.getByRole('tab', { name: 'Contact', exact: true }).tap();
-  await page.getByRole('radio', { name: 'Loose: falls and is pushed' }).tap();
-  await expect(page.getByTestId('loose-weight')).toContainText('600 kg, being of timber');
-  await page.getByTestId('phase-plan').tap();
-  await page.getByTestId('runner-mass').fill('2000');
-  await page.getByTestId('runner-mass').press('Enter');
-  await run(page);
-  // Standing firm it would stop the runner for good.
-  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
-});
-
 test('the cart is driven, the roller pushed and the flick stone struck by touch, each to the goal', async ({
   openMade,
 }) => {
@@ -180,25 +161,4 @@ test('time runs out, and the run may be begun again', async ({ openMade }) => {
   await expect(page.getByText('Time is up')).toBeVisible({ timeout: 20_000 });
   await page.getByText('Start again', { exact: true }).tap();
   await expect(page.getByText('Time is up')).toBeVisible({ timeout: 20_000 });
-});
-
-test('a slab gets a bounce and a grip of its own, which are kept', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Lively');
-  await page.getByTestId('phase-tune').tap();
-  await hands.tap([1, 0, 1]);
-  const headings = page.getByRole('tablist', { name: 'Of the piece' });
-  await headings.getByRole('tab', { name: 'Contact', exact: true }).tap();
-  await page.getByText('Its own bounce and grip', { exact: true }).tap();
-  await figure(page, 'Bounce', 80);
-  await figure(page, 'Grip', 0);
-  await expect(page.getByTestId('surface-grip')).toHaveValue('0');
-  await page.getByLabel('Undo').tap();
-  await expect(page.getByTestId('surface-grip')).toHaveValue('100');
-  await expect(pieces(page)).toContainText('Saved');
-  await page.reload();
-  await page.getByTestId('phase-tune').tap();
-  await hands.tap([1, 0, 1]);
-  await headings.getByRole('tab', { name: 'Contact', exact: true }).tap();
-  await expect(page.getByTestId('surface-bounce')).toHaveValue('80');
-  await expect(page.getByTestId('surface-grip')).toHaveValue('100');
 });

@@ -59,11 +59,13 @@ export const undertow: Family = {
   params: [force('Pulls by', 14)],
   build: (spec) => {
     const teeth = Array.from({ length: 8 }, (_, i): Polyhedron => {
-      const [x, z] = [cosDeg(45 * i) * HEART * 0.8, sinDeg(45 * i) * HEART * 0.8];
+      const [x, z] = [cosDeg(45 * i) * HEART, sinDeg(45 * i) * HEART];
       const tooth = loft(regularOutline(5, 0.16), 0, regularOutline(5, 0.01), 0.55);
-      return mapPoints(tooth, (p) => [p[0] + x * (1 - p[1]), p[1] + WATER, p[2] + z * (1 - p[1])]);
+      // Bent over the mouth.
+      const bent = (y: number) => 1 - 0.5 * y;
+      return mapPoints(tooth, (p) => [p[0] + x * bent(p[1]), p[1] + WATER, p[2] + z * bent(p[1])]);
     });
-    const [deep, heart] = [rings(spec, 4), facetedBall([0, WATER, 0], HEART)];
+    const [deep, heart] = [rings(spec, 4), facetedBall([0, WATER, 0], HEART * 0.75)];
     const hurting = facetedBall([0, WATER, 0], HEART - HAZARD_ALLOWANCE);
     const piece = pieceFrom(spec.tone, [
       ...deep.flatMap((ring, i) => decoration(i % 2 ? 'water' : spec.tone, ring)),
