@@ -1,3 +1,4 @@
+const http = require('node:http');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -8,5 +9,20 @@ const UNUSED =
 
 config.resolver.resolveRequest = (context, name, platform) =>
   UNUSED.test(name) ? { type: 'empty' } : context.resolveRequest(context, name, platform);
+
+// While developing, what is asked of /api is passed on to the server.
+const { STONEHOP_API: api } = process.env;
+if (api) {
+  config.server.enhanceMiddleware = (metro) => (req, res, next) => {
+    if (!req.url.startsWith('/api')) return metro(req, res, next);
+    const { method, headers, url } = req;
+    const passed = http.request(api + url, { method, headers }, (answer) => {
+      res.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(res);
+    });
+    passed.on('error', () => res.writeHead(503).end());
+    req.pipe(passed);
+  };
+}
 
 module.exports = config;

@@ -75,7 +75,7 @@ export function configFromEnvironment(
     freeMegabytes: number('STONEHOP_FREE_MB', 200),
     proxies: number('STONEHOP_PROXIES', 0),
     secureCookies: env.STONEHOP_SECURE === '1',
-    warm: true,
+    warm: env.STONEHOP_WARM !== '0',
     logLevel: env.STONEHOP_LOG ?? 'warn',
   };
 }
