@@ -11,7 +11,7 @@ config.resolver.resolveRequest = (context, name, platform) =>
   UNUSED.test(name) ? { type: 'empty' } : context.resolveRequest(context, name, platform);
 
 // While developing, what is asked of /api is passed on to the server.
-const { STONEHOP_API: api } = process.env;
+const api = process.env.STONEHOP_API;
 if (api) {
   config.server.enhanceMiddleware = (metro) => (req, res, next) => {
     if (!req.url.startsWith('/api')) return metro(req, res, next);
