@@ -137,14 +137,14 @@ function toHttpError(error: unknown): HttpError {
     return new HttpError(
       413,
       'too-large',
-      'That is more than is kept: a course has at most 8 MB, a recording 15 MB.',
+      'This is too large. A course may have 8 MB, a recording 15 MB.',
     );
   }
   if (type === 'entity.parse.failed') {
     return new HttpError(400, 'broken', 'The request is cut off or is not JSON.');
   }
   if (/^SQLITE_(BUSY|LOCKED)/.test((error as { code?: string }).code ?? '')) {
-    return busy('Very much is being kept just now. Send it again in a moment.');
+    return busy();
   }
   if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_FOREIGNKEY') {
     return new HttpError(409, 'gone', 'What this belongs to was deleted in the meantime.');

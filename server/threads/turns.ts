@@ -35,7 +35,7 @@ interface Waiting {
 }
 
 export const busy = (
-  message = 'Very much is going on just now. Send it again in a moment.',
+  message = 'The server is very busy just now. Try again in a moment.',
   seconds = 5,
 ): HttpError => new HttpError(503, 'busy', message, {}, { 'Retry-After': String(seconds) });
 

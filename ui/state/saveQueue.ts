@@ -5,7 +5,8 @@ export type SaveState =
   | { readonly kind: 'saved'; readonly at: number }
   | { readonly kind: 'unsaved' }
   | { readonly kind: 'saving' }
-  | { readonly kind: 'offline' }
+  /** Not on the server yet: it is away, or has too much to do. */
+  | { readonly kind: 'offline'; readonly busy?: boolean }
   | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'conflict'; readonly theirs: Theirs };
 
@@ -21,7 +22,7 @@ export type SaveAnswer =
   | { readonly kind: 'conflict'; readonly theirs: Theirs }
   | { readonly kind: 'refused'; readonly message: string }
   /** No answer, or one that says nothing of whether it was kept. */
-  | { readonly kind: 'unsure' };
+  | { readonly kind: 'unsure'; readonly busy?: boolean };
 
 /** What a queue is given to work with. */
 export interface SaveWays {
@@ -130,7 +131,7 @@ export class SaveQueue {
         if (this.waiting !== null) this.wait(PAUSE);
         break;
       case 'unsure':
-        this.tell({ kind: 'offline' });
+        this.tell({ kind: 'offline', busy: answer.busy });
         this.wait(RETRY);
     }
     this.resting.splice(0).forEach((go) => go());

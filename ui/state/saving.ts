@@ -3,7 +3,7 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { withoutUnused, type Course } from '@/core/course';
 import type { CourseOnServer } from '@/core/protocol';
 import { showToast } from '../parts';
-import { api, maySendAgain, type ApiError } from './api';
+import { ApiError, api, maySendAgain } from './api';
 import { useCourse } from './courseStore';
 import { dropDraft, keepDraft, leaveDraft } from './drafts';
 import { courseKey, keepAnswer } from './keptAnswers';
@@ -45,7 +45,9 @@ async function send(id: string, revision: number, course: Course): Promise<SaveA
       revision === 0 ? await api.create(id, kept) : await api.save(id, revision, kept);
     return { kind: 'saved', revision: saved, changed };
   } catch (error) {
-    if (maySendAgain(error)) return { kind: 'unsure' };
+    if (maySendAgain(error)) {
+      return { kind: 'unsure', busy: error instanceof ApiError && error.status !== 0 };
+    }
     const { code, message, details } = error as ApiError;
     return code === 'stale'
       ? { kind: 'conflict', theirs: details.theirs as Theirs }

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useShallow } from 'zustand/react/shallow';
-import { ago, Card, IconButton, Text } from '../../parts';
+import { Card, IconButton, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
-import type { SaveState } from '../../state/saveQueue';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useKeptHere } from '../../state/keptHere';
 import { SPACE, WIDE } from '../../theme';
 import { usePutOff } from './ConflictSheet';
+import { isInOrder, saveWords } from './saveWords';
 import { FindingsSheet } from '../parts/FindingsSheet';
 import { useFindings } from '../open/useFindings';
 
@@ -45,11 +45,7 @@ export function TopBar({ onBack }: { onBack: () => void }) {
         </Text>
         <Text
           as="small"
-          tint={
-            save.kind === 'saved' || save.kind === 'saving' || save.kind === 'unsaved'
-              ? 'slate'
-              : 'rust'
-          }
+          tint={isInOrder(save) ? 'slate' : 'rust'}
           numberOfLines={1}
           // Two versions wait for a word: asked again by a tap.
           onPress={
@@ -57,7 +53,9 @@ export function TopBar({ onBack }: { onBack: () => void }) {
           }
           testID="save-state"
         >
-          {saveWords(save, wide, fails)} · {pieces} {pieces === 1 ? 'piece' : 'pieces'}
+          {saveWords(save, wide, fails)}
+          {/* A phone has no room for both where it is not saved. */}
+          {(wide || isInOrder(save)) && ` · ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`}
         </Text>
       </View>
       <IconButton
@@ -84,21 +82,4 @@ export function TopBar({ onBack }: { onBack: () => void }) {
       <FindingsSheet open={open} findings={findings} onClose={() => setOpen(false)} />
     </Card>
   );
-}
-
-/** How far the course is saved; where there is room, since when. */
-function saveWords(save: SaveState, wide: boolean, fails: boolean): string {
-  switch (save.kind) {
-    case 'saved':
-      return save.at === 0 || !wide ? 'Saved' : `Saved ${ago(save.at)}`;
-    case 'unsaved':
-    case 'saving':
-      return 'Saving';
-    case 'offline':
-      return fails ? 'Server away, not kept' : 'Server away, kept here';
-    case 'refused':
-      return 'Not saved';
-    case 'conflict':
-      return 'Saved elsewhere too';
-  }
 }
