@@ -7,6 +7,7 @@ import { pinoHttp } from 'pino-http';
 import { account } from './api/account';
 import { attempts } from './api/attempts';
 import type { Context } from './api/context';
+import { byTurns } from './api/admission';
 import { bin } from './api/bin';
 import { courses } from './api/courses';
 import { ends } from './api/ends';
@@ -84,6 +85,7 @@ function api(context: Context) {
       next();
     })
     .use(sameSiteOnly)
+    .use(byTurns())
     .use(health(context))
     .use(...requestLimits(context.config))
     .use(cookieParser())
