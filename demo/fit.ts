@@ -3,5 +3,5 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fitRound } from './courses/saltPanRound';
 
-const file = path.join(__dirname, 'courses', 'saltPanRound.json');
+const file = path.join(__dirname, 'courses', 'saltPanTrack.json');
 writeFileSync(file, `${JSON.stringify(fitRound(), null, 1)}\n`);

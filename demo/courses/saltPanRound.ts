@@ -27,6 +27,6 @@ export const SKETCH: readonly Vec3[] = (
   ] as const
 ).map(([x, z], i): Vec3 => [x, i > 5 && i < 11 ? 1.6 : 0.4, z]);
 
-/** Fits track to the sketch. It takes seconds, so what it gives is kept in `saltPanRound.json`. */
+/** Fits track to the sketch. It takes seconds, so what it gives is kept in `saltPanTrack.json`. */
 export const fitRound = (): readonly PieceInHand[] =>
   fitTrack({ points: SKETCH, closed: true, width: 3, tolerance: 0.8 }).pieces;

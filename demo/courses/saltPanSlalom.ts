@@ -3,7 +3,7 @@ import { emptyCourse, type Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import type { DemoCourse } from './demoCourse';
 import { SKETCH } from './saltPanRound';
-import round from './saltPanRound.json';
+import round from './saltPanTrack.json';
 import { shells } from './stones';
 
 const withId = (piece: PieceInHand, id: string): Piece => ({ ...piece, id });
