@@ -1,7 +1,7 @@
 import { loadDictionaries } from './api/strength';
 import type { Lane } from './threads/lane';
 
-/** What pages ask for first, and how often it is asked for here. */
+/** Requests that pages send first, and the number of times each is sent here. */
 const FIRST_ASKED = ['/demos', '/explore', '/explore?words=hop', '/me', '/courses'];
 const TIMES = 40;
 

@@ -5,7 +5,7 @@ export type FieldKind = Field['kind'];
 export type FieldOf<K extends FieldKind> = Extract<Field, { readonly kind: K }>;
 
 /**
- * What another field does where it lies over one: it adds to it; it counts in its place, being the smaller weight or
+ * The effect of another field that lies over one: it adds to it; it counts in its place, being the smaller weight or
  * the faster boost; or it gives way.
  */
 export type FieldBeside = 'adds' | 'counts' | 'gives way';
@@ -23,7 +23,7 @@ interface FieldRow<F extends Field> {
   readonly mirrored: (field: F) => F;
   /** Arrows of so many metres that show where it leads to; of a placed field, about the middle of its piece. */
   readonly arrows: (field: F, middle: Vec3, length: number) => readonly FieldArrow[];
-  /** What becomes of two of the kind that lie over each other; their rooms are in m³. */
+  /** The effect of another of the kind that lies over one. Rooms are in m³. */
   readonly beside: (own: F, other: F, ownRoom: number, otherRoom: number) => FieldBeside | null;
 }
 
@@ -149,7 +149,7 @@ export const fieldArrows = (field: Field, middle: Vec3, length: number): readonl
   rowOf(field).arrows(field, middle, length);
 
 /**
- * What becomes of a field where another lies over it; null where they are nothing to each other.
+ * The effect of another field that lies over one; null where they are nothing to each other.
  * @param own the field
  * @param other what lies over it
  * @param ownRoom of the field's shape, m³

@@ -27,6 +27,22 @@ import type {
 // What the families are made with: short names for the settings and solids that recur in them.
 
 /**
+ * A setting in any unit.
+ * @param key by which it is kept
+ * @param label its words
+ * @param unit of its value
+ * @param initial the usual value
+ * @param range the least, the most, and the step between
+ */
+export const number = (
+  key: string,
+  label: string,
+  unit: NumberParam['unit'],
+  initial: number,
+  [min, max, step]: readonly [number, number, number],
+): NumberParam => ({ kind: 'number', key, label, unit, initial, min, max, step });
+
+/**
  * @param key by which it is kept
  * @param label what it is called
  * @param initial m

@@ -17,7 +17,7 @@ import { Trial } from './testing';
 // Undertow and eddy stand for all fields that act by where they are met.
 
 const [PUSH_X, PUSH_Y, PUSH_Z] = [0, 1, 2];
-/** What pushes the runner, whose middle is half a metre or so above its foot, that stands at the origin. */
+/** The push on a runner at the origin, m/s². Its middle is about half a metre above its foot. */
 const pushOf = (...pieces: PieceInHand[]) => {
   const { field } = new Trial(free(...pieces)).go(NO_INPUT, 2).state;
   return [field[PUSH_X], field[PUSH_Y], field[PUSH_Z]];

@@ -14,8 +14,9 @@ const MOST_KNOWN = 10_000;
  * that answers has more to do than it can, whoever asks for little does not wait for those who ask for much.
  */
 export class Admission {
-  private waiting: { readonly address: string; readonly go: () => void }[] = [];
-  private isDraining = false;
+  /** Requests that wait, by address, and their number. */
+  private readonly waiting = new Map<string, (() => void)[]>();
+  private count = 0;
   private readonly asked = new Map<string, { count: number; at: number }>();
 
   constructor(private readonly now: () => number = () => performance.now()) {}
@@ -26,26 +27,29 @@ export class Admission {
    * @returns false where too many wait to wait as well
    */
   enter(address: string, go: () => void): boolean {
-    if (this.waiting.length >= MOST_WAITING) return false;
-    this.waiting.push({ address, go });
-    if (!this.isDraining) {
-      this.isDraining = true;
-      setImmediate(() => this.drain());
-    }
+    if (this.count >= MOST_WAITING) return false;
+    const own = this.waiting.get(address);
+    if (own) own.push(go);
+    else this.waiting.set(address, [go]);
+    if (this.count++ === 0) setImmediate(() => this.drain());
     return true;
   }
 
   private drain(): void {
     // One at a turn of the event loop, which accepts one connection at a turn: with more, a connection behind sixty
     // others waited for more than a second.
-    const first = this.waiting.reduce((best, one) =>
-      this.lately(one.address) < this.lately(best.address) ? one : best,
-    );
-    this.waiting.splice(this.waiting.indexOf(first), 1);
-    this.count(first.address);
-    first.go();
-    if (this.waiting.length > 0) setImmediate(() => this.drain());
-    else this.isDraining = false;
+    let [first, least] = ['', Infinity];
+    for (const address of this.waiting.keys()) {
+      const lately = this.lately(address);
+      if (lately < least) [first, least] = [address, lately];
+    }
+    const own = this.waiting.get(first)!;
+    const go = own.shift()!;
+    if (own.length === 0) this.waiting.delete(first);
+    this.note(first);
+    // Asked for first: whatever becomes of this request, the others have their turn.
+    if (--this.count > 0) setImmediate(() => this.drain());
+    go();
   }
 
   private lately(address: string): number {
@@ -53,7 +57,7 @@ export class Admission {
     return known ? known.count * 0.5 ** ((this.now() - known.at) / HALF_TIME) : 0;
   }
 
-  private count(address: string): void {
+  private note(address: string): void {
     this.asked.set(address, { count: this.lately(address) + 1, at: this.now() });
     if (this.asked.size <= MOST_KNOWN) return;
     for (const key of this.asked.keys()) if (this.lately(key) < 0.5) this.asked.delete(key);

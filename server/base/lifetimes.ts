@@ -1,6 +1,6 @@
 /** A day, ms. */
 export const A_DAY = 86_400_000;
-/** How long a session lasts after it was last used, ms. */
+/** Time after its last use at which a session ends, ms. */
 export const SESSION_TIME = 90 * A_DAY;
-/** How long a device is known after its last sign-in, ms. */
+/** Time after its last sign-in at which a device is forgotten, ms. */
 export const KNOWN_DEVICE_TIME = 400 * A_DAY;

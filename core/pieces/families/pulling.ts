@@ -10,7 +10,7 @@ import {
   type Vec3,
 } from '../../geometry';
 import type { Family, Field, NumberParam, PieceGeometry, Spec } from '../family';
-import { at, decoration, HAZARD_ALLOWANCE, pieceFrom, seconds, turned } from '../parts';
+import { at, decoration, HAZARD_ALLOWANCE, number, pieceFrom, seconds, turned } from '../parts';
 import { counted, phase, roundBy, way } from './timing';
 
 // What draws the runner in, or carries it round, to what hurts in its middle.
@@ -20,31 +20,25 @@ const WATER = 0.1;
 /** Radius of what hurts in the middle, m. */
 const HEART = 0.55;
 
-const force = (label: string, initial: number): NumberParam => ({
-  ...{ kind: 'number', key: 'force', label, unit: 'm/s²', initial },
-  ...{ min: -60, max: 60, step: 0.5 },
-});
+const force = (label: string): NumberParam => number('force', label, 'm/s²', 14, [-60, 60, 0.5]);
 
-/** A region of the piece's size, round, standing on its foot. */
-const column = ({ size: [w, h, d] }: Spec): Polyhedron =>
-  mapPoints(prism(regularOutline(16, 0.5), 0, h), ([x, y, z]) => [x * w, y, z * d]);
+/** A round disc on the foot, of a radius that is a part of the piece's size, and of a height in m. */
+const disc = ({ size: [w, , d] }: Spec, sides: number, radius: number, height: number) =>
+  mapPoints(prism(regularOutline(sides, radius), 0, height), ([x, y, z]) => [x * w, y, z * d]);
 
 /** Rings of water about the middle, each a little higher than the one around it. */
-const rings = ({ size: [w, , d] }: Spec, count: number): Polyhedron[] =>
-  Array.from({ length: count }, (_, i) => {
-    const part = 1 - i / count;
-    const top = (WATER * (i + 1)) / count;
-    return mapPoints(prism(regularOutline(20, 0.5 * part), 0, top), ([x, y, z]) => [
-      x * w,
-      y,
-      z * d,
-    ]);
-  });
+const rings = (spec: Spec, count: number): Polyhedron[] =>
+  Array.from({ length: count }, (_, i) =>
+    disc(spec, 20, 0.5 * (1 - i / count), (WATER * (i + 1)) / count),
+  );
 
 /** A piece with a field over all of it. */
 const withField = (spec: Spec, piece: PieceGeometry, field: Field): PieceGeometry => ({
   ...piece,
-  shapes: [...piece.shapes, { role: 'region', form: { kind: 'hull', solid: column(spec) }, field }],
+  shapes: [
+    ...piece.shapes,
+    { role: 'region', form: { kind: 'hull', solid: disc(spec, 16, 0.5, spec.size[1]) }, field },
+  ],
 });
 
 /** Draws what comes near to a mouth full of teeth. */
@@ -56,7 +50,7 @@ export const undertow: Family = {
   material: 'slate',
   size: [6, 2.5, 6],
   sizable: true,
-  params: [force('Pulls by', 14)],
+  params: [force('Pulls by')],
   build: (spec) => {
     const teeth = Array.from({ length: 8 }, (_, i): Polyhedron => {
       const [x, z] = [cosDeg(45 * i) * HEART, sinDeg(45 * i) * HEART];
@@ -86,17 +80,15 @@ export const eddy: Family = {
   material: 'slate',
   size: [6, 2.5, 6],
   sizable: true,
-  params: [force('Turns by', 14), seconds('period', 'Period', 4), counted, phase, way],
+  params: [force('Turns by'), seconds('period', 'Period', 4), counted, phase, way],
   build: (spec) => {
     const h = spec.size[1];
     const post = (inset: number) =>
       loft(regularOutline(6, 0.4 - inset), 0, regularOutline(6, 0.16 - inset / 2), h * 0.6);
     const [w, , d] = spec.size;
     const blade = (heading: number): Polyhedron => {
-      const arm = at(
-        loft(regularOutline(4, 0.22), 0, regularOutline(4, 0.02), Math.min(w, d) * 0.42),
-        [0, 0, 0],
-      );
+      const length = Math.min(w, d) * 0.42;
+      const arm = loft(regularOutline(4, 0.22), 0, regularOutline(4, 0.02), length);
       return at(turned(arm, [0, heading, 80]), [0, WATER, 0]);
     };
     const piece = pieceFrom(

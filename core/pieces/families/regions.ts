@@ -8,8 +8,8 @@ import {
   sinDeg,
   type Polyhedron,
 } from '../../geometry';
-import type { Family, Field, NumberParam, Param, PieceGeometry, Spec } from '../family';
-import { degrees, oneOf } from '../parts';
+import type { Family, Field, Param, PieceGeometry, Spec } from '../family';
+import { degrees, number, oneOf } from '../parts';
 
 // Volumes with a meaning. They are seen while building and only felt in a run.
 
@@ -64,14 +64,6 @@ function region(
     },
   };
 }
-
-const number = (
-  key: string,
-  label: string,
-  unit: NumberParam['unit'],
-  initial: number,
-  [min, max, step]: readonly [number, number, number],
-): NumberParam => ({ kind: 'number', key, label, unit, initial, min, max, step });
 
 const times = (label: string, initial: number, min: number, max: number) =>
   number('part', label, '×', initial, [min, max, 0.05]);

@@ -10,9 +10,9 @@ const SLOWED = 0.4;
 /** Nearer than this to the middle of a pull or a swirl it grows weaker, down to nothing, m. */
 const CORE = 0.5;
 
-/** What fields act on: what acts on it so far, as FieldIndex says, and its middle, m. */
+/** A runner or a loose piece in a field: all that acts on it so far, as `FieldIndex` says, and its middle, m. */
 export interface Acted {
-  readonly field: Float64Array;
+  field: Float64Array;
   x: number;
   y: number;
   z: number;
@@ -25,7 +25,7 @@ export function beginForces(world: World, s: RunState, field: Float64Array): voi
   field[FieldIndex.gravityY] = -world.gravity * (s.tick < s.gravityUntil ? s.gravityBy : 1);
 }
 
-/** How it is for the runner where no region is. */
+/** Resets all that acts on the runner to what acts outside every region. */
 export function resetField(world: World, s: RunState): void {
   const { field } = s;
   beginForces(world, s, field);
@@ -44,7 +44,7 @@ type Effect<K extends FieldKind> = (
 ) => 'hurt' | 'fall' | null;
 
 /**
- * What each kind of field does. Winds, pulls and swirls add up; of boosts the one that leads to the highest speed
+ * The effect of each kind of field. Winds, pulls and swirls add up; of boosts the one that leads to the highest speed
  * counts; of weights the smallest region, which lies innermost.
  */
 const FIELD_EFFECTS: { readonly [K in FieldKind]: Effect<K> } = {

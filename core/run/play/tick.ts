@@ -12,7 +12,14 @@ import {
   eventEmitter,
   tideOf,
 } from '../state';
-import { applyField, resetField, respawn, sensorHits, signedDistance } from '../contact';
+import {
+  type Acted,
+  applyField,
+  resetField,
+  respawn,
+  sensorHits,
+  signedDistance,
+} from '../contact';
 import { LooseBodies } from '../loose';
 import {
   gravityOf,
@@ -161,6 +168,9 @@ function feel(world: World, s: RunState, say: EmitEvent): void {
   say('bounce');
 }
 
+/** The runner in a field; filled anew for each, so that regions make no garbage. */
+const acted: Acted = { field: new Float64Array(0), x: 0, y: 0, z: 0 };
+
 /** Acts on what was met along the way, and finds which regions the runner is in. */
 function sense(
   world: World,
@@ -178,8 +188,11 @@ function sense(
     if (role === 'region') {
       const body = world.bodies[s.size];
       if (signedDistance(world, s, body, collider, s).distance >= 0) continue;
-      const y = s.y + centreHeight(body);
-      done = applyField(world, s, collider, { field: s.field, x: s.x, y, z: s.z }) ?? done;
+      acted.field = s.field;
+      acted.x = s.x;
+      acted.y = s.y + centreHeight(body);
+      acted.z = s.z;
+      done = applyField(world, s, collider, acted) ?? done;
       continue;
     }
     const reached = s.checkpoint;
