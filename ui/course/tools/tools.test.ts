@@ -14,7 +14,7 @@ jest.mock('../../scene', () => ({
   ...jest.requireActual('../../scene/glide'),
 }));
 jest.mock('../../parts', () => ({
-  ...jest.requireActual<object>('../../../parts/format'),
+  ...jest.requireActual<object>('../../parts/format'),
   showToast: jest.fn(),
 }));
 
