@@ -2,7 +2,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { CopiesSheet } from './sheets/CopiesSheet';
 import { SnapSheet } from './sheets/SnapSheet';
 import { SwapSheet } from './sheets/SwapSheet';

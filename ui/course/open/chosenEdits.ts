@@ -26,7 +26,7 @@ import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useLay } from './layStore';
+import { takeTool, useLay } from './laying';
 
 const turnBy = (): number => useLay.getState().turnStep || 1;
 const stepOf = (axis: 0 | 1 | 2): number => {
@@ -88,7 +88,7 @@ export const buildCommands = {
       return;
     }
     const lay = useLay.getState();
-    lay.set({ raised: roundToStored(lay.raised + ways * stepOf(1)) });
+    lay.raiseHand(roundToStored(lay.raised + ways * stepOf(1)));
   },
   /** Takes another of the first piece chosen in hand, with all it is. */
   takeLike: () => {
@@ -98,7 +98,8 @@ export const buildCommands = {
       showToast('Choose a piece first.');
       return;
     }
-    useLay.getState().set({ tool: 'pieces', ghostAt: null });
+    takeTool('pieces');
+    useLay.getState().moveGhost(null);
     take(pieceLike(piece));
   },
   /** The size of the piece in hand, by one grid step on an axis. */
@@ -184,9 +185,9 @@ export const buildCommands = {
   /** Lets go of what is being drawn, then of what is in hand, then of what is chosen. */
   done: () => {
     const { inHand, take, choose } = useCourse.getState();
-    const { stroke, cornering, set } = useLay.getState();
-    if (cornering) set({ cornering: null });
-    else if (stroke.length > 0) set({ stroke: [], fault: null });
+    const { stroke, cornering, dropStroke, endCornering } = useLay.getState();
+    if (cornering) endCornering();
+    else if (stroke.length > 0) dropStroke();
     else if (inHand) take(null);
     else choose([]);
   },

@@ -4,7 +4,7 @@ import { courseHash } from '@/core/run';
 import { layPieces } from '@/core/edit';
 import { useCourse } from '../../state/courseStore';
 import { useGridKept } from './gridKept';
-import { useLay } from './layStore';
+import { useLay } from './laying';
 
 jest.mock('../../scene', () => ({ ...jest.requireActual('../../scene/view') }));
 jest.useFakeTimers();
@@ -19,7 +19,7 @@ test('steps and switches are kept with the course, as no step to undo, and come 
   const { unmount } = renderHook(() => useGridKept('a'));
   expect(useCourse.getState().course.grid).toBeUndefined();
   act(() => {
-    lay().set({ steps: [0.3, 1, 0.3], gridTurn: 20, corners: true });
+    useLay.setState({ steps: [0.3, 1, 0.3], gridTurn: 20, corners: true });
     jest.advanceTimersByTime(2000);
   });
   const { course, past, save } = useCourse.getState();
@@ -47,7 +47,7 @@ test('undoing what was built leaves the grid as it is', () => {
   renderHook(() => useGridKept('c'));
   act(() => {
     useCourse.getState().edit((c) => layPieces(c, [{ family: 'slab', at: [0, 0, 0] }]));
-    lay().set({ turnStep: 30 });
+    useLay.setState({ turnStep: 30 });
     jest.advanceTimersByTime(2000);
     useCourse.getState().undo();
   });

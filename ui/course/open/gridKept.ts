@@ -1,21 +1,10 @@
 import { useEffect } from 'react';
 import type { BuildGrid } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
-import { useLay } from './layStore';
+import { useLay } from './laying';
 
 /** How long steps and switches rest before they are kept with the course, ms. */
 const REST = 600;
-
-const USUAL = {
-  steps: [0.5, 0.5, 0.5],
-  turnStep: 15,
-  gridOrigin: [0, 0, 0],
-  gridTurn: 0,
-  snapping: true,
-  ends: true,
-  corners: false,
-  surface: true,
-} as const;
 
 /** The steps and switches as they are now, as a course keeps them. */
 function gridNow(): BuildGrid {
@@ -30,23 +19,10 @@ function gridNow(): BuildGrid {
   };
 }
 
-/** Has the steps and switches be those of the course, and keeps them with it as they change. */
+/** Restores the grid and snaps that the course keeps, and keeps them with it as they change. */
 export function useGridKept(id: string): void {
   useEffect(() => {
-    const { grid } = useCourse.getState().course;
-    useLay.getState().set({
-      ...USUAL,
-      ...(grid && {
-        steps: grid.steps,
-        turnStep: grid.turnStep,
-        gridOrigin: grid.origin ?? USUAL.gridOrigin,
-        gridTurn: grid.turn ?? 0,
-        snapping: grid.snapping ?? true,
-        ends: grid.ends ?? true,
-        corners: grid.corners ?? false,
-        surface: grid.surface ?? true,
-      }),
-    });
+    useLay.getState().restoreGrid(useCourse.getState().course.grid);
     let resting: ReturnType<typeof setTimeout> | undefined;
     const before = JSON.stringify(gridNow());
     let kept = before;

@@ -4,7 +4,7 @@ import { emptyCourse, type Course } from '@/core/course';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { usePlaces } from '../../state/places';
-import { useLay } from './layStore';
+import { useLay } from './laying';
 import { placeNow, useOpening } from './opening';
 
 jest.mock('../../scene', () => ({
@@ -60,7 +60,7 @@ test('one comes back to where one worked last, with the work plane', () => {
   open('c');
   const first = renderHook(() => useOpening('c'));
   act(() => {
-    useLay.getState().set({ depth: 4 });
+    useLay.setState({ depth: 4 });
     view().look({ target: [60, 3, 1], distance: 18 });
     jest.advanceTimersByTime(2000);
   });
@@ -68,7 +68,7 @@ test('one comes back to where one worked last, with the work plane', () => {
   expect(usePlaces.getState().courses.c.last).toEqual(left);
   first.unmount();
   view().look({ target: [0, 0, 0], distance: 9 });
-  useLay.getState().set({ depth: 0 });
+  useLay.setState({ depth: 0 });
   renderHook(() => useOpening('c'));
   expect(placeNow()).toEqual(left);
 });

@@ -3,7 +3,7 @@ import { endGlide, glideTo, useView, type View as ViewState } from '../../scene'
 import { useCourse } from '../../state/courseStore';
 import { motionReduced } from '../../device/motion';
 import { usePlaces, type Place } from '../../state/places';
-import { useLay } from './layStore';
+import { useLay } from './laying';
 
 /** How long all of a course is seen before one is where one worked last, ms. */
 const WHOLE = 900;
@@ -19,9 +19,15 @@ export function placeNow(): Place {
   return { target, distance, yaw, pitch, mode, level, depth };
 }
 
+function layAtPlace(level: number, depth: number): void {
+  const { moveWorkPlane, moveGhost } = useLay.getState();
+  moveWorkPlane({ level, depth });
+  moveGhost(null);
+}
+
 /** Goes to a place, its work plane with it. */
 export function goToPlace({ level, depth, ...eye }: Place, ms?: number): void {
-  useLay.getState().set({ level, depth, ghostAt: null });
+  layAtPlace(level, depth);
   glideTo(eye, ms);
 }
 
@@ -51,7 +57,7 @@ export function useOpening(id: string): void {
     const to = usePlaces.getState().courses[id]?.last ?? beginning();
     const { level, depth, ...eye } = to;
     const view = useView.getState();
-    useLay.getState().set({ level, depth, ghostAt: null });
+    layAtPlace(level, depth);
     view.look(eye);
     const { course } = useCourse.getState();
     let going: ReturnType<typeof setTimeout> | undefined;

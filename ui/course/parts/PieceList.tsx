@@ -6,7 +6,7 @@ import { Button, SearchField, PiecePicture, ListItem, Text } from '../../parts';
 import { glideTo } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { pieceName } from '../open/pieceWords';
 
 /** Pieces that are listed at once, and from how many on they are also found by words. */

@@ -7,7 +7,7 @@ import { Button, Card, Choices, Progress, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE, useColours } from '../../theme';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { FitFound } from './FitFound';
 import { fitOf, layFit, layStretch, stretchAbout, useFit } from './fitStore';
 import { FitWishes, type Wishes } from './FitWishes';

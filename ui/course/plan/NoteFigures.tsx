@@ -5,12 +5,12 @@ import { Button, Chip, Field } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../open/layStore';
+import { useLayOf } from '../open/laying';
 
 /** The notes on the sketch: each can be opened from here as well, changed and deleted. */
 export function NoteFigures() {
   const { course, edit } = useEditing();
-  const { sketchNote, set } = useLayOf('sketchNote', 'set');
+  const { sketchNote, chooseSketchNote } = useLayOf('sketchNote', 'chooseSketchNote');
   const notes = course.sketch?.notes ?? [];
   const note = sketchNote === null ? undefined : notes[sketchNote];
   if (notes.length === 0) return null;
@@ -28,7 +28,7 @@ export function NoteFigures() {
             label={text === '' ? 'Empty note' : text}
             on={sketchNote === i}
             onPress={() => {
-              set({ sketchNote: i });
+              chooseSketchNote(i);
               useView.getState().look({ target: at as Vec3 });
             }}
           />
@@ -49,7 +49,7 @@ export function NoteFigures() {
             title="Delete the note"
             onPress={() => {
               edit((before) => setNote(before, sketchNote, note.at as Vec3, null));
-              set({ sketchNote: null });
+              chooseSketchNote(null);
             }}
           />
         </View>

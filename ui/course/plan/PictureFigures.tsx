@@ -9,7 +9,7 @@ import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { planeNow } from '../tools/landing';
-import { useLay, useLayOf } from '../open/layStore';
+import { useLay, useLayOf } from '../open/laying';
 import { applyScale } from '../tools/sketch';
 import { readPicture } from './readPicture';
 

@@ -9,7 +9,7 @@ import { useEditing } from '../../state/panelSnapshot';
 import { Expected } from '../parts/Expected';
 import { NameField } from '../parts/NameField';
 import { SPACE } from '../../theme';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { reshape } from '../open/reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';

@@ -11,7 +11,7 @@ import { Button, NumberField } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf } from '../open/layStore';
+import { useLayOf } from '../open/laying';
 
 /** How far from the last a point is put that is added without touching the scene, m. */
 const STEP = 5;
@@ -19,7 +19,7 @@ const STEP = 5;
 /** Where the touched point of the sketch is, taking it away, and drawing on by another. */
 export function PointFigures() {
   const { course, edit } = useEditing();
-  const { sketchPoint: point, set } = useLayOf('sketchPoint', 'set');
+  const { sketchPoint: point, chooseSketchPoint } = useLayOf('sketchPoint', 'chooseSketchPoint');
   const place = point && placeOfPoint(course.sketch, point);
   const line = point?.line ?? 0;
   const drawn = sketchLines(course.sketch)[line]?.points ?? [];
@@ -28,7 +28,7 @@ export function PointFigures() {
     const { target } = useView.getState();
     const to: Vec3 = last ? [last[0] + STEP, last[1], last[2]] : [target[0], 0, target[2]];
     edit((before) => addSketchPoint(before, line, to));
-    set({ sketchPoint: { line, index: drawn.length } });
+    chooseSketchPoint({ line, index: drawn.length });
   };
   return (
     <View style={{ gap: SPACE.s }}>
@@ -40,7 +40,7 @@ export function PointFigures() {
             icon="trash-2"
             onPress={() => {
               edit((before) => removeSketchPoint(before, point));
-              set({ sketchPoint: null });
+              chooseSketchPoint(null);
             }}
           />
         )}

@@ -13,7 +13,7 @@ import type { Vec3 } from '@/core/geometry';
 import { Button, Chip, metres, Stepper, Text } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
-import { useLayOf, type SketchWay } from '../open/layStore';
+import { useLayOf, type SketchMode } from '../open/laying';
 import { FitPanel } from './FitPanel';
 import { NoteFigures } from './NoteFigures';
 import { PictureFigures } from './PictureFigures';
@@ -23,18 +23,19 @@ import { endSketch, lookForDrawing } from './sketchView';
 /** The sketch: a route drawn by hand, its points, notes, a picture under it, and the track that fits it. */
 export function SketchPanel() {
   const { course, edit } = useEditing();
-  const { sketching, stroke, set } = useLayOf('sketching', 'stroke', 'set');
+  const { sketching, stroke, setSketching, drawStroke } = useLayOf(
+    'sketching',
+    'stroke',
+    'setSketching',
+    'drawStroke',
+  );
   const sketch = course.sketch;
   const lines = sketchLines(sketch);
   const drawn = lines.filter(({ points }) => points.length > 1);
-  const mode = (next: SketchWay) => () => {
+  const mode = (next: SketchMode) => () => {
     if (next === 'draw') lookForDrawing(drawn.length === 0);
-    set({
-      sketching: sketching === next ? null : next,
-      stroke: [],
-      sketchPoint: null,
-      sketchNote: null,
-    });
+    setSketching(sketching === next ? null : next);
+    drawStroke([]);
   };
   return (
     <View style={{ gap: SPACE.m }}>
@@ -88,7 +89,11 @@ export function SketchPanel() {
 /** What is done to all that is drawn, and to the branch that is touched. */
 function LineButtons() {
   const { course, edit } = useEditing();
-  const { sketching, sketchPoint, set } = useLayOf('sketching', 'sketchPoint', 'set');
+  const { sketching, sketchPoint, chooseSketchPoint } = useLayOf(
+    'sketching',
+    'sketchPoint',
+    'chooseSketchPoint',
+  );
   const closed = course.sketch?.closed;
   const branch = sketching === 'points' && sketchPoint && sketchPoint.line > 0;
   return (
@@ -103,7 +108,7 @@ function LineButtons() {
           title="Take the branch away"
           onPress={() => {
             edit((before) => removeSketchLine(before, sketchPoint.line));
-            set({ sketchPoint: null });
+            chooseSketchPoint(null);
           }}
         />
       )}
@@ -119,7 +124,7 @@ function LineButtons() {
 }
 
 function hint(
-  sketching: SketchWay | null,
+  sketching: SketchMode | null,
   touched: number,
   drawn: readonly SketchLine[],
   picture: boolean,

@@ -1,5 +1,5 @@
 import { useView } from '../../scene';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { endSketch, lookForDrawing } from './sketchView';
 
 jest.mock('../../scene', () => ({
@@ -25,7 +25,7 @@ test('a first stroke has the view step back, and being done brings it back to wh
   expect(eye().distance).toBeGreaterThan(200);
   // Asked again, it still comes back to where it was at first.
   lookForDrawing(true);
-  useLay.getState().set({ sketching: 'draw', sketchNote: 2 });
+  useLay.setState({ sketching: 'draw', sketchNote: 2 });
   endSketch();
   expect(eye()).toEqual(before);
   expect(useLay.getState()).toMatchObject({ sketching: null, sketchNote: null });

@@ -1,6 +1,6 @@
 import type { Eye } from '@/core/sight';
 import { glideTo, showAcross, useView, type ViewMode } from '../../scene';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 
 /** Metres across that are in view when a sketch is begun. */
 const FIRST_VIEW = 200;
@@ -20,5 +20,7 @@ export function lookForDrawing(first: boolean): void {
 export function endSketch(): void {
   if (before) glideTo(before);
   before = null;
-  useLay.getState().set({ sketching: null, stroke: [], sketchPoint: null, sketchNote: null });
+  const { setSketching, drawStroke } = useLay.getState();
+  setSketching(null);
+  drawStroke([]);
 }

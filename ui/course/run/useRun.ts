@@ -6,7 +6,7 @@ import type { Vec3 } from '@/core/geometry';
 import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 
 /** The ground in the middle of the view; null where there is none. */
 export function spotInView(course: Course, target: Vec3, depth: number): Vec3 | null {

@@ -11,7 +11,7 @@ import { useView } from '../../scene';
 import { CARRY_WORDS, dropMoment, fromMoment, type KeptMoment } from '../../state/moments';
 import { usePausedRun } from '../../state/pausedRun';
 import { useMoments } from '../../state/useMoments';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { useKnownRuns } from '../runs/useKnownRuns';
 import { beginPlaces, momentName } from '../runs/beginPlaces';
 import { useKeepMoment } from '../open/useKeepMoment';

@@ -26,7 +26,7 @@ import { useLastRun } from '../../state/lastRun';
 import { useDebouncedCourse, useDebouncedOf } from '../../state/debouncedCourse';
 import { useSame } from '../../state/useSame';
 import { Laid } from './Laid';
-import { planeOf, useLay, type LayTool } from '../open/layStore';
+import { planeOf, useLay, type LayTool } from '../open/laying';
 import { Overlay } from './overlay/Overlay';
 import { TuneOverlay } from './overlay/TuneOverlay';
 import { RunLines } from './RunLines';
@@ -228,9 +228,9 @@ function Ready() {
 function KeyHold() {
   useEffect(() => {
     const held = (event: KeyboardEvent) => {
-      if (event.key === 'Alt') useLay.getState().set({ snapSuspended: event.type === 'keydown' });
+      if (event.key === 'Alt') useLay.getState().suspendSnapping(event.type === 'keydown');
     };
-    const away = () => useLay.getState().set({ snapSuspended: false });
+    const away = () => useLay.getState().suspendSnapping(false);
     window.addEventListener('keydown', held);
     window.addEventListener('keyup', held);
     window.addEventListener('blur', away);

@@ -4,7 +4,7 @@ import { useView } from '../../scene';
 import { SPACE, useColours } from '../../theme';
 import { viewCommands } from '../commands/list';
 import { hintFor } from '../commands/keys';
-import { planeOf, useLayOf } from '../open/layStore';
+import { planeOf, useLayOf } from '../open/laying';
 import { useOpen } from '../open/openStore';
 import { PlanMap } from './PlanMap';
 
@@ -93,7 +93,12 @@ function gridWord([x, y, z]: readonly number[]): string {
 }
 
 function Snapping() {
-  const { steps, snapping, turnStep, set } = useLayOf('steps', 'snapping', 'turnStep', 'set');
+  const { steps, snapping, turnStep, toggleSnap } = useLayOf(
+    'steps',
+    'snapping',
+    'turnStep',
+    'toggleSnap',
+  );
   return (
     <>
       <IconButton
@@ -102,7 +107,7 @@ function Snapping() {
         hint={hintFor('snap')}
         labelled
         on={snapping}
-        onPress={() => set({ snapping: !snapping })}
+        onPress={() => toggleSnap('snapping')}
         style={{ minHeight: 46 }}
         testID="snap-toggle"
       />

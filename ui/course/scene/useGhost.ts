@@ -6,7 +6,7 @@ import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { landInHand, type GhostPlace } from '../tools/landing';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { restingAt } from '../tools/pieces';
 
 let last: { readonly from: readonly unknown[]; readonly place: GhostPlace } | null = null;

@@ -5,7 +5,7 @@ import { Ambience } from '../../music/ambience/Ambience';
 import { useView } from '../../scene';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE, useColours, WIDE } from '../../theme';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { CourseScene } from '../scene/CourseScene';
 import { FlyPad } from '../scene/FlyPad';
 import { ViewTools } from '../scene/ViewTools';

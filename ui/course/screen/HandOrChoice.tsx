@@ -5,7 +5,7 @@ import { usePanelSnapshot } from '../../state/panelSnapshot';
 import { SPACE, WIDE } from '../../theme';
 import { ChoiceCard } from '../lay/cards/ChoiceCard';
 import { HandCard } from '../lay/cards/HandCard';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { FirstHint } from './FirstHint';
 import { useOpen } from '../open/openStore';
 

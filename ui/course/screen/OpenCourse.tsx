@@ -8,7 +8,7 @@ import { useLastRun } from '../../state/lastRun';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { NavigationProvider, type Navigation } from '../commands/navigation';
 import { useBuildKeys } from '../commands/useBuildKeys';
-import { takeTool, useLay } from '../open/layStore';
+import { takeTool, useLay } from '../open/laying';
 import { Sheets } from '../lay/sheets/Sheets';
 import { Tray } from '../lay/tray/Tray';
 import { PlanPanel } from '../plan/PlanPanel';

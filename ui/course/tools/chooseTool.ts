@@ -1,25 +1,25 @@
 import { chooseWithin, pickChoosable, withGroups } from '@/core/edit';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 
 /** Chooses many: a finger draws about them, a tap adds one or takes it out again. */
 export function chooseTool(): Tool {
   return {
     begin: (x, y) => {
-      useLay.getState().set({ lasso: [[x, y]] });
+      useLay.getState().drawLasso([[x, y]]);
       return true;
     },
     drag: (x, y) => {
-      const { lasso, set } = useLay.getState();
+      const { lasso, drawLasso } = useLay.getState();
       const last = lasso[lasso.length - 1];
       if (last && Math.hypot(last[0] - x, last[1] - y) < 5) return;
-      set({ lasso: [...lasso, [x, y]] });
+      drawLasso([...lasso, [x, y]]);
     },
     drop: () => {
-      const { lasso, set } = useLay.getState();
+      const { lasso, drawLasso } = useLay.getState();
       const { course, choice, choose } = useCourse.getState();
-      set({ lasso: [] });
+      drawLasso([]);
       if (lasso.length < 3) return;
       const view = useView.getState();
       const found = withGroups(
@@ -30,7 +30,7 @@ export function chooseTool(): Tool {
     },
     tap: (x, y) => {
       const { course, choice, choose } = useCourse.getState();
-      useLay.getState().set({ lasso: [] });
+      useLay.getState().drawLasso([]);
       const under = pickChoosable(course, rayAt(useView.getState(), x, y));
       if (!under) return;
       const ids = withGroups(course, [under.id]);

@@ -5,7 +5,7 @@ import { showToast } from '../../parts';
 import { rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { tryEdit } from '../open/tryEdit';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 
 const onLevel = (x: number, y: number): Vec3 | null =>
   onWorkPlane(rayAt(useView.getState(), x, y), { axis: 'y', value: useLay.getState().level });
@@ -32,26 +32,24 @@ export function fillTool(): Tool {
     drag: (x, y) => {
       const p = onLevel(x, y);
       if (!p || !from) return;
-      const { fillRound, stroke, set } = useLay.getState();
+      const { fillRound, stroke, drawStroke } = useLay.getState();
       if (fillRound) {
         const last = stroke[stroke.length - 1];
-        if (!last || distance(last, p) > LEAST) set({ stroke: [...stroke, p] });
+        if (!last || distance(last, p) > LEAST) drawStroke([...stroke, p]);
         return;
       }
       const ring = region([p[0], p[2]]);
-      const { level, floor } = useLay.getState();
+      const { level, floor, showMeasure } = useLay.getState();
       const [w, , d] = floor.size ?? familyOf(floor.family).size;
       const count = (axis: 0 | 1, side: number) =>
         Math.round((ring[2][axis] - ring[0][axis]) / side);
-      useLay.getState().set({
-        stroke: ring.map(([rx, rz]): Vec3 => [rx, level, rz]),
-        measure: { at: p, words: `${count(0, w)} × ${count(1, d)}` },
-      });
+      drawStroke(ring.map(([rx, rz]): Vec3 => [rx, level, rz]));
+      showMeasure({ at: p, words: `${count(0, w)} × ${count(1, d)}` });
     },
     drop: () => {
-      const { stroke, set, fill, floor } = useLay.getState();
+      const { stroke, fill, floor, dropStroke } = useLay.getState();
       const ring = stroke.map(([x, , z]): Vec2 => [x, z]);
-      set({ stroke: [], measure: null });
+      dropStroke();
       from = null;
       if (ring.length < 3) return;
       const change = fill === 'carve' ? carveArea : fillArea;
@@ -82,7 +80,7 @@ export function pickFloor(x: number, y: number): void {
     return;
   }
   const { id: _, twin: __, group: ___, name: ____, ...floor } = piece;
-  useLay
-    .getState()
-    .set({ floor, level: piece.at[1] + (piece.size ?? familyOf(piece.family).size)[1] });
+  const { setFloor, moveWorkPlane } = useLay.getState();
+  setFloor(floor);
+  moveWorkPlane({ level: piece.at[1] + (piece.size ?? familyOf(piece.family).size)[1] });
 }

@@ -1,5 +1,5 @@
 import type { Tool } from '../../scene';
-import type { LayTool } from '../open/layStore';
+import type { LayTool } from '../open/laying';
 import { chooseTool } from './chooseTool';
 import { eraseTool } from './eraseTool';
 import { fillTool } from './fillTool';

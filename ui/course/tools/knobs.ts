@@ -2,7 +2,7 @@ import { onWorkPlane } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, rayAt, useView } from '../../scene';
 import { planeNow, toGrid } from './landing';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { alongAxis } from './pieces';
 
 /** Half the width of what a finger hits, pixels. */

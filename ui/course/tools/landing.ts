@@ -13,7 +13,7 @@ import type { Course } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
 import { familyOf, pieceBounds } from '@/core/pieces';
 import { metresAPixel, rayAt, useView } from '../../scene';
-import { planeOf, useLay } from '../open/layStore';
+import { planeOf, useLay } from '../open/laying';
 
 /** How near on the screen something has to be to take hold, pixels. */
 const REACH = 26;

@@ -18,7 +18,7 @@ import { numberText, showToast } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { planeNow, toGrid } from './landing';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 
 /** The platform that is chosen, if one is. */
 export function chosenPlatform({ course, choice } = useCourse.getState()): Piece | null {
@@ -77,25 +77,25 @@ export function tryOutline(
   from?: Course,
 ): void {
   const { edit } = useCourse.getState();
-  const { set } = useLay.getState();
+  const { showFault } = useLay.getState();
   try {
     edit(change, merge, from);
-    set({ fault: null });
+    showFault(null);
   } catch (problem) {
     if (!(problem instanceof OutlineError)) throw problem;
-    if (problem.at) set({ fault: { at: problem.at, words: problem.message } });
+    if (problem.at) showFault({ at: problem.at, words: problem.message });
     else showToast(problem.message);
   }
 }
 
 /** Lays the outline drawn so far as a platform. */
 export function closeOutline(): void {
-  const { stroke, platform, set } = useLay.getState();
+  const { stroke, platform, drawStroke } = useLay.getState();
   const before = useCourse.getState().course;
   tryOutline((course) => layPlatform(course, stroke, planeNow(), platform));
   const { course, choose } = useCourse.getState();
   if (course === before) return;
-  set({ stroke: [] });
+  drawStroke([]);
   choose([course.pieces[before.pieces.length].id]);
 }
 
@@ -151,8 +151,9 @@ function dragEdge(
   const by = (to[0] - from[0]) * normal[0] + (to[1] - from[1]) * normal[1];
   const step = useLay.getState().snapping ? useLay.getState().steps[0] || 0.01 : 0.01;
   const even = Math.round(by / step) * step;
-  useLay.getState().set({
-    measure: { at: cornerPlace(piece, to), words: `${numberText(Math.round(even * 100) / 100)} m` },
+  useLay.getState().showMeasure({
+    at: cornerPlace(piece, to),
+    words: `${numberText(Math.round(even * 100) / 100)} m`,
   });
   const moved = (at: readonly number[]): [number, number] => [
     at[0] + normal[0] * even,
@@ -201,7 +202,7 @@ export function outlineTool(): Tool {
         index = point.index + 1;
       }
       held = { id: piece.id, rim: point.rim, index, base };
-      useLay.getState().set({ corner: { rim: point.rim, index } });
+      useLay.getState().chooseCorner({ rim: point.rim, index });
       return true;
     },
     drag: (x, y) => {
@@ -215,25 +216,25 @@ export function outlineTool(): Tool {
     drop: () => {
       held = null;
       edge = null;
-      useLay.getState().set({ measure: null });
+      useLay.getState().showMeasure(null);
       endMerge();
     },
     tap: (x, y) => {
-      const { stroke, set } = useLay.getState();
+      const { stroke, chooseCorner, drawStroke, showFault } = useLay.getState();
       const { course, choose } = useCourse.getState();
-      set({ fault: null });
+      showFault(null);
       if (stroke.length === 0) {
         const piece = chosenPlatform();
         const point = piece && rimPointsOf(piece).find(({ at }) => isNear(at, x, y));
         if (point) {
-          set({ corner: { rim: point.rim, index: point.index } });
+          chooseCorner({ rim: point.rim, index: point.index });
           return;
         }
         const under = pickChoosable(course, rayAt(useView.getState(), x, y));
         const found = course.pieces.find(({ id }) => id === under?.id);
         if (found?.outline) {
           choose([found.id]);
-          set({ corner: null });
+          chooseCorner(null);
           return;
         }
       }
@@ -244,7 +245,8 @@ export function outlineTool(): Tool {
       const p = placeAt(x, y);
       if (!p || (stroke.length > 0 && distance(p, stroke[stroke.length - 1]) < 0.01)) return;
       choose([]);
-      set({ stroke: [...stroke, p], corner: null });
+      drawStroke([...stroke, p]);
+      chooseCorner(null);
     },
   };
 }

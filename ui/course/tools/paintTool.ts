@@ -3,7 +3,7 @@ import { add, scale } from '@/core/geometry';
 import { showToast } from '../../parts';
 import { rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 
 const under = (x: number, y: number) => {
   const { course } = useCourse.getState();
@@ -52,10 +52,10 @@ export function paintTool(): Tool {
     drag: paint,
     drop: end,
     tap: (x, y) => {
-      const { picking, set } = useLay.getState();
+      const { picking, takePaint } = useLay.getState();
       const piece = under(x, y);
       if (!piece) return;
-      if (picking) set({ paint: paintOf(piece), picking: false });
+      if (picking) takePaint(paintOf(piece));
       else {
         paint(x, y);
         end();

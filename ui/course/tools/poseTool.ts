@@ -3,7 +3,7 @@ import type { Course } from '@/core/course';
 import { shortestAngle, type Vec3 } from '@/core/geometry';
 import { pixelOf, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { useTune } from '../open/tuneStore';
 import { showPose } from '../open/preview/showPose';
 import { besidePlace, heightOver, knobAt, liftedBy, onLift, onTurn } from './knobs';

@@ -2,7 +2,7 @@ import type { Vec3 } from '@/core/geometry';
 import { tideLine } from '@/core/run';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { alongAxis, pieceTool } from './pieces';
 
 /** How near its knob a finger takes hold of the tide line, pixels. */
@@ -24,7 +24,7 @@ export function tideTool(): Tool {
     alongAxis({ along: [0, 1, 0], centre: knob }, rayAt(useView.getState(), x, y));
   const letGo = () => {
     grip = null;
-    useLay.getState().set({ measure: null });
+    useLay.getState().showMeasure(null);
     endMerge();
   };
   return {
@@ -46,9 +46,7 @@ export function tideTool(): Tool {
       if (now === null) return;
       const tide = Math.round((grip.tide + now - grip.from) / STEP) * STEP;
       const told = Math.round(tide * 10) / 10;
-      useLay
-        .getState()
-        .set({ measure: { at: [grip.knob[0], told, grip.knob[2]], words: `${told} m` } });
+      useLay.getState().showMeasure({ at: [grip.knob[0], told, grip.knob[2]], words: `${told} m` });
       useCourse.getState().edit((course) => ({ ...course, tide: told }), 'tide');
     },
     drop: () => (grip ? letGo() : pieces.drop?.()),

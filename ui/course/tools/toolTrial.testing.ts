@@ -2,7 +2,7 @@ import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { takeTool, useLay } from '../open/layStore';
+import { takeTool, useLay } from '../open/laying';
 
 export const course = () => useCourse.getState().course;
 export const lay = () => useLay.getState();
@@ -17,7 +17,7 @@ export function beginTrial(): void {
   useView.getState().look({ mode: 'above', yaw: 0, pitch: 89.5, distance: 40, target: [0, 0, 0] });
   useCourse.getState().open('a', 1, emptyCourse('Trial', 'free'), { kind: 'saved', at: 0 });
   takeTool('pieces');
-  lay().set({
+  useLay.setState({
     level: 0,
     steps: [0.5, 0.5, 0.5],
     snapping: true,

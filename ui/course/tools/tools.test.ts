@@ -3,7 +3,7 @@ import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { LAY_TOOLS } from '../open/layStore';
+import { LAY_TOOLS, useLay } from '../open/laying';
 import { TOOLS } from '.';
 import { takeKit, useKitHand } from './kitTool';
 import { tideKnob } from './tideTool';
@@ -67,7 +67,7 @@ test('an edge of a platform is pushed out by itself, both its corners alike', ()
 });
 
 test('any outline is filled that a finger draws', () => {
-  lay().set({
+  useLay.setState({
     fill: 'fill',
     fillRound: true,
     floor: { family: 'slab', at: [0, 0, 0], size: [1, 0.5, 1] },
@@ -81,7 +81,7 @@ test('any outline is filled that a finger draws', () => {
   // As many as a circle of 4 m has room for, and far from those of the square about it.
   expect(count).toBeGreaterThan(36);
   expect(count).toBeLessThan(60);
-  lay().set({ fillRound: false, floor: { family: 'slab', at: [0, 0, 0] } });
+  useLay.setState({ fillRound: false, floor: { family: 'slab', at: [0, 0, 0] } });
 });
 
 test('the tide line is dragged by its knob, one step, and goes back to following the pieces', () => {
@@ -151,7 +151,7 @@ test('walls are drawn by drags and taps, their posts dragged, their panels chose
   tap(tool, [6, 0, 0]);
   const walls = course().pieces.filter(({ line }) => line);
   expect(walls.reduce((sum, { line }) => sum + line!.runs.length, 0)).toBe(3);
-  lay().set({ stroke: [] });
+  useLay.setState({ stroke: [] });
   useCourse.getState().choose([walls[0].id]);
   drag(tool, [-6, 0, 0], [-7, 0, -1], [-8, 0, -2]);
   expect(course().pieces.find(({ id }) => id === walls[0].id)!.line!.points).toContainEqual([
@@ -164,7 +164,7 @@ test('floors are filled over a rectangle, carved, and flooded inside walls', () 
   drag(tool, [0.5, 0, 0.5], [3, 0, 3], [5.5, 0, 3.5]);
   expect(course().pieces).toHaveLength(6);
   expect(course().pieces[0].at[1]).toBe(-0.5);
-  lay().set({ fill: 'carve' });
+  useLay.setState({ fill: 'carve' });
   tap(tool, [1, 0, 1]);
   expect(course().pieces).toHaveLength(5);
   const line: Vec3[] = [
@@ -175,7 +175,7 @@ test('floors are filled over a rectangle, carved, and flooded inside walls', () 
     [-10, 0, -8],
   ];
   useCourse.getState().edit((c) => drawWall(c, line, lay().wall));
-  lay().set({ fill: 'flood' });
+  useLay.setState({ fill: 'flood' });
   tap(tool, [-7, 0, -5]);
   expect(course().pieces.length).toBeGreaterThan(10);
 });
@@ -210,47 +210,47 @@ test('a wall drawn on the ground climbs with it, and a whole ground is painted b
     ]),
   );
   const base = course().pieces.length;
-  lay().set({ onGround: true });
+  useLay.setState({ onGround: true });
   const wall = TOOLS.wall();
   drag(wall, [38, 0, 2], [45, 0, 2], [51, 0, 2]);
   const ys = course().pieces[base].line!.points.map(([, y]) => y);
   expect([Math.min(...ys), Math.max(...ys)]).toEqual([0, 1]);
   useCourse.getState().undo();
-  lay().set({ onGround: false, wholeGround: true, paint: { material: 'moss' } });
+  useLay.setState({ onGround: false, wholeGround: true, paint: { material: 'moss' } });
   tap(TOOLS.paint(), [40, 0, 0]);
   const looks = course()
     .pieces.slice(base - 3)
     .map(({ look }) => look?.material);
   expect(looks).toEqual(['moss', 'moss', undefined]);
-  lay().set({ wholeGround: false });
+  useLay.setState({ wholeGround: false });
 });
 
 test('scenery is strewn along a stroke and erased, paint goes on and is picked up', () => {
   const strew = TOOLS.scatter();
-  lay().set({ scattering: { ...lay().scattering, density: 12, margin: 0 } });
+  useLay.setState({ scattering: { ...lay().scattering, density: 12, margin: 0 } });
   drag(strew, [-8, 0, 0], [-4, 0, 1], [0, 0, 0], [4, 0, -1], [8, 0, 0]);
   const strewn = course().pieces.length;
   expect(strewn).toBeGreaterThan(8);
-  lay().set({ strewing: 'erase' });
+  useLay.setState({ strewing: 'erase' });
   drag(strew, [-8, 0, 0], [0, 0, 0], [8, 0, 0]);
   const left = course().pieces.length;
   expect(left).toBeLessThan(strewn / 2);
-  lay().set({ strewing: 'area' });
+  useLay.setState({ strewing: 'area' });
   drag(strew, [20, 0, 0], [28, 0, 0], [28, 0, 8], [20, 0, 8]);
   const within = course().pieces.slice(left);
   expect(within.length).toBeGreaterThan(8);
   expect(within.every(({ at: [x, , z] }) => x > 19.9 && x < 28.1 && z > -0.1 && z < 8.1)).toBe(
     true,
   );
-  lay().set({ strewing: 'stroke', paint: { colour: '#C8553D' } });
+  useLay.setState({ strewing: 'stroke', paint: { colour: '#C8553D' } });
   useCourse
     .getState()
     .edit((c) => layPieces(c, [{ family: 'ashlar', at: [-10, 0, 8], look: { material: 'moss' } }]));
   const brush = TOOLS.paint();
-  lay().set({ picking: true });
+  useLay.setState({ picking: true });
   tap(brush, [-10, 2, 8]);
   expect(lay().paint).toEqual({ material: 'moss' });
-  lay().set({ paint: { colour: '#C8553D' } });
+  useLay.setState({ paint: { colour: '#C8553D' } });
   tap(brush, [-10, 2, 8]);
   expect(course().pieces[course().pieces.length - 1].look).toEqual({ colour: '#C8553D' });
 });
@@ -259,19 +259,19 @@ test('the brush paints the ground under a stroke, and with the own paint wipes i
   useCourse
     .getState()
     .edit((c) => layPieces(c, [{ family: 'slab', at: [0, 0, 0], size: [20, 0.4, 20] }]));
-  lay().set({ groundBrush: true, brush: 1, paint: { material: 'moss' } });
+  useLay.setState({ groundBrush: true, brush: 1, paint: { material: 'moss' } });
   const tool = TOOLS.paint();
   drag(tool, [-6, 0.4, 0], [-3, 0.4, 0], [0, 0.4, 0], [0.1, 0.4, 0], [3, 0.4, 0]);
   expect(course().ground).toHaveLength(3);
   expect(course().pieces[0].look).toBeUndefined();
   for (const { at } of course().ground!) expect(at[1]).toBeCloseTo(0.4, 3);
-  lay().set({ paint: 'own' });
+  useLay.setState({ paint: 'own' });
   tap(tool, [0, 0.4, 0]);
   expect(course().ground).toHaveLength(2);
   useCourse.getState().undo();
   useCourse.getState().undo();
   expect(course().ground).toBeUndefined();
-  lay().set({ groundBrush: false });
+  useLay.setState({ groundBrush: false });
 });
 
 test('every tool there is can be taken up', () => {

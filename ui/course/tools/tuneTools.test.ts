@@ -3,7 +3,7 @@ import { emptyCourse, type PosesMotion } from '@/core/course';
 import { distance, type Vec3 } from '@/core/geometry';
 import { pixelOf, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { showPose } from '../open/preview/showPose';
 import { endTuning, useTune } from '../open/tuneStore';
 import { KNOB_OUT } from './knobs';
@@ -35,7 +35,7 @@ const tap = (tool: Tool, at: readonly number[]) => {
 beforeEach(() => {
   useView.getState().resize(1000, 800);
   useView.getState().look({ mode: 'free', yaw: 0, pitch: 40, distance: 30, target: [0, 0, 0] });
-  useLay.getState().set({ steps: [0.5, 0.5, 0.5], snapping: true, level: 0, turnStep: 15 });
+  useLay.setState({ steps: [0.5, 0.5, 0.5], snapping: true, level: 0, turnStep: 15 });
   endTuning();
   const laid = layPieces(emptyCourse('Trial', 'free'), [{ family: 'crate', at: [-4, 0, 0] }]);
   useCourse.getState().open('tune', 1, laid, { kind: 'saved', at: 0 });

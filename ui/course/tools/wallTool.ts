@@ -15,7 +15,7 @@ import { shortNumber } from '../../parts';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 
-import { useLay } from '../open/layStore';
+import { useLay } from '../open/laying';
 import { tryEdit } from '../open/tryEdit';
 
 /** Posts nearer to each other than this are one, m. */
@@ -82,20 +82,21 @@ function dragPost(base: Course, id: string, index: number, to: Vec3): void {
 }
 
 function tapWall(x: number, y: number): void {
-  const { stroke, set } = useLay.getState();
+  const { stroke, choosePanel, choosePost, drawStroke } = useLay.getState();
   const { choose } = useCourse.getState();
   const touched = stroke.length === 0 ? panelUnder(x, y) : null;
   if (touched) {
     const { id, panel } = touched;
     choose([id]);
-    return set({ panel: panel && { run: panel.run, panel: panel.panel }, post: null });
+    return choosePanel(panel && { run: panel.run, panel: panel.panel });
   }
   const at = placeAt(x, y);
   if (!at) return;
   const last = stroke[stroke.length - 1];
   if (last && distance(last, at) > LEAST_RUN) layRun(last, at);
   choose([]);
-  set({ stroke: [at], panel: null, post: null });
+  drawStroke([at]);
+  choosePost(null);
 }
 
 /**
@@ -109,7 +110,7 @@ export function wallTool(): Tool {
     begin: (x, y) => {
       const at = postAt(x, y);
       post = at && { ...at, base: useCourse.getState().course };
-      if (post) useLay.getState().set({ post: post.index, panel: null });
+      if (post) useLay.getState().choosePost(post.index);
       from = post ? null : placeAt(x, y);
       return post !== null || from !== null;
     },
@@ -118,13 +119,15 @@ export function wallTool(): Tool {
       if (to && post) dragPost(post.base, post.id, post.index, to);
       else if (to && from) {
         const words = `${shortNumber(Math.round(distance(from, to) * 100) / 100)} m`;
-        useLay.getState().set({ stroke: [from, to], measure: { at: to, words } });
+        const { drawStroke, showMeasure } = useLay.getState();
+        drawStroke([from, to]);
+        showMeasure({ at: to, words });
       }
     },
     drop: () => {
-      const { stroke, set } = useLay.getState();
+      const { stroke, dropStroke } = useLay.getState();
       if (!post && from && stroke.length > 1) layRun(stroke[0], stroke[stroke.length - 1]);
-      set({ stroke: [], measure: null });
+      dropStroke();
       post = null;
       from = null;
       endMerge();

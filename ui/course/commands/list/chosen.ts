@@ -9,7 +9,7 @@ import {
 import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { buildCommands } from '../../open/chosenEdits';
-import { HANDLE_MODES } from '../../open/layStore';
+import { HANDLE_MODES } from '../../open/laying';
 import { useOpen } from '../../open/openStore';
 import { type Command, course, lay, cycle, upright } from './command';
 
@@ -58,7 +58,7 @@ export const CHOOSE: readonly Command[] = [
     id: 'choose.add',
     label: 'Add to the choice by touch',
     group: 'Choose',
-    run: () => lay().set({ adding: !lay().adding }),
+    run: () => lay().toggleChoosing('adding'),
   },
 ];
 
@@ -219,21 +219,21 @@ export const CHOSEN: readonly Command[] = [
     label: 'Next handles: move, turn, stretch',
     group: 'Chosen',
     keys: 'E',
-    run: () => lay().set({ handles: cycle(HANDLE_MODES, lay().handles) }),
+    run: () => lay().setHandles(cycle(HANDLE_MODES, lay().handles)),
   },
   {
     id: 'handles.own',
     label: "Handles along the piece's own axes",
     group: 'Chosen',
     keys: 'A',
-    run: () => lay().set({ ownAxes: !lay().ownAxes }),
+    run: () => lay().toggleChoosing('ownAxes'),
   },
   {
     id: 'handles.both',
     label: 'Stretch from both sides',
     group: 'Chosen',
     keys: 'Shift+E',
-    run: () => lay().set({ bothSides: !lay().bothSides }),
+    run: () => lay().toggleChoosing('bothSides'),
   },
   {
     id: 'kit.keep',

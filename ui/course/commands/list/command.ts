@@ -2,7 +2,7 @@ import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import type { Navigation } from '../navigation';
 import { planeNow } from '../../tools/landing';
-import { takeTool, useLay, type LayTool } from '../../open/layStore';
+import { takeTool, useLay, type LayTool } from '../../open/laying';
 
 /** What a command is given when it runs. */
 export interface CommandContext {

@@ -31,14 +31,14 @@ export const LAY: readonly Command[] = [
     label: 'In hand: turn about another axis',
     group: 'Lay',
     keys: 'Shift+X',
-    run: () => lay().set({ handAxis: cycle([1, 2, 0] as const, lay().handAxis) }),
+    run: () => lay().turnHandAbout(cycle([1, 2, 0] as const, lay().handAxis)),
   },
   {
     id: 'hand.row',
     label: 'In hand: a drag lays a row',
     group: 'Lay',
     keys: 'Shift+P',
-    run: () => lay().set({ rowing: !lay().rowing }),
+    run: () => lay().toggleRowing(),
   },
   {
     id: 'turn.back',
@@ -127,7 +127,7 @@ export const SNAP: readonly Command[] = [
     label: 'All snapping off and on',
     group: 'Snap',
     keys: 'Q',
-    run: () => lay().set({ snapping: !lay().snapping }),
+    run: () => lay().toggleSnap('snapping'),
   },
   {
     id: 'snap.grid',
@@ -141,26 +141,25 @@ export const SNAP: readonly Command[] = [
     label: 'Next turn step',
     group: 'Snap',
     keys: 'Shift+G',
-    run: () =>
-      lay().set({ turnStep: cycle(TURN_STEPS, lay().turnStep as (typeof TURN_STEPS)[number]) }),
+    run: () => lay().setTurnStep(cycle(TURN_STEPS, lay().turnStep as (typeof TURN_STEPS)[number])),
   },
   {
     id: 'snap.ends',
     label: 'Snap to open ends',
     group: 'Snap',
-    run: () => lay().set({ ends: !lay().ends }),
+    run: () => lay().toggleSnap('ends'),
   },
   {
     id: 'snap.corners',
     label: 'Snap to corners',
     group: 'Snap',
-    run: () => lay().set({ corners: !lay().corners }),
+    run: () => lay().toggleSnap('corners'),
   },
   {
     id: 'snap.surface',
     label: 'Snap to surfaces',
     group: 'Snap',
-    run: () => lay().set({ surface: !lay().surface }),
+    run: () => lay().toggleSnap('surface'),
   },
   {
     id: 'snap.settings',

@@ -9,13 +9,13 @@ export const viewCommands = {
   nextView: () => view().setMode(cycle(VIEW_MODES, view().mode)),
   nextStep: () => {
     const step = cycle(GRID_STEPS, lay().steps[0] as (typeof GRID_STEPS)[number]);
-    lay().set({ steps: [step, step, step], snapping: true });
+    lay().setSteps([step, step, step]);
   },
   movePlane: (ways: 1 | -1) => {
     const now = lay();
     const { axis } = planeNow();
     const by = ways * (now.steps[axis === 'z' ? 2 : 1] || 0.25);
-    now.set(axis === 'z' ? { depth: now.depth + by } : { level: now.level + by });
+    now.moveWorkPlane(axis === 'z' ? { depth: now.depth + by } : { level: now.level + by });
   },
   fit: () => view().fit(course().course),
   /** Goes round to the other side of what is looked at. */
@@ -74,7 +74,7 @@ export const VIEW: readonly Command[] = [
     id: 'view.flypad',
     label: 'Flying pad',
     group: 'View',
-    run: () => lay().set({ flying: !lay().flying }),
+    run: () => lay().toggleFlying(),
   },
   {
     id: 'view.hidden',

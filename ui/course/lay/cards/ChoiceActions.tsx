@@ -5,7 +5,7 @@ import { IconButton } from '../../../parts';
 import { useView } from '../../../scene';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { hintFor } from '../../commands/keys';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { CHOICE_ACTIONS, STEP_ACTIONS, type ChoiceAction } from './actions';
 
 /**

@@ -5,7 +5,7 @@ import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
 import { buildCommands } from '../../open/chosenEdits';
 import { hintFor } from '../../commands/keys';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { useGhost } from '../../scene/useGhost';
 
 /** What is sized, along each axis. */
@@ -27,7 +27,12 @@ const TURNS = [
  */
 export function HandCard() {
   const inHand = useCourse((s) => s.inHand);
-  const { handOpen, rowing, set } = useLayOf('handOpen', 'rowing', 'set');
+  const { handOpen, rowing, toggleHandOpen, toggleRowing } = useLayOf(
+    'handOpen',
+    'rowing',
+    'toggleHandOpen',
+    'toggleRowing',
+  );
   if (!inHand) return null;
   const { turn, done } = buildCommands;
   return (
@@ -46,13 +51,13 @@ export function HandCard() {
           labelled
           on={rowing}
           hint={hintFor('hand.row')}
-          onPress={() => set({ rowing: !rowing })}
+          onPress={() => toggleRowing()}
           testID="hand-row"
         />
         <IconButton
           icon={handOpen ? 'chevron-down' : 'chevron-up'}
           label={handOpen ? 'Less about what is in hand' : 'More about what is in hand'}
-          onPress={() => set({ handOpen: !handOpen })}
+          onPress={() => toggleHandOpen()}
           testID="hand-more"
         />
         <Button kind="main" title="Done" onPress={done} testID="hand-done" />
@@ -65,7 +70,7 @@ export function HandCard() {
 /** Raising, flipping, turning about other axes, and sizes. */
 function More() {
   const inHand = useCourse((s) => s.inHand);
-  const { handAxis, set } = useLayOf('handAxis', 'set');
+  const { handAxis, turnHandAbout } = useLayOf('handAxis', 'turnHandAbout');
   if (!inHand) return null;
   const { turn, raise, flip } = buildCommands;
   const { sizable, size } = familyOf(inHand.family);
@@ -112,7 +117,7 @@ function More() {
             tight
             label={label}
             on={handAxis === axis}
-            onPress={() => set({ handAxis: axis })}
+            onPress={() => turnHandAbout(axis)}
           />
         ))}
       </View>

@@ -1,7 +1,7 @@
 import type { IconName } from '../../../parts';
 import { buildCommands } from '../../open/chosenEdits';
 import { useOpen, type OpenSheet } from '../../open/openStore';
-import { HANDLE_MODES, useLay, type HandleMode, type LayState } from '../../open/layStore';
+import { HANDLE_MODES, useLay, type HandleMode, type LayState } from '../../open/laying';
 
 /** What the buttons for the chosen pieces depend on. */
 export interface ChoiceNow extends Pick<
@@ -33,7 +33,7 @@ export interface ChoiceAction {
 const { move, turn, duplicate, remove } = buildCommands;
 const open = (sheet: OpenSheet) => () => useOpen.getState().open(sheet);
 const flip = (key: 'ownAxes' | 'bothSides' | 'dragCopies' | 'adding') => () =>
-  useLay.getState().set({ [key]: !useLay.getState()[key] });
+  useLay.getState().toggleChoosing(key);
 const fromAbove = ({ upright }: ChoiceNow) => !upright;
 
 /** Steps by the grid, and what is done most. */
@@ -80,7 +80,7 @@ export const CHOICE_ACTIONS: readonly ChoiceAction[] = [
     ...HANDLES[mode],
     command: 'handles',
     on: ({ handles }: ChoiceNow) => handles === mode,
-    act: () => useLay.getState().set({ handles: mode }),
+    act: () => useLay.getState().setHandles(mode),
   })),
   {
     icon: 'compass',
@@ -154,7 +154,7 @@ export const CHOICE_ACTIONS: readonly ChoiceAction[] = [
   {
     icon: 'corner-down-right',
     label: 'Corner',
-    act: () => useLay.getState().set({ cornering: { own: null } }),
+    act: () => useLay.getState().lineUpCorner(null),
     testID: 'act-corner',
   },
   { icon: 'triangle', label: 'Ramp', act: buildCommands.ramp, testID: 'act-ramp' },

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Button, Choices, NumberField, Sheet, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { beginCopies, COPY_WAYS, type CopyFigures, type CopyKind, type CopyWay } from './copies';
 
 const WAYS = (Object.keys(COPY_WAYS) as CopyKind[]).map((value) => ({
@@ -15,7 +15,7 @@ const WAYS = (Object.keys(COPY_WAYS) as CopyKind[]).map((value) => ({
 export function CopiesSheet({ onClose }: { onClose: () => void }) {
   const { course, choice, edit, choose } = useEditing();
   // A ring whose middle was moved over the scene is gone on with.
-  const { pivot, set } = useLayOf('pivot', 'set');
+  const { pivot, showRing } = useLayOf('pivot', 'showRing');
   const [kind, setKind] = useState<CopyKind>(pivot ? 'ring' : 'steps');
   const [figures, setFigures] = useState<CopyFigures>(() => ({
     ...beginCopies(course, choice, useView.getState().target),
@@ -28,7 +28,7 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
     setFigures({ ...figures, ...part });
   };
   const close = () => {
-    set({ pivot: null });
+    showRing(null);
     onClose();
   };
   const copy = () => {
@@ -44,7 +44,7 @@ export function CopiesSheet({ onClose }: { onClose: () => void }) {
   };
   const moveMiddle = () => {
     const { px, pz, count, sweep, rise } = figures;
-    set({ pivot: { px, pz, count, sweep, rise } });
+    showRing({ px, pz, count, sweep, rise });
     onClose();
   };
   return (

@@ -17,7 +17,7 @@ import { SPACE } from '../../../theme';
 import { viewCommands } from '../../commands/list';
 import { useNavigation } from '../../commands/navigation';
 import { buildCommands, lookAtChoice } from '../../open/chosenEdits';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { goToPlace, placeNow } from '../../open/opening';
 import { useOpen } from '../../open/openStore';
 import { Flow } from '../../parts/Section';
@@ -25,7 +25,7 @@ import { Flow } from '../../parts/Section';
 /** Ways to look at a course, views that were kept, and what else has no button of its own. */
 export function LookSheet({ onClose }: { onClose: () => void }) {
   const navigation = useNavigation();
-  const { flying, set } = useLayOf('flying', 'set');
+  const { flying, toggleFlying } = useLayOf('flying', 'toggleFlying');
   const muted = useSettings((s) => s.muted);
   const { open } = useOpen.getState();
   const then = (act: () => void) => () => {
@@ -40,7 +40,7 @@ export function LookSheet({ onClose }: { onClose: () => void }) {
         <Button title="From the end" icon="corner-up-left" onPress={then(viewCommands.fromEnd)} />
         <Button title="All in view" icon="maximize" onPress={then(viewCommands.fit)} />
       </Flow>
-      <Toggle label="Flying pad" value={flying} onChange={(on) => set({ flying: on })} />
+      <Toggle label="Flying pad" value={flying} onChange={() => toggleFlying()} />
       <Toggle
         label="Sound"
         value={!muted}

@@ -2,7 +2,7 @@ import type { Piece } from '@/core/course';
 import { Chip, Sheet, Text } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { PieceList } from '../../parts/PieceList';
 import { placeWords } from '../../open/placeWords';
 import { roleWords } from '../../open/pieceWords';
@@ -10,7 +10,7 @@ import { roleWords } from '../../open/pieceWords';
 /** Every piece of the course, so that it can be worked without seeing the scene. */
 export function PiecesSheet({ onClose }: { onClose: () => void }) {
   const { course, choice } = useEditing();
-  const { adding, set } = useLayOf('adding', 'set');
+  const { adding, toggleChoosing } = useLayOf('adding', 'toggleChoosing');
   return (
     <Sheet title="All pieces" open onClose={onClose}>
       <Text tint="slate" aria-live="polite">
@@ -22,7 +22,7 @@ export function PiecesSheet({ onClose }: { onClose: () => void }) {
         role="checkbox"
         label="Add to what is chosen"
         on={adding}
-        onPress={() => set({ adding: !adding })}
+        onPress={() => toggleChoosing('adding')}
       />
       {choice.size > 0 && (
         <Chip

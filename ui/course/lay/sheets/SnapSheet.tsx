@@ -3,7 +3,7 @@ import { mapVec3 } from '@/core/geometry';
 import { chosenOf, GRID_STEPS, TURN_STEPS } from '@/core/edit';
 import { Button, Choices, NumberField, Sheet, Text, Toggle } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 
 /** @throws RangeError in words when a value is none that a step may have */
 function within(value: number, min: number, max: number): number {
@@ -17,40 +17,38 @@ const words = (step: number, unit: string) => (step === 0 ? 'Off' : `${step} ${u
 
 /** Grid step for each axis, turn step, and what else takes hold. */
 export function SnapSheet({ onClose }: { onClose: () => void }) {
-  const { ends, corners, surface, snapping, set } = useLayOf(
+  const { ends, corners, surface, snapping, toggleSnap } = useLayOf(
     'ends',
     'corners',
     'surface',
     'snapping',
-    'set',
+    'toggleSnap',
   );
   return (
     <Sheet title="Steps and snaps" open onClose={onClose}>
-      <Toggle label="Snap" value={snapping} onChange={(value) => set({ snapping: value })} />
+      <Toggle label="Snap" value={snapping} onChange={() => toggleSnap('snapping')} />
       <Text as="small" tint="slate">
         Hold Alt and nothing snaps while it is down.
       </Text>
       <Steps />
       <GridPlace />
-      <Toggle label="Open ends" value={ends} onChange={(value) => set({ ends: value })} />
-      <Toggle
-        label="Corners and middles"
-        value={corners}
-        onChange={(value) => set({ corners: value })}
-      />
-      <Toggle label="Surfaces" value={surface} onChange={(value) => set({ surface: value })} />
+      <Toggle label="Open ends" value={ends} onChange={() => toggleSnap('ends')} />
+      <Toggle label="Corners and middles" value={corners} onChange={() => toggleSnap('corners')} />
+      <Toggle label="Surfaces" value={surface} onChange={() => toggleSnap('surface')} />
     </Sheet>
   );
 }
 
 /** By how much pieces go and turn at a time. */
 function Steps() {
-  const { steps, turnStep, set } = useLayOf('steps', 'turnStep', 'set');
+  const { steps, turnStep, setSteps, setTurnStep } = useLayOf(
+    'steps',
+    'turnStep',
+    'setSteps',
+    'setTurnStep',
+  );
   const setStep = (axis: number | 'all', step: number) =>
-    set({
-      snapping: true,
-      steps: mapVec3((i) => (axis === 'all' || axis === i ? step : steps[i])),
-    });
+    setSteps(mapVec3((i) => (axis === 'all' || axis === i ? step : steps[i])));
   const same = steps.every((step) => step === steps[0]);
   return (
     <>
@@ -78,7 +76,7 @@ function Steps() {
           step={2.5}
           value={turnStep}
           testID="step-turn"
-          onChange={(step) => set({ turnStep: within(step, 0, 180) })}
+          onChange={(step) => setTurnStep(step)}
         />
       </View>
       <Choices
@@ -88,7 +86,7 @@ function Steps() {
           value: String(step),
           label: step === 0 ? 'Off' : `${step}°`,
         }))}
-        onChange={(value) => set({ turnStep: Number(value) })}
+        onChange={(value) => setTurnStep(Number(value))}
       />
     </>
   );
@@ -96,7 +94,7 @@ function Steps() {
 
 /** Where the grid has its origin, and how it is turned. */
 function GridPlace() {
-  const { gridOrigin, gridTurn, set } = useLayOf('gridOrigin', 'gridTurn', 'set');
+  const { gridOrigin, gridTurn, placeGrid } = useLayOf('gridOrigin', 'gridTurn', 'placeGrid');
   const chosen = useCourse((s) => chosenOf(s.course, s.choice)[0]);
   return (
     <>
@@ -109,7 +107,12 @@ function GridPlace() {
             unit="m"
             step={0.25}
             value={gridOrigin[i]}
-            onChange={(v) => set({ gridOrigin: mapVec3((k) => (k === i ? v : gridOrigin[k])) })}
+            onChange={(v) =>
+              placeGrid(
+                mapVec3((k) => (k === i ? v : gridOrigin[k])),
+                gridTurn,
+              )
+            }
           />
         ))}
         <NumberField
@@ -118,16 +121,14 @@ function GridPlace() {
           step={15}
           value={gridTurn}
           testID="grid-turn"
-          onChange={(v) => set({ gridTurn: ((v % 360) + 360) % 360 })}
+          onChange={(v) => placeGrid(gridOrigin, v)}
         />
       </View>
       <Button
         title="Lay the grid on what is chosen"
         icon="crosshair"
         disabled={!chosen}
-        onPress={() =>
-          chosen && set({ gridOrigin: [...chosen.at], gridTurn: chosen.turn?.[1] ?? 0 })
-        }
+        onPress={() => chosen && placeGrid([...chosen.at], chosen.turn?.[1] ?? 0)}
       />
     </>
   );

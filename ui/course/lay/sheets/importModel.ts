@@ -2,7 +2,7 @@ import { layPiece } from '@/core/edit';
 import { showToast } from '../../../parts';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 
 /** Brings a 3D model in as scenery: checked, made lighter, kept with the course, and in the middle of the view. */
 export async function importModel(file: File): Promise<void> {

@@ -6,7 +6,7 @@ import { pieceBounds } from '@/core/pieces';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { usePlaces } from '../../../state/places';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { useOpen } from '../../open/openStore';
 import { AlignSheet } from './AlignSheet';
 import { HiddenSheet } from './HiddenSheet';
@@ -64,7 +64,7 @@ describe('all pieces', () => {
     expect([...store().choice]).toEqual(['p1']);
     press('Nothing chosen');
     expect(store().choice.size).toBe(0);
-    act(() => useLay.getState().set({ adding: false }));
+    act(() => useLay.setState({ adding: false }));
   });
 
   test('of twenty thousand a few are listed, and any is found by name', () => {
@@ -127,13 +127,13 @@ const renderOnCourse = (sheet: ReactElement) =>
 describe('look and find', () => {
   test('a view is kept, gone back to with its work plane, and forgotten', () => {
     useView.getState().look({ target: [7, 2, 1], distance: 33, yaw: 20, pitch: 40 });
-    useLay.getState().set({ level: 2 });
+    useLay.setState({ level: 2 });
     const onClose = jest.fn();
     renderOnCourse(<LookSheet onClose={onClose} />);
     fireEvent.changeText(screen.getByTestId('view-name'), 'From the pier');
     press('Keep this view');
     useView.getState().look({ target: [0, 0, 0], distance: 9 });
-    useLay.getState().set({ level: 0 });
+    useLay.setState({ level: 0 });
     press('From the pier');
     expect(onClose).toHaveBeenCalled();
     expect(useView.getState()).toMatchObject({ target: [7, 2, 1], distance: 33, yaw: 20 });
@@ -172,7 +172,7 @@ test('what is chosen is lined up by a side, and spread evenly', () => {
 
 describe('steps', () => {
   test('any step is typed; what is none is refused and nothing changes', () => {
-    useLay.getState().set({ steps: [0.5, 0.5, 0.5] });
+    useLay.setState({ steps: [0.5, 0.5, 0.5] });
     render(<SnapSheet onClose={nothing} />);
     const type = (field: string, value: string) => {
       fireEvent.changeText(screen.getByTestId(field), value);

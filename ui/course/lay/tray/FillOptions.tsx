@@ -1,6 +1,6 @@
 import { FAMILIES } from '@/core/pieces';
 import { useView } from '../../../scene';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { pickFloor } from '../../tools/fillTool';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
@@ -9,35 +9,42 @@ const FLOORS = FAMILIES.filter(({ group, drawn }) => group === 'floors' && !draw
 
 /** Filling, carving and flooding, and with which floor. */
 export function FillOptions() {
-  const { fill, fillRound, floor, set } = useLayOf('fill', 'fillRound', 'floor', 'set');
+  const { fill, fillRound, floor, setFill, setFloor, toggleFillRound } = useLayOf(
+    'fill',
+    'fillRound',
+    'floor',
+    'setFill',
+    'setFloor',
+    'toggleFillRound',
+  );
   return (
     <>
       <ToolButton
         icon="plus-square"
         label="Fill"
         on={fill === 'fill'}
-        onPress={() => set({ fill: 'fill' })}
+        onPress={() => setFill('fill')}
         testID="fill-fill"
       />
       <ToolButton
         icon="minus-square"
         label="Carve"
         on={fill === 'carve'}
-        onPress={() => set({ fill: 'carve' })}
+        onPress={() => setFill('carve')}
         testID="fill-carve"
       />
       <ToolButton
         icon="droplet"
         label="Flood"
         on={fill === 'flood'}
-        onPress={() => set({ fill: 'flood' })}
+        onPress={() => setFill('flood')}
         testID="fill-flood"
       />
       <ToolButton
         icon="pen-tool"
         label="Any outline"
         on={fillRound}
-        onPress={() => set({ fillRound: !fillRound })}
+        onPress={() => toggleFillRound()}
         testID="fill-round"
       />
       <ToolButton
@@ -54,7 +61,7 @@ export function FillOptions() {
           family={family}
           small
           on={floor.family === family.id}
-          onPress={() => set({ floor: { family: family.id, at: [0, 0, 0] } })}
+          onPress={() => setFloor({ family: family.id, at: [0, 0, 0] })}
         />
       ))}
     </>

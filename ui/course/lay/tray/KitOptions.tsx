@@ -8,7 +8,7 @@ import { usePanelSnapshot } from '../../../state/panelSnapshot';
 import { useKitChange, useKits } from '../../../state/queries';
 import { RADIUS, SPACE, useColours } from '../../../theme';
 import { useOpen } from '../../open/openStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { importModel } from '../sheets/importModel';
 import { KitSheet } from '../sheets/KitSheet';
 import { takeKit } from '../../tools/kitTool';
@@ -27,7 +27,7 @@ export function KitOptions() {
     try {
       takeKit((await api.kit(id)).kit);
       setTaken(id);
-      useLay.getState().set({ stroke: [] });
+      useLay.getState().drawStroke([]);
       showToast(`Tap where ${name} goes.`);
     } catch (problem) {
       showToast((problem as Error).message);

@@ -14,7 +14,7 @@ import type { Piece } from '@/core/course';
 import { Stepper, Text } from '../../../parts';
 import { useView } from '../../../scene';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { chosenPlatform, closeOutline, tryOutline } from '../../tools/outlineTool';
 import { ToolButton } from './ToolButton';
 
@@ -29,7 +29,7 @@ export function OutlineOptions() {
 
 /** Corners have been set and the outline is not closed. */
 function Drawing() {
-  const { stroke, set } = useLayOf('stroke', 'set');
+  const { stroke, drawStroke, dropStroke } = useLayOf('stroke', 'drawStroke', 'dropStroke');
   return (
     <>
       <ToolButton
@@ -42,9 +42,9 @@ function Drawing() {
       <ToolButton
         icon="corner-up-left"
         label="Back"
-        onPress={() => set({ stroke: stroke.slice(0, -1), fault: null })}
+        onPress={() => drawStroke(stroke.slice(0, -1))}
       />
-      <ToolButton icon="x" label="Drop it" onPress={() => set({ stroke: [], fault: null })} />
+      <ToolButton icon="x" label="Drop it" onPress={() => dropStroke()} />
       <Text as="small" tint="slate" style={{ maxWidth: 150 }}>
         {stroke.length} {stroke.length === 1 ? 'point' : 'points'}. Tap the first one to close.
       </Text>
@@ -54,7 +54,7 @@ function Drawing() {
 
 /** Nothing is drawn and no platform chosen. */
 function Waiting() {
-  const { platform, set } = useLayOf('platform', 'set');
+  const { platform, setPlatform } = useLayOf('platform', 'setPlatform');
   return (
     <>
       <Text as="small" tint="slate" style={{ maxWidth: 170 }}>
@@ -62,7 +62,7 @@ function Waiting() {
       </Text>
       <Depth
         value={platform.size?.[1] ?? 0.6}
-        onChange={(value) => set({ platform: { ...platform, size: [3, value, 2.2] } })}
+        onChange={(value) => setPlatform({ ...platform, size: [3, value, 2.2] })}
       />
     </>
   );
@@ -130,7 +130,7 @@ interface CornerProps {
 /** What is done to the corner that was touched, and to the edge after it. */
 function CornerOptions({ id, rim, index, round, bulge }: CornerProps) {
   const { edit } = useEditing();
-  const { set } = useLayOf('set');
+  const { chooseCorner } = useLayOf('chooseCorner');
   const push = (by: number) => () => tryOutline((c) => pushEdge(c, id, rim, index, by), 'push');
   return (
     <>
@@ -165,7 +165,7 @@ function CornerOptions({ id, rim, index, round, bulge }: CornerProps) {
         danger
         onPress={() => {
           tryOutline((c) => removeCorner(c, id, rim, index));
-          set({ corner: null });
+          chooseCorner(null);
         }}
       />
       {rim !== 'outer' && (
@@ -174,7 +174,7 @@ function CornerOptions({ id, rim, index, round, bulge }: CornerProps) {
           label="Fill hole"
           onPress={() => {
             edit((c) => removeHole(c, id, rim));
-            set({ corner: null });
+            chooseCorner(null);
           }}
         />
       )}

@@ -5,7 +5,7 @@ import { TONES } from '@/core/pieces';
 import { Stepper, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { TARGET } from '../../../theme';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { Swatch } from './Swatch';
 import { ToolButton } from './ToolButton';
 
@@ -36,13 +36,28 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
-  const { paint, picking, wholeGround, groundBrush, brush, set } = useLayOf(
+  const {
+    paint,
+    picking,
+    wholeGround,
+    groundBrush,
+    brush,
+    setBrush,
+    takePaint,
+    toggleGroundBrush,
+    togglePicking,
+    toggleWholeGround,
+  } = useLayOf(
     'paint',
     'picking',
     'wholeGround',
     'groundBrush',
     'brush',
-    'set',
+    'setBrush',
+    'takePaint',
+    'toggleGroundBrush',
+    'togglePicking',
+    'toggleWholeGround',
   );
   const { choice, edit } = useEditing();
   return (
@@ -51,7 +66,7 @@ export function PaintOptions() {
         icon="crosshair"
         label="Pick"
         on={picking}
-        onPress={() => set({ picking: !picking })}
+        onPress={() => togglePicking()}
         testID="paint-pick"
       />
       <ToolButton
@@ -64,7 +79,7 @@ export function PaintOptions() {
         icon="edit-2"
         label="Brush"
         on={groundBrush}
-        onPress={() => set({ groundBrush: !groundBrush, wholeGround: false })}
+        onPress={() => toggleGroundBrush()}
         testID="paint-brush"
       />
       {groundBrush && (
@@ -75,25 +90,25 @@ export function PaintOptions() {
           step={1}
           min={1}
           max={40}
-          onChange={(width) => set({ brush: width / 2 })}
+          onChange={(width) => setBrush(width / 2)}
         />
       )}
       <ToolButton
         icon="maximize"
         label="Ground"
         on={wholeGround}
-        onPress={() => set({ wholeGround: !wholeGround, groundBrush: false })}
+        onPress={() => toggleWholeGround()}
         testID="paint-ground"
       />
       <ToolButton
         icon="rotate-ccw"
         label="Own"
         on={paint === 'own'}
-        onPress={() => set({ paint: 'own', picking: false })}
+        onPress={() => takePaint('own')}
       />
       <OwnColour
         colour={typeof paint === 'object' && 'colour' in paint ? paint.colour : undefined}
-        onChange={(colour) => set({ paint: { colour }, picking: false })}
+        onChange={(colour) => takePaint({ colour })}
       />
       {SWATCHES.map((swatch) => (
         <Swatch
@@ -101,7 +116,7 @@ export function PaintOptions() {
           label={swatch.label}
           fill={swatch.fill}
           on={same(paint, swatch.paint)}
-          onPress={() => set({ paint: swatch.paint, picking: false })}
+          onPress={() => takePaint(swatch.paint)}
         />
       ))}
     </>

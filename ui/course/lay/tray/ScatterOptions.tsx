@@ -2,7 +2,7 @@ import { thinScenery } from '@/core/edit';
 import { FAMILIES } from '@/core/pieces';
 import { Stepper } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { FamilyCard } from './FamilyCard';
 import { ToolButton } from './ToolButton';
 
@@ -25,9 +25,15 @@ const FIGURES = [
 
 /** What is strewn, how thickly and how unlike, or a stroke that takes it away. */
 export function ScatterOptions() {
-  const { scattering, brush, strewing, set } = useLayOf('scattering', 'brush', 'strewing', 'set');
-  const change = (part: Partial<typeof scattering>) =>
-    set({ scattering: { ...scattering, ...part } });
+  const { scattering, brush, strewing, changeScattering, setBrush, setStrewing } = useLayOf(
+    'scattering',
+    'brush',
+    'strewing',
+    'changeScattering',
+    'setBrush',
+    'setStrewing',
+  );
+  const change = (part: Partial<typeof scattering>) => changeScattering(part);
   const { choice, edit } = useEditing();
   const { families } = scattering;
   return (
@@ -38,7 +44,7 @@ export function ScatterOptions() {
           icon={icon}
           label={label}
           on={strewing === way}
-          onPress={() => set({ strewing: way })}
+          onPress={() => setStrewing(way)}
           testID={`scatter-${way}`}
         />
       ))}
@@ -56,7 +62,7 @@ export function ScatterOptions() {
           step={1}
           min={1}
           max={40}
-          onChange={(v) => set({ brush: v / 2 })}
+          onChange={(v) => setBrush(v / 2)}
         />
       )}
       {FIGURES.map(({ key, ...figure }) => (

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Chip } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
-import { takeTool, useLay, type LayTool } from '../../open/layStore';
+import { takeTool, useLay, type LayTool } from '../../open/laying';
 import { ChooseOptions } from './ChooseOptions';
 import { EraseOptions } from './EraseOptions';
 import { FillOptions } from './FillOptions';

@@ -7,7 +7,7 @@ import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useDebouncedOf } from '../../../state/debouncedCourse';
 import { SPACE, TARGET, useColours } from '../../../theme';
-import { takeTool, useLay } from '../../open/layStore';
+import { takeTool, useLay } from '../../open/laying';
 import { FamilyCard } from './FamilyCard';
 import { findFamilies, GROUPS, onShelf, takeFamily, useUsed, type Shelf } from './families';
 import { ToolChips, ToolOptions } from './ToolTray';
@@ -35,7 +35,7 @@ function useOpenShelf(): [Shelf, (shelf: Shelf) => void] {
     [],
   );
   const choose = (next: Shelf) => {
-    useLay.getState().set({ fitsAt: null });
+    useLay.getState().offerFits(null);
     setShelf(next);
   };
   return [shelf, choose];

@@ -3,7 +3,7 @@ import type { PanelKind, Piece } from '@/core/course';
 import { familyOf } from '@/core/pieces';
 import { Stepper, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { chosenWall } from '../../tools/wallTool';
 import { ToolButton } from './ToolButton';
 
@@ -28,12 +28,13 @@ const MEASURES = [
 /** A wall's measures, and what is done to its panels and posts. */
 export function WallOptions() {
   const { edit } = useEditing();
-  const { stroke, post, panel, onGround, set } = useLayOf(
+  const { stroke, post, panel, onGround, drawStroke, toggleOnGround } = useLayOf(
     'stroke',
     'post',
     'panel',
     'onGround',
-    'set',
+    'drawStroke',
+    'toggleOnGround',
   );
   const chosen = chosenWall();
   return (
@@ -42,7 +43,7 @@ export function WallOptions() {
         <ToolButton
           icon="check"
           label="End line"
-          onPress={() => set({ stroke: [] })}
+          onPress={() => drawStroke([])}
           testID="wall-end"
         />
       )}
@@ -64,7 +65,7 @@ export function WallOptions() {
         label="On ground"
         on={onGround}
         onPress={() => {
-          set({ onGround: !onGround });
+          toggleOnGround();
           if (chosen && !onGround) edit((course) => settleWall(course, chosen.id));
         }}
         testID="wall-ground"
@@ -92,7 +93,7 @@ function PanelKinds({ wall, run, panel }: { wall: Piece; run: number; panel: num
 
 function PostOptions({ wall, post }: { wall: Piece; post: number }) {
   const { edit } = useEditing();
-  const { set } = useLayOf('set');
+  const { choosePost } = useLayOf('choosePost');
   const [x, y, z] = postsOf(wall)[post];
   const raise = (by: number) => () =>
     edit((course) => movePost(course, wall.id, post, [x, y + by, z]), 'post');
@@ -106,7 +107,7 @@ function PostOptions({ wall, post }: { wall: Piece; post: number }) {
         danger
         onPress={() => {
           edit((course) => removePost(course, wall.id, post));
-          set({ post: null });
+          choosePost(null);
         }}
       />
     </>
@@ -116,7 +117,7 @@ function PostOptions({ wall, post }: { wall: Piece; post: number }) {
 /** Measures of the chosen wall, and of the next that is drawn. */
 function Measures({ chosen }: { chosen: Piece | null }) {
   const { edit, choice } = useEditing();
-  const { wall: hand, set } = useLayOf('wall', 'set');
+  const { wall: hand, setWall } = useLayOf('wall', 'setWall');
   const size = (chosen ?? hand).size ?? familyOf('wall').size;
   const measure = (axis: 0 | 1 | 2, value: number) => {
     const next: Piece['size'] = [size[0], size[1], size[2]];
@@ -124,7 +125,7 @@ function Measures({ chosen }: { chosen: Piece | null }) {
     if (chosen) {
       edit((course) => changePieces(course, choice, (piece) => (piece.size = next)), 'wall size');
     }
-    set({ wall: { ...hand, size: next } });
+    setWall({ ...hand, size: next });
   };
   return MEASURES.map(({ label, axis, step, min, max }) => (
     <Stepper

@@ -2,7 +2,7 @@ import { layPieces } from '@/core/edit';
 import { emptyCourse } from '@/core/course';
 import { FAMILIES, FAMILY_GROUPS, familyOf, localGeometry } from '@/core/pieces';
 import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { findFamilies, GROUPS, onShelf, takeFamily, useUsed } from './families';
 
 jest.mock('../../../scene', () => jest.requireActual('../../../scene/view'));

@@ -6,7 +6,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { FAMILIES, findFamily, type Family, type FamilyGroup } from '@/core/pieces';
 import { useCourse } from '../../../state/courseStore';
-import { takeTool, useLay } from '../../open/layStore';
+import { takeTool, useLay } from '../../open/laying';
 
 export const GROUPS: readonly { readonly id: FamilyGroup; readonly label: string }[] = [
   { id: 'floors', label: 'Floors' },
@@ -98,7 +98,7 @@ export function takeFamily(family: Family): void {
     return;
   }
   takeTool('pieces');
-  useLay.getState().set({ ghostAt: null });
+  useLay.getState().moveGhost(null);
   const { inHand, take } = useCourse.getState();
   // Turned as the last one was: a row of alike pieces seldom changes its heading.
   const turn = inHand?.turn;

@@ -2,7 +2,7 @@ import { Circle, G, Line, Path } from 'react-native-svg';
 import { chosenOf, imageCount } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { useCourse } from '../../../state/courseStore';
-import { useLay, useLayOf } from '../../open/layStore';
+import { useLay, useLayOf } from '../../open/laying';
 import { MOSS, PAPER, Label, path, type See } from './marks';
 
 /** The middle of a ring of copies, with where each would stand. */

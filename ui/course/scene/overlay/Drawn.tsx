@@ -2,7 +2,7 @@ import { Circle, G, Path, Rect } from 'react-native-svg';
 import { postsOf } from '@/core/edit';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay, useLayOf } from '../../open/layStore';
+import { useLay, useLayOf } from '../../open/laying';
 import { chosenPlatform, rimPointsOf } from '../../tools/outlineTool';
 import { chosenWall } from '../../tools/wallTool';
 import { INK, MOSS, RUST, PAPER, Label, path, type See } from './marks';

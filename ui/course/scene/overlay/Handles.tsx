@@ -3,7 +3,7 @@ import { chosenOf } from '@/core/edit';
 import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLiveOrSnapshot, usePanelSnapshot } from '../../../state/panelSnapshot';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { handlesOf, type Handle } from '../../tools/pieces';
 import { useTune } from '../../open/tuneStore';
 import { MOSS, PAPER, UpAndDown } from './marks';

@@ -2,7 +2,7 @@ import { Circle, G, Line, Path } from 'react-native-svg';
 import { sketchLines } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { useCourse } from '../../../state/courseStore';
-import { useLayOf } from '../../open/layStore';
+import { useLayOf } from '../../open/laying';
 import { INK, MOSS, PAPER, Label, path, type See } from './marks';
 
 /** The sketched route with its notes, as strongly as the maker wants to see it. */

@@ -3,7 +3,7 @@ import { tideLine } from '@/core/run';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { DAY } from '../../../theme';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import type { See } from './marks';
 
 /** Looking so steeply down a height can be neither seen nor dragged, degrees. */

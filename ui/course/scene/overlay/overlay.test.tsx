@@ -6,7 +6,7 @@ import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useDragState } from '../../../device/dragState';
-import { takeTool, useLay } from '../../open/layStore';
+import { takeTool, useLay } from '../../open/laying';
 import { TOOLS } from '../../tools';
 import { useTune } from '../../open/tuneStore';
 import { Overlay } from './Overlay';

@@ -1,6 +1,7 @@
 import { chosenOf, layPieces } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { useView } from '../../../scene';
+import { useLay } from '../../open/laying';
 import { useCourse } from '../../../state/courseStore';
 import { beginTrial, course, drag, FINGER, lay, MOUSE, pixel, tap } from '../toolTrial.testing';
 import { handlesOf } from './handles';
@@ -11,7 +12,7 @@ jest.mock('../../../scene', () => ({
   ...jest.requireActual('../../../scene/glide'),
 }));
 jest.mock('../../../parts', () => ({
-  ...jest.requireActual<object>('../../../../parts/format'),
+  ...jest.requireActual<object>('../../../parts/format'),
   showToast: jest.fn(),
 }));
 
@@ -50,7 +51,7 @@ test('corner onto corner is one drag, and one step', () => {
   );
   const tool = pieceTool();
   useCourse.getState().choose(['p1']);
-  lay().set({ cornering: { own: null } });
+  useLay.setState({ cornering: { own: null } });
   drag(tool, [1.13, 1, 1.07], [4, 1, 1], [5, 1, 1]);
   expect(course().pieces[0].at[0]).toBeCloseTo(4, 6);
   expect(course().pieces[0].at[2]).toBeCloseTo(0, 6);
@@ -95,7 +96,7 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   tool.drop?.();
   expect(course().pieces[0].at[0]).toBeGreaterThan(3);
   expect(course().pieces[0].at.slice(1)).toEqual([0, 2]);
-  lay().set({ handles: 'stretch' });
+  useLay.setState({ handles: 'stretch' });
   const side = handlesOf(
     chosenOf(course(), useCourse.getState().choice),
     'stretch',
@@ -106,7 +107,7 @@ test('what is chosen is dragged on the grid, by its handles, and as a copy, each
   tool.drag?.(side.pixel[0] + 80, side.pixel[1]);
   tool.drop?.();
   expect(course().pieces[0].size![0]).toBeGreaterThan(2);
-  lay().set({ handles: 'move', dragCopies: true });
+  useLay.setState({ handles: 'move', dragCopies: true });
   const before = course();
   const at = before.pieces[0].at;
   drag(tool, [at[0], 0, at[2]], [at[0] - 3, 0, at[2] - 2], [at[0] - 6, 0, at[2] - 4]);
@@ -125,7 +126,7 @@ test('a top edge of a block is pulled up and down by hand, by steps of the grid;
   );
   useView.getState().look({ mode: 'free', pitch: 25, yaw: -20, target: [0, 1, 0] });
   useCourse.getState().choose(['p1']);
-  lay().set({ handles: 'slope' });
+  useLay.setState({ handles: 'slope' });
   const tool = pieceTool();
   const edges = () =>
     handlesOf(chosenOf(course(), useCourse.getState().choice), 'slope', false, useView.getState());
@@ -142,7 +143,7 @@ test('a top edge of a block is pulled up and down by hand, by steps of the grid;
   expect(course().pieces[0]).toMatchObject({ family: 'block' });
   useCourse.getState().choose(['p2']);
   expect(edges()[0].mode).toBe('move');
-  lay().set({ handles: 'move' });
+  useLay.setState({ handles: 'move' });
 });
 
 test('corner onto corner: one touch for the own, one for the other', () => {
@@ -154,7 +155,7 @@ test('corner onto corner: one touch for the own, one for the other', () => {
   );
   const tool = pieceTool();
   useCourse.getState().choose(['p2']);
-  lay().set({ cornering: { own: null } });
+  useLay.setState({ cornering: { own: null } });
   tap(tool, [5.3, 2, -0.8]);
   tap(tool, [1, 2, -1]);
   expect(course().pieces[1].at).toEqual([2, 0, 0]);

@@ -3,7 +3,7 @@ import { rayAt, useView, type Tool } from '../../../scene';
 import { endMerge, useCourse } from '../../../state/courseStore';
 import { buildCommands } from '../../open/chosenEdits';
 import { snapNow } from '../landing';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { cornerOfOthersAt, touchCorner } from './corners';
 import { beginDrag, placeHeld, type Drag } from './drag';
 import {
@@ -56,12 +56,12 @@ export function chosenTool(): Tool {
     drag: (x, y) => {
       const step = drag && stepOf(drag, x, y);
       if (!step) return;
-      useLay.getState().set({ measure: step.measure });
+      useLay.getState().showMeasure(step.measure);
       useCourse.getState().edit(step.edit, 'drag', drag!.base);
     },
     drop: () => {
-      if (drag?.kind === 'corner') useLay.getState().set({ cornering: null });
-      useLay.getState().set({ measure: null });
+      if (drag?.kind === 'corner') useLay.getState().endCornering();
+      useLay.getState().showMeasure(null);
       drag = null;
       endMerge();
     },

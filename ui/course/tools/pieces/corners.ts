@@ -4,7 +4,7 @@ import type { Vec3 } from '@/core/geometry';
 import { showToast } from '../../../parts';
 import { pixelOf, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 
 /** How near a corner a finger means it, pixels. */
 const NEAR = 40;
@@ -44,7 +44,7 @@ export function cornerOfOthersAt(
 /** Corner onto corner: the first touch takes one of the chosen pieces, the second says onto which. */
 export function touchCorner(x: number, y: number): void {
   const { course, choice, edit } = useCourse.getState();
-  const { cornering, set } = useLay.getState();
+  const { cornering, endCornering, lineUpCorner } = useLay.getState();
   const own = cornering?.own;
   const found = cornerAt(
     choosable(course).filter(({ id }) => choice.has(id) === !own),
@@ -52,9 +52,9 @@ export function touchCorner(x: number, y: number): void {
     y,
   );
   if (!found) showToast('There is no corner there. Touch nearer to one.');
-  else if (!own) set({ cornering: { own: found } });
+  else if (!own) lineUpCorner(found);
   else {
     edit((before) => cornerOnto(before, choice, own, found));
-    set({ cornering: null });
+    endCornering();
   }
 }

@@ -4,7 +4,7 @@ import type { Vec3 } from '@/core/geometry';
 import { rayAt, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { planeNow } from '../landing';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { cornerAt } from './corners';
 import { alongAxis, handleAt, handlesOf, roundAxis, type Handle } from './handles';
 
@@ -73,10 +73,10 @@ export function beginDrag(x: number, y: number): Drag | null {
 /** The handle a finger is on; it is shown as held. */
 function handleUnder(x: number, y: number): Handle | null {
   const { course, choice } = useCourse.getState();
-  const { handles, ownAxes, held, set } = useLay.getState();
+  const { handles, ownAxes, held, holdHandle } = useLay.getState();
   const view = useView.getState();
   const handle = handleAt(handlesOf(chosenOf(course, choice), handles, ownAxes, view), x, y);
-  if (handle !== held) set({ held: handle });
+  if (handle !== held) holdHandle(handle);
   return handle;
 }
 

@@ -6,7 +6,7 @@ import type { HandleDrag, MoveDrag } from './drag';
 import { cornerStep, moveStep, pullStep, turnStep } from './dragStep';
 import type { Handle } from './handles';
 
-jest.mock('../../../parts', () => jest.requireActual<object>('../../../../parts/format'));
+jest.mock('../../../parts', () => jest.requireActual<object>('../../../parts/format'));
 
 const course = (): Course =>
   layPieces(emptyCourse('Trial', 'free'), [

@@ -1,6 +1,7 @@
 import { layPieces } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, useView } from '../../../scene';
+import { useLay } from '../../open/laying';
 import { useCourse } from '../../../state/courseStore';
 import { buildCommands } from '../../open/chosenEdits';
 import { beginTrial, course, drag, FINGER, lay, pixel, tap } from '../toolTrial.testing';
@@ -12,7 +13,7 @@ jest.mock('../../../scene', () => ({
   ...jest.requireActual('../../../scene/glide'),
 }));
 jest.mock('../../../parts', () => ({
-  ...jest.requireActual<object>('../../../../parts/format'),
+  ...jest.requireActual<object>('../../../parts/format'),
   showToast: jest.fn(),
 }));
 
@@ -27,7 +28,7 @@ test('a piece in hand is laid by taps and in rows, and refused in its own place'
   drag(tool, [-4, 0, -6], [-2, 0, -6], [1.1, 0, -6]);
   expect(course().pieces.map(({ at }) => at[0])).toEqual([3, 1]);
   useCourse.getState().undo();
-  lay().set({ rowing: true });
+  useLay.setState({ rowing: true });
   drag(tool, [-4, 0, 6], [-2, 0, 6.1], [1, 0, 6.1]);
   expect(course().pieces.map(({ at }) => at[0])).toEqual([3, -4, -3, -2, -1, 0, 1]);
   expect(lay().row).toBeNull();
@@ -56,7 +57,7 @@ test('a finger held down shows the piece above itself, slides it, and lands it o
 test('a second finger takes what is held back to where it was, and lays nothing', () => {
   const tool = pieceTool();
   useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
-  lay().set({ ghostAt: [-3, 0, -3] });
+  useLay.setState({ ghostAt: [-3, 0, -3] });
   tool.begin!(...pixel([2, 0, 3]), FINGER);
   tool.hold!(...pixel([2, 0, 3]));
   tool.drag!(...pixel([4, 0, 3]));
@@ -68,7 +69,7 @@ test('a second finger takes what is held back to where it was, and lays nothing'
 test('a tap on the ghost lays it where it stands, one elsewhere lays it there', () => {
   const tool = pieceTool();
   useCourse.getState().take({ family: 'block', at: [0, 0, 0], size: [2, 2, 2] });
-  lay().set({ ghostAt: [4, 0, 4] });
+  useLay.setState({ ghostAt: [4, 0, 4] });
   // On its edge: by itself that would point at another place of the grid.
   tap(tool, [4.9, 2, 4.9]);
   expect(course().pieces[0].at).toEqual([4, 0, 4]);
@@ -126,13 +127,13 @@ test('any laid piece is taken in hand with all it is, without its ties', () => {
 test('what is in hand turns about any axis, and back to where it was', () => {
   useCourse.getState().take({ family: 'ashlar', at: [0, 0, 0] });
   for (const axis of [0, 1, 2] as const) {
-    lay().set({ handAxis: axis, turnStep: 15 });
+    useLay.setState({ handAxis: axis, turnStep: 15 });
     buildCommands.turn(1);
     expect(useCourse.getState().inHand!.turn![axis]).toBeCloseTo(15, 6);
     buildCommands.turn(-1);
     expect(useCourse.getState().inHand!.turn ?? [0, 0, 0]).toEqual([0, 0, 0]);
   }
-  lay().set({ handAxis: 1 });
+  useLay.setState({ handAxis: 1 });
 });
 
 test('a track piece takes the open end; with nothing snapping it lies where it is held', () => {
@@ -141,7 +142,7 @@ test('a track piece takes the open end; with nothing snapping it lies where it i
   useCourse.getState().take({ family: 'bend', at: [0, 0, 0] });
   tap(tool, [4.3, 0, 0.4]);
   expect(course().pieces[1].at).toEqual([4, 0, 0]);
-  lay().set({ snapping: false });
+  useLay.setState({ snapping: false });
   tap(tool, [-6.03, 0, 5.01]);
   expect(course().pieces[2].at[0]).toBeCloseTo(-6.03, 1);
 });
@@ -178,7 +179,7 @@ test('a row of what is gathered stands apart, one of stones side by side', () =>
   const tool = pieceTool();
   const xs = (family: string) => {
     useCourse.getState().take({ family, at: [0, 0, 0] });
-    lay().set({ rowing: true });
+    useLay.setState({ rowing: true });
     const before = course().pieces.length;
     drag(tool, [-8, 0, 20], [-4, 0, 20], [0, 0, 20]);
     return course()

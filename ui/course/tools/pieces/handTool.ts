@@ -8,7 +8,7 @@ import { keepInSight, pixelOf, useView, type Pointer, type Tool } from '../../..
 import { useCourse } from '../../../state/courseStore';
 import { useFirsts } from '../../../state/firsts';
 import { landInHand, planeNow, pointedAt } from '../landing';
-import { planeOf, useLay } from '../../open/layStore';
+import { planeOf, useLay } from '../../open/laying';
 import { willJoin } from '../../open/pulse';
 
 /** How far above a finger that is held down what is in hand is shown, pixels: the finger hides nothing. */
@@ -59,7 +59,7 @@ export function layAt(pointed: Vec3 | null): void {
   const [px, py, pz] = pointed;
   const joinedTo: Vec3 = [high[0], low[1], (low[2] + high[2]) / 2];
   const ghostAt: Vec3 = upright ? [px + high[0] - low[0], py, pz] : [joinedTo[0] + 0.5, py, pz];
-  useLay.getState().set({ ghostAt });
+  useLay.getState().moveGhost(ghostAt);
   const next = landInHand(useCourse.getState().course, inHand, ghostAt).piece;
   keepInSight(middle(pieceBounds({ ...next, id: 'ghost' })), COVERED);
 }
@@ -122,16 +122,24 @@ export function handTool(): Tool {
 
   const show = (x: number, y: number) => {
     const at = pointedAt(useCourse.getState().course, x, y - lift);
-    if (at) useLay.getState().set({ ghostAt: at });
+    if (at) useLay.getState().moveGhost(at);
   };
-  const showRow = (from: Vec3, x: number, y: number) => {
+  const drawRow = (from: Vec3, x: number, y: number) => {
     const { course, inHand } = useCourse.getState();
     const to = pointedAt(course, x, y);
     if (!inHand || !to) return;
     const row = rowBetween(course, inHand, from, to);
     const length = Math.hypot(...sub(row[row.length - 1].at, row[0].at));
     const words = `${row.length} × · ${shortNumber(Math.round(length * 100) / 100)} m`;
-    useLay.getState().set({ ghostAt: from, row, measure: { at: to, words } });
+    const lay = useLay.getState();
+    lay.moveGhost(from);
+    lay.showRow(row);
+    lay.showMeasure({ at: to, words });
+  };
+  const dropRow = () => {
+    const { showRow, showMeasure } = useLay.getState();
+    showRow(null);
+    showMeasure(null);
   };
   const layRow = (row: readonly PieceInHand[]) => {
     const { course, edit } = useCourse.getState();
@@ -153,21 +161,24 @@ export function handTool(): Tool {
       return true;
     },
     drag: (x, y) => {
-      if (rowFrom) showRow(rowFrom, x, y);
+      if (rowFrom) drawRow(rowFrom, x, y);
       else show(x, y);
     },
     drop: () => {
-      const { row, ghostAt, set } = useLay.getState();
+      const { row, ghostAt } = useLay.getState();
       if (row) layRow(row);
       else layAt(ghostAt);
-      set({ row: null, measure: null });
+      dropRow();
     },
-    cancel: () => useLay.getState().set({ ghostAt: before, row: null, measure: null }),
+    cancel: () => {
+      useLay.getState().moveGhost(before);
+      dropRow();
+    },
     tap: (x, y) =>
       layAt(isOnGhost(x, y) ? pointedNow() : pointedAt(useCourse.getState().course, x, y)),
     hover: (x, y) => {
       const at = pointedAt(useCourse.getState().course, x, y);
-      if (at) useLay.getState().set({ ghostAt: at });
+      if (at) useLay.getState().moveGhost(at);
     },
   };
 }

@@ -15,7 +15,7 @@ import {
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { axes, type Eye, eyePlace } from '@/core/sight';
 import { metresAPixel, pixelOf } from '../../../scene';
-import type { HandleMode } from '../../open/layStore';
+import type { HandleMode } from '../../open/laying';
 
 /** Something to take hold of about the chosen pieces. */
 export interface Handle {

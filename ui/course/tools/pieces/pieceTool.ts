@@ -1,6 +1,6 @@
 import type { Pointer, Tool } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { chosenTool } from './chosenTool';
 import { handTool } from './handTool';
 

@@ -4,7 +4,7 @@ jest.mock('../../../scene', () => ({
   ...jest.requireActual('../../../scene/view'),
   ...jest.requireActual('../../../scene/glide'),
 }));
-jest.mock('../../../parts', () => jest.requireActual<object>('../../../../parts/format'));
+jest.mock('../../../parts', () => jest.requireActual<object>('../../../parts/format'));
 
 const set = (...ids: string[]) => new Set(ids);
 

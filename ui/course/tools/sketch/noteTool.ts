@@ -1,7 +1,7 @@
 import { setNote } from '@/core/edit';
 import type { Tool } from '../../../scene';
 import { endMerge, useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { noteAt, placeAt, sketchNow } from './touched';
 
 /** Notes, touched, dragged, and set down where there is none. */
@@ -10,7 +10,7 @@ export function noteTool(): Tool {
   return {
     begin: (x, y) => {
       note = noteAt(x, y);
-      if (note >= 0) useLay.getState().set({ sketchNote: note });
+      if (note >= 0) useLay.getState().chooseSketchNote(note);
       return note >= 0;
     },
     drag: (x, y) => {
@@ -21,14 +21,14 @@ export function noteTool(): Tool {
     },
     drop: endMerge,
     tap: (x, y) => {
-      const { set } = useLay.getState();
+      const { chooseSketchNote } = useLay.getState();
       const there = noteAt(x, y);
-      if (there >= 0) return set({ sketchNote: there });
+      if (there >= 0) return chooseSketchNote(there);
       const place = placeAt(x, y);
       if (!place) return;
       const number = sketchNow()?.notes?.length ?? 0;
       useCourse.getState().edit((now) => setNote(now, number, place, `Note ${number + 1}`));
-      set({ sketchNote: number });
+      chooseSketchNote(number);
     },
   };
 }

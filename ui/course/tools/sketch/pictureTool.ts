@@ -2,7 +2,7 @@ import { movePicture, scalePicture } from '@/core/edit';
 import { sub, type Vec3 } from '@/core/geometry';
 import type { Tool } from '../../../scene';
 import { endMerge, useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { placeAt, sketchNow } from './touched';
 
 /** The picture under the sketch: moved by one finger; moved, turned and sized by two. */
@@ -36,17 +36,18 @@ export function pictureTool(): Tool {
 /** Two places on the picture that are known to be so far apart. */
 export const scaleTool = (): Tool => ({
   tap: (x, y) => {
-    const { stroke, set } = useLay.getState();
+    const { stroke, drawStroke } = useLay.getState();
     const place = placeAt(x, y);
-    if (place) set({ stroke: stroke.length >= 2 ? [place] : [...stroke, place] });
+    if (place) drawStroke(stroke.length >= 2 ? [place] : [...stroke, place]);
   },
 });
 
 /** Sizes the picture by the two places touched and the length they are known to have. */
 export function applyScale(metres: number): void {
-  const { stroke, set } = useLay.getState();
+  const { stroke, dropStroke, setSketching } = useLay.getState();
   const [a, b] = stroke;
   if (!a || !b) throw new RangeError('Touch two places on the picture first.');
   useCourse.getState().edit((course) => scalePicture(course, a, b, metres));
-  set({ stroke: [], sketching: 'picture' });
+  dropStroke();
+  setSketching('picture');
 }

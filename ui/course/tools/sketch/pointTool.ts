@@ -3,14 +3,14 @@ import type { Vec3 } from '@/core/geometry';
 import type { Tool } from '../../../scene';
 import { endMerge, useCourse } from '../../../state/courseStore';
 import { planeNow } from '../landing';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { placeAt, pointAt, sketchNow } from './touched';
 
 /** The points of drawn lines, touched and dragged. */
 export const pointTool = (): Tool => ({
   begin: (x, y) => {
     const point = pointAt(x, y);
-    useLay.getState().set({ sketchPoint: point });
+    useLay.getState().chooseSketchPoint(point);
     return point !== null;
   },
   drag: (x, y) => {
@@ -24,5 +24,5 @@ export const pointTool = (): Tool => ({
     useCourse.getState().edit((now) => moveSketchPoint(now, point, to), 'drag');
   },
   drop: endMerge,
-  tap: (x, y) => useLay.getState().set({ sketchPoint: pointAt(x, y) }),
+  tap: (x, y) => useLay.getState().chooseSketchPoint(pointAt(x, y)),
 });

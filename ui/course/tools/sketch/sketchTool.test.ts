@@ -2,7 +2,7 @@ import { emptyCourse } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, showAcross, rayAt, useView, type Tool } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { applyScale, sketchTool } from '.';
 
 jest.mock('../../../scene', () => jest.requireActual('../../../scene/view'));
@@ -25,7 +25,7 @@ beforeEach(() => {
   useView.getState().resize(1000, 800);
   useView.getState().look({ mode: 'above', yaw: 0, pitch: 89.5, distance: 40, target: [0, 0, 0] });
   useCourse.getState().open('a', 1, emptyCourse('Trial', 'free'), { kind: 'saved', at: 0 });
-  lay().set({ level: 0, sketching: 'draw', sketchPoint: null, sketchNote: null, stroke: [] });
+  useLay.setState({ level: 0, sketching: 'draw', sketchPoint: null, sketchNote: null, stroke: [] });
   tool = sketchTool();
 });
 
@@ -46,7 +46,7 @@ test('a route is drawn, and a point of it dragged keeps its height', () => {
   route();
   const points = course().sketch!.points;
   expect(points.length).toBeGreaterThan(2);
-  lay().set({ sketching: 'points' });
+  useLay.setState({ sketching: 'points' });
   drag(points[0] as Vec3, [-9, 0, 3], [-9, 0, 5]);
   expect(course().sketch!.points[0][2]).toBeCloseTo(5, 1);
   expect(drag([0, 0, -15], [0, 0, -14])).toBe(false);
@@ -56,7 +56,7 @@ test('a stroke from the middle is a branch, and its points are taken hold of as 
   route();
   drag([1, 0, 3.5], [2, 0, 8], [3, 0, 12]);
   expect(course().sketch!.branches).toHaveLength(1);
-  lay().set({ sketching: 'points' });
+  useLay.setState({ sketching: 'points' });
   const [end] = course().sketch!.branches![0].points.slice(-1);
   drag(end as Vec3, [5, 0, 12]);
   expect(lay().sketchPoint).toMatchObject({ line: 1 });
@@ -73,7 +73,7 @@ test('a second finger takes the stroke back', () => {
 });
 
 test('a tap pins a note; one that is there is opened by its pin or its words, and dragged', () => {
-  lay().set({ sketching: 'note' });
+  useLay.setState({ sketching: 'note' });
   tap([0, 0, 6]);
   tap([8, 0, 6]);
   expect(course().sketch!.notes).toHaveLength(2);
@@ -90,7 +90,7 @@ test('a tap pins a note; one that is there is opened by its pin or its words, an
 
 test('the picture is scaled by a known length', () => {
   useCourse.getState().edit((c) => ({ ...c, sketch: { points: [], picture: PICTURE } }));
-  lay().set({ sketching: 'scale', stroke: [] });
+  useLay.setState({ sketching: 'scale', stroke: [] });
   tap([-2, 0, 0]);
   tap([2, 0, 0]);
   applyScale(12);
@@ -99,7 +99,7 @@ test('the picture is scaled by a known length', () => {
 
 test('one finger moves the picture, two size and turn it: each a step to undo', () => {
   useCourse.getState().edit((c) => ({ ...c, sketch: { points: [], picture: PICTURE } }));
-  lay().set({ sketching: 'picture' });
+  useLay.setState({ sketching: 'picture' });
   drag([1, 0, 1], [3, 0, 2], [4, 0, 3]);
   expect(course().sketch!.picture!.at[0]).toBeCloseTo(3, 1);
   expect(course().sketch!.picture!.at[2]).toBeCloseTo(2, 1);

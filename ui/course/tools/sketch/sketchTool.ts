@@ -1,5 +1,5 @@
 import type { Tool } from '../../../scene';
-import { useLay, type SketchWay } from '../../open/layStore';
+import { useLay, type SketchMode } from '../../open/laying';
 import { drawTool } from './drawTool';
 import { noteTool } from './noteTool';
 import { pictureTool, scaleTool } from './pictureTool';
@@ -7,7 +7,7 @@ import { pointTool } from './pointTool';
 
 /** Draws the route before it is built: freehand, by its points, with notes, over a picture. */
 export function sketchTool(): Tool {
-  const ways: Record<SketchWay, Tool> = {
+  const ways: Record<SketchMode, Tool> = {
     draw: drawTool(),
     points: pointTool(),
     note: noteTool(),

@@ -20,7 +20,7 @@ import { Button, Chip, Choices, Field, NumberField, PiecePicture, Text } from '.
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
 import { buildCommands } from '../../open/chosenEdits';
-import { useLay } from '../../open/layStore';
+import { useLay } from '../../open/laying';
 import { Flow } from '../../parts/Section';
 import { MATERIAL_WORDS, roleWords } from '../../open/pieceWords';
 
@@ -77,7 +77,7 @@ export function PieceFigures({ chosen }: ChosenProps) {
               { value: 'middle', label: 'Its middle' },
               { value: 'high', label: 'Right, top, near side' },
             ]}
-            onChange={(keeps) => useLay.getState().set({ sizeKeeps: keeps })}
+            onChange={(keeps) => useLay.getState().keepSide(keeps)}
           />
         </View>
       )}
