@@ -12,6 +12,7 @@ import {
   sweep,
   type InflatedHull,
 } from '.';
+import { cases } from '../deep.testing';
 
 const MILLIMETRE = 1e-3;
 
@@ -80,7 +81,7 @@ const displacement = ({ from, aim, reach }: Case): Vec3 => [
   (aim[2] - from[2]) * reach,
 ];
 
-test('sweeps agree with a reference library within a millimetre on 10,000 random shapes', () => {
+test('sweeps agree with a reference library within a millimetre on random shapes', () => {
   const still = { x: 0, y: 0, z: 0, w: 1 };
   const zero = { x: 0, y: 0, z: 0 };
   let hits = 0;
@@ -112,8 +113,12 @@ test('sweeps agree with a reference library within a millimetre on 10,000 random
     const gap = capsule.contactShape(before, still, hull, zero, still, 0.1)?.distance;
     return gap !== undefined && Math.abs(gap) < MILLIMETRE;
   };
-  fc.assert(fc.property(sweepCase, agrees), { numRuns: 10_000, seed: 20, endOnFailure: true });
-  expect(hits).toBeGreaterThan(4000);
+  fc.assert(fc.property(sweepCase, agrees), {
+    numRuns: cases(10_000),
+    seed: 20,
+    endOnFailure: true,
+  });
+  expect(hits).toBeGreaterThan(cases(4000));
 });
 
 /** The least clearance along a path, found by sampling and halving. */
@@ -162,6 +167,6 @@ test('a touch leaves the surfaces exactly together', () => {
       const gap = clearance(body, ballAt(add(from, scale(d, touch.t)), radius), newClearance());
       return Math.abs(gap.distance) < 1e-9;
     }),
-    { numRuns: 3000, seed: 7, endOnFailure: true },
+    { numRuns: cases(3000), seed: 7, endOnFailure: true },
   );
 });

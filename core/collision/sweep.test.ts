@@ -21,6 +21,7 @@ import {
   sweep,
   type InflatedHull,
 } from '.';
+import { cases } from '../deep.testing';
 
 /** A cube from -1 to 1. */
 const cube = inflateHull(box([-1, -1, -1], [1, 1, 1]), 0);
@@ -95,7 +96,7 @@ test('what is swept never ends up nearer than touching, and pulling back always 
       if (touch) return Math.abs(at(touch.t)) < 1e-9;
       return [0.25, 0.5, 0.75, 1].every((t) => at(t) > -1e-9);
     }),
-    { numRuns: 2000, seed: 8 },
+    { numRuns: cases(2000), seed: 8 },
   );
 });
 

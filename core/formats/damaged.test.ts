@@ -99,5 +99,5 @@ test('a damaged document is refused in words, or is a course that can be checked
     ),
     { numRuns: cases(80), seed: 2 },
   );
-  expect(opened).toBeGreaterThan(cases(12));
+  expect(opened).toBeGreaterThanOrEqual(cases(12));
 }, 120_000);

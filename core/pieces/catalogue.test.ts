@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Piece } from '../course';
 import { dot, faceNormal, length, sub, type Polyhedron, type Vec2 } from '../geometry';
 import { FAMILIES, localGeometry, planOutlines, specOf, toWorld } from '.';
+import { cases } from '../deep.testing';
 
 /** Checks what every solid promises: closed, facing outwards, convex. */
 function soundness(solid: Polyhedron): string | null {
@@ -58,7 +59,7 @@ test.each(FAMILIES.map((family) => [family.id, family] as const))(
           if (wrong) throw new Error(wrong);
         }
       }),
-      { numRuns: 40, seed: 11 },
+      { numRuns: cases(40), seed: 11 },
     );
   },
 );

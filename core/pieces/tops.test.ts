@@ -4,6 +4,7 @@ import { ballBody, inflateHull, newTouch, sweep } from '../collision';
 import { emptyCourse, type Piece } from '../course';
 import { mapPoints } from '../geometry';
 import { contactShapes, FAMILIES, toWorld, topOver } from '.';
+import { cases } from '../deep.testing';
 
 const course = emptyCourse('Tops', 'free');
 const drawn = FAMILIES.filter((family) => !family.drawn && family.id !== 'model');
@@ -49,7 +50,7 @@ test('the top over a place is where a grain dropped there comes to rest, of ever
         return found >= low - 1e-6 && found <= high + 4 * GRAIN;
       },
     ),
-    { numRuns: 1500, seed: 9 },
+    { numRuns: cases(1500), seed: 9 },
   );
 });
 

@@ -73,7 +73,7 @@ test('a copied state goes on bit for bit, with loose pieces, copies and links un
     }),
     { numRuns: cases(60), seed: 11, endOnFailure: true },
   );
-  expect(Math.min(loose, thrown, linked)).toBeGreaterThan(cases(8));
+  expect(Math.min(loose, thrown, linked)).toBeGreaterThanOrEqual(cases(8));
 });
 
 test('two runs by turns on one world are the same as each alone', () => {

@@ -3,6 +3,7 @@ import { layPieces, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course, type Link } from '../../course';
 import { Trial, right } from '../testing';
 import { cloneState, loadPhysics, poseMover, tick, type Input } from '..';
+import { cases } from '../../deep.testing';
 
 /** A wide floor, pieces p3, p4 … on it, and what the clock does to them after two seconds. */
 const yard = (pieces: readonly PieceInHand[], ...effects: Link['effects']): Course => ({
@@ -121,6 +122,6 @@ test('a run that goes on from a copy is the same, whenever it was copied', () =>
         other.bodies?.pack();
       }
     }),
-    { numRuns: 20 },
+    { numRuns: cases(20) },
   );
 });

@@ -12,6 +12,7 @@ import {
   type Input,
   type RunState,
 } from '..';
+import { cases } from '../../deep.testing';
 
 /** A floor with casks that fall on each other some way off, and a mover that pushes one of them about. */
 const yard = (...pieces: PieceInHand[]): Course =>
@@ -67,7 +68,7 @@ test('whatever a runner does far off, it is told what would have been', () => {
       },
     ),
     {
-      numRuns: 15,
+      numRuns: cases(15),
       // Standing still, bodies whose mass was told came out of a snapshot otherwise than they went in.
       examples: [[0, [{ x: 0, z: 0, jump: false, ticks: 96 }]]],
     },

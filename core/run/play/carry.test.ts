@@ -12,6 +12,7 @@ import {
   stateKeys,
   tick,
 } from '..';
+import { cases } from '../../deep.testing';
 
 const carried = (trial: Trial, to: Course): RunState | CarryProblem =>
   carryState(stateKeys(trial.world), trial.state, buildWorld(to));
@@ -121,6 +122,6 @@ test('whatever the run, carrying leaves the state it came from as it was', () =>
       for (let i = 0; i < 60; i++) tick(world, on, NO_INPUT, () => {});
       expect(Number.isFinite(on.x + on.y + on.z)).toBe(true);
     }),
-    { numRuns: 40, seed: 3 },
+    { numRuns: cases(40), seed: 3 },
   );
 });

@@ -3,6 +3,7 @@ import { DEMO_COURSES } from '@/demo/courses';
 import { DEMO_RUNS } from '@/demo/runs';
 import { courseOf, floor } from '../testing';
 import { CORE_VERSION, courseHash, Film, loadPhysics, replay, type Run, ReplayRefused } from '..';
+import { cases } from '../../deep.testing';
 
 const proof = async (slug: string) => {
   const course = DEMO_COURSES.find((one) => one.slug === slug)!.course;
@@ -25,7 +26,7 @@ test.each(['low-tide-steps', 'kiln-yard', 'net-loft-links'])(
           expect([x, y, z]).toEqual([...path.subarray(3 * at, 3 * at + 3)]);
         }
       }),
-      { numRuns: 8 },
+      { numRuns: cases(8) },
     );
     expect(film.goTo(Infinity).tick).toBe(ticks);
     expect(film.goTo(-5).tick).toBe(0);
