@@ -105,6 +105,19 @@ const reactRules = expo
   .flatMap(({ rules }) => Object.keys(rules ?? {}))
   .filter((rule) => rule.startsWith('react'));
 
+// A new kind has to be thought of where it is made, not in every place that asks for one kind by name.
+const byTable = [
+  {
+    selector: 'BinaryExpression[operator=/^[!=]==$/][right.value=/^(hopper|roller|cart|flick)$/]',
+    message: 'Ask for a trait of the runner (RUNNER_TRAITS), or make a table of all kinds.',
+  },
+  {
+    selector:
+      "BinaryExpression[operator=/^[!=]==$/][right.type='Literal'] > MemberExpression[property.name='kind'][object.name=/^(cue|effect|field)$/]",
+    message: 'Ask for a trait of the kind (CUE_TRAITS, EFFECT_TRAITS, FIELD_KINDS).',
+  },
+];
+
 // The simulation must give the same bits in every engine: only + - * / and sqrt are defined exactly.
 const inexact = [
   'sin',
@@ -134,6 +147,7 @@ const exactOnly = {
   'no-restricted-syntax': [
     'error',
     { selector: "BinaryExpression[operator='**']", message: 'Not the same in every engine.' },
+    ...byTable,
   ],
 };
 
@@ -248,6 +262,11 @@ module.exports = defineConfig([
   },
   { files: ['e2e/**/*.ts'], rules: { 'no-empty-pattern': 'off' } },
   { files: ['**/*.ts', '**/*.tsx'], rules: { '@typescript-eslint/no-explicit-any': 'error' } },
+  {
+    files: ['{core,server,cli,workers,ui,app,demo}/**/*.ts', '{ui,app}/**/*.tsx'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx', '**/*.testing.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...byTable] },
+  },
   {
     files: [
       'core/geometry/**/*.ts',

@@ -1,5 +1,5 @@
 import { applyPose, TICKS_PER_SECOND } from '@/core/motion';
-import { type Course, type RunnerKind } from '@/core/course';
+import { RUNNER_TRAITS, type Course, type RunnerKind } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import {
   courseHash,
@@ -91,7 +91,7 @@ function choices(kind: RunnerKind, state: RunState, towards: Vec3, push: number)
   const dx = towards[0] - state.x;
   const dz = towards[2] - state.z;
   const l = Math.hypot(dx, dz) || 1;
-  if (kind === 'cart') return pedals(state, dx / l, dz / l, push);
+  if (RUNNER_TRAITS[kind].hasFront) return pedals(state, dx / l, dz / l, push);
   const pad = (part: number, jump: boolean, turn = 0): Input => {
     const [c, s] = [Math.cos(turn), Math.sin(turn)];
     return {
@@ -100,7 +100,7 @@ function choices(kind: RunnerKind, state: RunState, towards: Vec3, push: number)
       jump,
     };
   };
-  if (kind === 'roller') {
+  if (!RUNNER_TRAITS[kind].walks) {
     return [
       pad(1, false),
       pad(1, false, 0.6),

@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { hasLoose, loadPhysics, replay } from '@/core/run';
+import { RUNNER_TRAITS } from '@/core/course';
 import { DEMO_COURSES } from './courses';
 import { drive, type Manner } from './drive';
 import { strike } from './strike';
@@ -27,7 +28,7 @@ async function main(): Promise<void> {
     if (only && slug !== only) continue;
     await loadPhysics(course);
     const runs = (hasLoose(course) ? CAREFUL : RUNNERS).map(({ name, manner }) => {
-      const play = course.runner.kind === 'flick' ? strike : drive;
+      const play = RUNNER_TRAITS[course.runner.kind].struck ? strike : drive;
       const run = play(course, route, manner);
       const { time, gathered, pickups } = replay(course, run);
       const player = name === 'maker' ? maker : name;

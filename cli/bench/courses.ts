@@ -1,5 +1,5 @@
 import { layPieces, type PieceInHand } from '@/core/edit';
-import { emptyCourse, type Course, type Link, type RunnerKind } from '@/core/course';
+import { emptyCourse, RUNNER_TRAITS, type Course, type Link, type RunnerKind } from '@/core/course';
 import { mayStrike, type Input, type RunState } from '@/core/run';
 
 /** Metres from one lane of the measuring course to the next. */
@@ -131,7 +131,7 @@ export function measuringField(
 /** Goes round and round the field, each runner in its own way. */
 export function roundInput(kind: RunnerKind, s: RunState): Input {
   const angle = s.tick / 400;
-  if (kind === 'flick') {
+  if (RUNNER_TRAITS[kind].struck) {
     if (!mayStrike(s)) return { x: 0, z: 0, jump: false };
     return {
       x: Math.round(-s.x * 50 + 400 * Math.cos(angle)),
@@ -145,7 +145,7 @@ export function roundInput(kind: RunnerKind, s: RunState): Input {
     -Math.sin(angle) - (far > 14 ? s.x / far : 0),
     Math.cos(angle) - (far > 14 ? s.z / far : 0),
   ];
-  if (kind === 'cart') {
+  if (RUNNER_TRAITS[kind].hasFront) {
     // Steered towards that; now and then it backs out of what it may have run into.
     const right = -ax * s.fz + az * s.fx;
     const back = s.tick % 480 < 120;
@@ -154,7 +154,7 @@ export function roundInput(kind: RunnerKind, s: RunState): Input {
   return {
     x: steps(ax),
     z: steps(az),
-    jump: kind === 'hopper' && s.tick % 120 < 20,
+    jump: RUNNER_TRAITS[kind].walks && s.tick % 120 < 20,
   };
 }
 

@@ -103,10 +103,11 @@ export {
   ShapePartSchema,
   ShapeSchema,
 } from './contact';
-export { CUE_TRAITS, type CueKind, CUES } from './cues';
+export { CUE_TRAITS, cueInterval, type CueKind, CUES } from './cues';
 export { EFFECT_TRAITS, type EffectKind, EFFECTS, type SoundName, SOUNDS } from './effects';
 export { type Cue, type Effect, type Link, LinkSchema } from './links';
 export {
+  RUNNER_TRAITS,
   type RunnerKind,
   RUNNERS,
   RunnerSchema,

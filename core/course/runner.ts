@@ -38,4 +38,21 @@ export const RunnerSchema = v.looseObject({
 });
 
 export type RunnerKind = (typeof RUNNERS)[number];
+
+/** How a kind of runner differs from others, for all who ask; a new kind answers each of these. */
+interface RunnerTraits {
+  /** Stands on feet, steps up and jumps; all others roll or slide. */
+  readonly walks: boolean;
+  /** Is struck and then let go: its tries are counted in strokes, and nothing steers it. */
+  readonly struck: boolean;
+  /** Has a front of its own that it drives towards; all others look where they go. */
+  readonly hasFront: boolean;
+}
+
+export const RUNNER_TRAITS = {
+  hopper: { walks: true, struck: false, hasFront: false },
+  roller: { walks: false, struck: false, hasFront: false },
+  cart: { walks: false, struck: false, hasFront: true },
+  flick: { walks: false, struck: true, hasFront: false },
+} as const satisfies Record<RunnerKind, RunnerTraits>;
 export type RunnerSettings = v.InferOutput<typeof RunnerSettingsSchema>;

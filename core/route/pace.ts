@@ -19,6 +19,9 @@ const BESIDE = 1;
 /** Parts of its period that something is waited for in the mean: what carries, and what hurts. */
 const [WAIT_TO_RIDE, WAIT_TO_PASS] = [0.25, 0.125];
 
+type Struck = Extract<Runner, { struck: true }>;
+type Driven = Exclude<Runner, Struck>;
+
 /**
  * Seconds a runner needs along a way from standing: the fastest speeds that its own push, the slopes, its hold
  * in the bends and its brakes allow (one pass on and one back over the way, as for a quasi-steady lap: Brayshaw
@@ -31,7 +34,7 @@ export function paceTime(course: Course, ways: readonly (readonly Vec3[])[], rou
   const g = course.gravity ?? DEFAULT_GRAVITY;
   let seconds = 0;
   const along = (way: readonly Vec3[]) =>
-    runner.kind === 'flick' ? strokesTime(way, runner, g) : drivenTime(way, runner, g);
+    runner.struck ? strokesTime(way, runner, g) : drivenTime(way, runner, g);
   for (const way of ways) {
     const first = along(way);
     const flying = rounds > 1 ? Math.max(0, along([...way, ...way]) - first) : 0;
@@ -41,11 +44,7 @@ export function paceTime(course: Course, ways: readonly (readonly Vec3[])[], rou
 }
 
 /** A sliding stone goes v²/2µg far with a stroke of v, for v/µg; then it is aimed anew. */
-function strokesTime(
-  way: readonly Vec3[],
-  { strength, friction }: Runner & { kind: 'flick' },
-  g: number,
-) {
+function strokesTime(way: readonly Vec3[], { strength, friction }: Struck, g: number) {
   const length = lengthOf(way);
   if (length === 0) return 0;
   const far = (strength * strength) / (2 * friction * g);
@@ -55,7 +54,7 @@ function strokesTime(
   return strokes * (speed / (friction * g) + AIM);
 }
 
-function drivenTime(told: readonly Vec3[], runner: Exclude<Runner, { kind: 'flick' }>, g: number) {
+function drivenTime(told: readonly Vec3[], runner: Driven, g: number) {
   const way = evenly(told);
   const n = way.length;
   if (n < 2) return 0;
@@ -105,11 +104,11 @@ function timeOf({ length, gain, brake }: Leg, from: number, to: number): number 
 
 const STEEP = Math.tan((SLOPE_LIMIT * Math.PI) / 180);
 
-function legOf(a: Vec3, b: Vec3, runner: Exclude<Runner, { kind: 'flick' }>, g: number): Leg {
+function legOf(a: Vec3, b: Vec3, runner: Driven, g: number): Leg {
   const flat = Math.hypot(b[0] - a[0], b[2] - a[2]);
   const rise = b[1] - a[1];
   const steep = Math.abs(rise) > STEEP * flat;
-  if (runner.kind === 'hopper') {
+  if (runner.walks) {
     // Over the map it keeps its pace; up it jumps and down it falls.
     const { acceleration, topSpeed, jumpHeight } = runner;
     const vy = Math.sqrt(2 * g * jumpHeight);
@@ -123,18 +122,14 @@ function legOf(a: Vec3, b: Vec3, runner: Exclude<Runner, { kind: 'flick' }>, g: 
   const length = Math.hypot(flat, rise);
   const pull = steep || length === 0 ? 0 : (g * rise) / length;
   const gain = runner.acceleration - pull;
-  const brake = (runner.kind === 'cart' ? runner.brake : runner.acceleration) + pull;
+  const brake = runner.brake + pull;
   const least = steep && rise < 0 ? Math.sqrt((-2 * rise) / g) : 0;
   return { length, gain, pull, brake: Math.max(0.5, brake), own: runner.topSpeed, least };
 }
 
 /** The speeds at which the bends may be taken, m/s: as their radius and the runner's hold on the ground allow. */
-function bendSpeeds(
-  way: readonly Vec3[],
-  runner: Exclude<Runner, { kind: 'flick' }>,
-  g: number,
-): readonly number[] {
-  if (runner.kind === 'hopper') return way.map(() => Infinity);
+function bendSpeeds(way: readonly Vec3[], runner: Driven, g: number): readonly number[] {
+  if (runner.walks) return way.map(() => Infinity);
   const gone = [0];
   for (let i = 1; i < way.length; i++) gone.push(gone[i - 1] + distance(way[i - 1], way[i]));
   let [back, on] = [0, 0];

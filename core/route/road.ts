@@ -49,7 +49,7 @@ interface Reach {
 function reachOf(course: Pick<Course, 'runner' | 'gravity'>): Reach {
   const runner = runnerOf(course.runner);
   const g = course.gravity ?? DEFAULT_GRAVITY;
-  const up = runner.kind === 'hopper' ? runner.jumpHeight : 0;
+  const up = runner.walks ? runner.jumpHeight : 0;
   const vy = Math.sqrt(2 * g * up);
   return {
     up: Math.max(up, STEP),

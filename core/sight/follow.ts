@@ -4,6 +4,7 @@ import { RUNNER_SPECS, type RunState, type World } from '../run';
 import { cameraNow, cameraOf, lookAt, MIDDLE, type CameraView } from './camera';
 import type { DrawnScene } from './drawn';
 import { type Eye, eyePlace, TAN_HALF_FIELD } from './eye';
+import { facingOf } from './facing';
 
 /** How an eye behind a runner stands other than usual, so as to see it past what is in between. */
 export interface Dodge {
@@ -72,10 +73,7 @@ export function followedEye(
   const camera = cameraNow(world, state, cameraOf(course, tall), tall);
   const { kind } = camera;
   const reach = camera.distance * TAN_HALF_FIELD * shape;
-  const heading =
-    world.runner.kind === 'cart'
-      ? (Math.atan2(-state.fz, state.fx) * 180) / Math.PI
-      : state.heading;
+  const heading = facingOf(world.runner, state);
   const look = lookAt(
     camera,
     { x: state.x, y: state.y, z: state.z, heading },

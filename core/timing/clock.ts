@@ -1,5 +1,5 @@
 import { composePoses, type Motion, type Pose, poseAt, STILL } from '../motion';
-import type { Course, EffectKind } from '../course';
+import { CUE_TRAITS, cueInterval, type Course, type EffectKind } from '../course';
 import type { World } from '../run';
 
 /** The motions of a mover, by its place in the world, and of what carries it; none of none. */
@@ -84,7 +84,7 @@ interface Change {
 
 /** Seconds between two times at which a link on a clock acts. */
 const secondsBetween = ({ cue }: Change['link'], { beat }: World): number =>
-  cue.kind === 'timer' ? (cue.seconds ?? 1) : (cue.count ?? 1) * beat.seconds;
+  cueInterval(cue, beat.seconds);
 
 /** Whether a change comes again and again, and is over by itself or taken back as regularly. */
 const comesRound = ({ link, kind, isOver }: Change, all: readonly Change[]): boolean =>
@@ -94,4 +94,4 @@ const comesRound = ({ link, kind, isOver }: Change, all: readonly Change[]): boo
 
 /** Whether a link acts every so many beats or seconds, for as long as the run lasts. */
 const isRegular = ({ cue, once, chance }: Change['link']): boolean =>
-  (cue.kind === 'beat' || cue.kind === 'timer') && !once && chance === undefined;
+  CUE_TRAITS[cue.kind].every !== undefined && !once && chance === undefined;

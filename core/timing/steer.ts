@@ -1,4 +1,5 @@
 import { TICKS_PER_SECOND } from '../motion';
+import type { RunnerKind } from '../course';
 import { FULL_PAD, type Input, type Runner, type RunState } from '../run';
 import type { Pressed } from './pressed';
 import { PUT } from './trace';
@@ -16,15 +17,6 @@ export interface SteerLine {
 /** How a runner stands, as far as steering asks. */
 export type Standing = Pick<RunState, 'x' | 'z' | 'vx' | 'vy' | 'vz' | 'fx' | 'fz' | 'gy'>;
 
-/** Gains that hold a runner to a line, found by trial: lateral error in m, its rate in m/s. */
-const GAIN = {
-  /** Speeds asked for, 1/s. */
-  hopper: 2.5,
-  /** Changes of speed asked for, 1/s² and 1/s. */
-  roller: [4, 4],
-  /** Of a cart: aside 1/s², angle 1/s, along and speed as parts of the pedal for each m and m/s. */
-  cart: { aside: 9, angle: 4, along: 0.15, speed: 0.1 },
-} as const;
 /** Least upward part of the ground's normal on which a cart is steered. */
 const UPRIGHT = 0.7;
 /** Ticks about the one last found in which a cart looks for its place on the line. */
@@ -50,6 +42,49 @@ export interface LineError {
   readonly upright: boolean;
 }
 
+/** What was pressed, corrected by how far a runner is off its line. */
+type Correction = (pressed: Input, off: LineError) => Input;
+
+/** How each kind of runner is held to a line; the gains were found by trial, errors in m. */
+const CORRECTIONS: { readonly [K in RunnerKind]: (runner: Runner & { kind: K }) => Correction } = {
+  hopper: ({ topSpeed }) => {
+    // Speeds asked for, 1/s.
+    const by = (FULL_PAD / topSpeed) * 2.5;
+    return ({ x, z, jump }, off) => ({
+      x: corrected(x, by * off.x),
+      z: corrected(z, by * off.z),
+      jump,
+    });
+  },
+  roller: ({ acceleration }) => {
+    // Changes of speed asked for, 1/s² and 1/s.
+    const [gain, damping] = [4, 4];
+    const by = FULL_PAD / acceleration;
+    return ({ x, z, jump }, off) => ({
+      x: corrected(x, by * (gain * off.x + damping * off.vx)),
+      z: corrected(z, by * (gain * off.z + damping * off.vz)),
+      jump,
+    });
+  },
+  cart: ({ turnRadius }) => {
+    // Aside 1/s², angle 1/s; along and faster as parts of the pedal for each m and m/s.
+    const [aside, angle, along, faster] = [9, 4, 0.15, 0.1];
+    return ({ x, z, jump }, off) => {
+      // On its side or its head in a loop right and left are not what they are on the map.
+      if (!off.upright) return { x, z, jump };
+      const fast = Math.max(1, off.speed);
+      const lock = (FULL_PAD * turnRadius) / (fast * fast);
+      const steer = lock * (aside * off.aside + angle * fast * off.turn);
+      const pedal = FULL_PAD * (along * off.ahead + faster * off.faster);
+      return { x: corrected(x, steer), z: corrected(z, -pedal), jump };
+    };
+  },
+  flick: () => (pressed) => pressed,
+};
+
+const correctionOf = (runner: Runner): Correction =>
+  (CORRECTIONS[runner.kind] as (runner: Runner) => Correction)(runner);
+
 /**
  * Keeps a runner to a line: what was pressed there, and a correction from how far it is off. A hopper and a
  * roller are held to where the line was at the tick, a cart to its place on it, a flick stone to nothing.
@@ -62,12 +97,15 @@ export class Steerer {
   private lastX = NaN;
   private lastZ = NaN;
 
+  private readonly correct: Correction;
+
   constructor(
     private readonly runner: Runner,
     private readonly line: SteerLine,
     tick = 0,
   ) {
     this.at = tick - 1;
+    this.correct = correctionOf(runner);
   }
 
   /** What to press in the tick that comes, by how the runner stands. */
@@ -79,7 +117,7 @@ export class Steerer {
   errorOf(s: Standing, tick: number): LineError {
     const { runner, line } = this;
     const last = line.pressed.x.length - 1;
-    this.at = runner.kind === 'cart' ? this.place(s) : Math.min(last, tick);
+    this.at = runner.hasFront ? this.place(s) : Math.min(last, tick);
     const { at } = this;
     const x = line.path[3 * at] - s.x;
     const z = line.path[3 * at + 2] - s.z;
@@ -108,31 +146,9 @@ export class Steerer {
 
   /** What to press at a place of the line, by how far a runner is off it. */
   press(off: LineError): Input {
-    const { runner, line } = this;
     const { at } = off;
-    const jump = line.pressed.jump[at] === 1;
-    const [x, z] = [line.pressed.x[at], line.pressed.z[at]];
-    if (runner.kind === 'hopper') {
-      const by = (FULL_PAD / runner.topSpeed) * GAIN.hopper;
-      return { x: corrected(x, by * off.x), z: corrected(z, by * off.z), jump };
-    }
-    if (runner.kind === 'roller') {
-      const [gain, damping] = GAIN.roller;
-      const by = FULL_PAD / runner.acceleration;
-      return {
-        x: corrected(x, by * (gain * off.x + damping * off.vx)),
-        z: corrected(z, by * (gain * off.z + damping * off.vz)),
-        jump,
-      };
-    }
-    // On its side or its head in a loop right and left are not what they are on the map.
-    if (runner.kind !== 'cart' || !off.upright) return { x, z, jump };
-    const { aside, angle, along, speed } = GAIN.cart;
-    const fast = Math.max(1, off.speed);
-    const lock = (FULL_PAD * runner.turnRadius) / (fast * fast);
-    const steer = lock * (aside * off.aside + angle * fast * off.turn);
-    const pedal = FULL_PAD * (along * off.ahead + speed * off.faster);
-    return { x: corrected(x, steer), z: corrected(z, -pedal), jump };
+    const { x, z, jump } = this.line.pressed;
+    return this.correct({ x: x[at], z: z[at], jump: jump[at] === 1 }, off);
   }
 
   /** Velocity along the line in a tick, along an axis, m/s. */

@@ -1,5 +1,6 @@
 import type { Course } from '../course';
 import type { Vec3 } from '../geometry';
+import { facingOf } from '../sight';
 import { AIR_TICKS, replay, type Run, type RunResult, type RunState, type World } from '../run';
 
 /** A runner that gets farther than this in a tick was put somewhere else, m. */
@@ -21,7 +22,7 @@ export interface RunTrace {
 /** What says of a state whether the runner is on ground. */
 export const standing = ({ runner }: World): ((s: Readonly<RunState>) => boolean) =>
   // What rolls leaves flat faces of a curve for some ticks and is on it all the same.
-  runner.kind === 'hopper' ? ({ ground }) => ground >= 0 : ({ air }) => air <= AIR_TICKS;
+  runner.walks ? ({ ground }) => ground >= 0 : ({ air }) => air <= AIR_TICKS;
 
 /**
  * Plays a run again and notes what each tick left.
@@ -32,12 +33,7 @@ export const standing = ({ runner }: World): ((s: Readonly<RunState>) => boolean
  * @throws ReplayRefused when it was made on another course or by another simulation
  */
 export function traceOf(course: Course, run: Run, world: World, from?: Vec3): RunTrace {
-  const { kind } = world.runner;
   const stands = standing(world);
-  const looks =
-    kind === 'cart'
-      ? ({ fx, fz }: Readonly<RunState>) => (Math.atan2(-fz, fx) * 180) / Math.PI
-      : ({ heading: at }: Readonly<RunState>) => at;
   const ticks = run.inputs.reduce((sum, [count]) => sum + count, 0);
   const ground = new Uint8Array(ticks + 1);
   const speed = new Float32Array(ticks + 1);
@@ -48,7 +44,7 @@ export function traceOf(course: Course, run: Run, world: World, from?: Vec3): Ru
     after: (s) => {
       ground[s.tick] = s.tick === 0 || stands(s) ? 1 : 0;
       speed[s.tick] = Math.sqrt(s.vx * s.vx + s.vy * s.vy + s.vz * s.vz);
-      heading[s.tick] = looks(s);
+      heading[s.tick] = facingOf(world.runner, s);
     },
   });
   const count = result.ticks + 1;

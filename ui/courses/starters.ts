@@ -1,5 +1,6 @@
 import { endsOf, joinTo, layPieces, raceOn, setRunner, type PieceInHand } from '@/core/edit';
 import {
+  RUNNER_TRAITS,
   emptyCourse,
   type Course,
   type CourseKind,
@@ -25,13 +26,13 @@ export const USUAL_RUNNER: Readonly<Record<CourseKind, RunnerKind>> = {
 
 /** Whether a maker may choose between a stage seen from the side and one that is roamed. */
 export const hasSpace = ({ kind, runner }: Pick<Purpose, 'kind' | 'runner'>): boolean =>
-  runner === 'hopper' && kind !== 'laps' && kind !== 'strokes';
+  RUNNER_TRAITS[runner].walks && kind !== 'laps' && kind !== 'strokes';
 
 /** A new course to build on: ground that suits its kind and its runner, with a start and a goal. */
 export function starterCourse(name: string, { kind, runner, space }: Purpose): Course {
   const empty = emptyCourse(name, hasSpace({ kind, runner }) ? space : 'free');
   if (kind === 'laps') return ofKind(round(empty), kind, runner);
-  if (runner === 'cart') return ofKind(stretch(empty), kind, runner);
+  if (RUNNER_TRAITS[runner].hasFront) return ofKind(stretch(empty), kind, runner);
   return ofKind(layPieces(empty, GROUNDS[kind](empty.space)), kind, runner);
 }
 

@@ -42,15 +42,15 @@ export function Runner({ kind, shown, pale = false }: RunnerProps) {
   const last = useRef<{ x: number; z: number } | null>(null);
   const form = useMemo(() => runnerForm(kind), [kind]);
   useFrame(() => {
-    const { state, body, way, floor } = shown.current;
+    const { state, body, floor } = shown.current;
     const { x, y, z } = state;
     const size = body.radius / form.radius;
     host.current?.position.set(x, y, z);
     host.current?.scale.set(size, size, size);
-    if (kind === 'cart') standAlong(host.current, state);
-    else if (kind === 'hopper') host.current?.rotation.set(0, (state.heading * Math.PI) / 180, 0);
+    const { pose, rolls, limb } = MOTIONS[kind];
+    if (host.current) pose?.(host.current, state);
     const from = last.current ?? { x, z };
-    if (kind === 'roller' && rolling.current) {
+    if (rolls && rolling.current) {
       // Rolled about the axis level and square to its way, by as far as it went.
       const [dx, dz] = [x - from.x, z - from.z];
       const far = Math.hypot(dx, dz);
@@ -61,13 +61,8 @@ export function Runner({ kind, shown, pale = false }: RunnerProps) {
       }
     }
     last.current = { x, z };
-    limbs.current.forEach((limb, i) => {
-      if (kind === 'cart') limb?.rotation.set(0, 0, -way / 0.22);
-      else if (kind === 'hopper') {
-        const grounded = state.ground >= 0;
-        const swing = grounded ? Math.sin(way * 5 + i * Math.PI) * 0.7 : i === 0 ? 0.5 : -0.3;
-        limb?.rotation.set(0, 0, swing);
-      }
+    limbs.current.forEach((group, i) => {
+      if (group) limb?.(group, shown.current, i);
     });
     if (shadow.current) {
       shadow.current.visible = floor > -1e6;
@@ -80,7 +75,7 @@ export function Runner({ kind, shown, pale = false }: RunnerProps) {
   return (
     <>
       <group ref={host}>
-        {kind === 'roller' ? (
+        {MOTIONS[kind].rolls ? (
           <group ref={rolling} position={[0, lift, 0]}>
             <Parts parts={form.body} pale={pale} />
           </group>
@@ -108,15 +103,42 @@ export function Runner({ kind, shown, pale = false }: RunnerProps) {
   );
 }
 
-/** Turns a cart to where it points, standing on its ground as it leans. */
-function standAlong(group: Group | null, { fx, fy, fz, gx, gy, gz }: Shown['state']): void {
-  if (!group) return;
+/** Turns to where it points, standing on its ground as that leans. */
+function standAlong(group: Group, { fx, fy, fz, gx, gy, gz }: Shown['state']): void {
   const { a, b, turn } = scratch;
   // First upright to the ground's normal, then about it to the way ahead.
   turn.setFromUnitVectors(UP, b.set(gx, gy, gz));
   a.set(1, 0, 0).applyQuaternion(turn);
   group.quaternion.setFromUnitVectors(a, b.set(fx, fy, fz)).multiply(turn);
 }
+
+/** How each kind of runner is seen to move. */
+const MOTIONS: Readonly<
+  Record<
+    RunnerKind,
+    {
+      readonly pose?: (group: Group, state: Shown['state']) => void;
+      /** Its body rolls over the ground as far as it goes. */
+      readonly rolls?: boolean;
+      readonly limb?: (group: Group, shown: Shown, index: number) => void;
+    }
+  >
+> = {
+  hopper: {
+    pose: (group, { heading }) => group.rotation.set(0, (heading * Math.PI) / 180, 0),
+    limb: (leg, { state, way }, i) => {
+      const grounded = state.ground >= 0;
+      const swing = grounded ? Math.sin(way * 5 + i * Math.PI) * 0.7 : i === 0 ? 0.5 : -0.3;
+      leg.rotation.set(0, 0, swing);
+    },
+  },
+  roller: { rolls: true },
+  cart: {
+    pose: standAlong,
+    limb: (wheel, { way }) => wheel.rotation.set(0, 0, -way / 0.22),
+  },
+  flick: {},
+};
 
 function Parts({ parts, pale }: { parts: readonly RunnerPart[]; pale: boolean }) {
   const [facets, lines] = useMemo(() => {

@@ -8,6 +8,7 @@ import {
   MOST_TIMED,
   type Piece,
   beatSeconds,
+  cueInterval,
 } from '../../course';
 import { hasOwnMotion } from '../../pieces';
 import type { Check, CheckRule, Finding } from '../finding';
@@ -61,13 +62,7 @@ const heavyRun: Check<'heavy-run'> = (course) => {
 /** How often a link acts by itself within a second. */
 function actsPerSecond({ tempo }: Course, { cue, rest = 0, once }: Link): number {
   if (once) return 0;
-  const every =
-    cue.kind === 'timer'
-      ? (cue.seconds ?? 1)
-      : cue.kind === 'beat'
-        ? beatSeconds(tempo, cue.count ?? 1)
-        : Infinity;
-  return 1 / Math.max(every, rest);
+  return 1 / Math.max(cueInterval(cue, beatSeconds(tempo, 1)), rest);
 }
 
 export const heavyRunRule: CheckRule<'heavy-run'> = { id: 'heavy-run', check: heavyRun };

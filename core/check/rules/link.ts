@@ -12,7 +12,8 @@ const links: Check<'link'> = (course) => {
     const { cue, effects } = link;
     const named = [...(cue.pieces ?? []), ...effects.flatMap(({ pieces = [] }) => pieces)];
     if (named.some((id) => !ids.has(id))) return wrong('A link names a piece that is gone.');
-    if (CUE_TRAITS[cue.kind].ofPieces && cue.kind !== 'checkpoint' && !cue.pieces?.length) {
+    const { ofPieces, anyPiece } = CUE_TRAITS[cue.kind];
+    if (ofPieces && !anyPiece && !cue.pieces?.length) {
       return wrong('A link waits for a piece and names none.');
     }
     if (effects.some(({ kind, pieces }) => EFFECT_TRAITS[kind].onPieces && !pieces?.length)) {

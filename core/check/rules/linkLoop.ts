@@ -1,4 +1,4 @@
-import type { Course } from '../../course';
+import { CUE_TRAITS, type Course } from '../../course';
 import { findFamily } from '../../pieces';
 import { stronglyConnected } from '../components';
 import type { Check, CheckRule } from '../finding';
@@ -13,15 +13,16 @@ const loops: Check<'link-loop'> = (course) => {
   const all = course.links ?? [];
   // Links lead to the pieces they break, and those to the links that wait for them to be broken.
   const pieces = [
-    ...new Set(all.flatMap(({ cue }) => (cue.kind === 'broken' ? (cue.pieces ?? []) : []))),
+    ...new Set(all.flatMap(({ cue }) => (CUE_TRAITS[cue.kind].givenBy ? (cue.pieces ?? []) : []))),
   ];
   const nodes = new Map(pieces.map((id, i) => [id, all.length + i]));
   const ways: number[][] = Array.from({ length: all.length + pieces.length }, () => []);
   all.forEach(({ cue, effects }, i) => {
-    if (cue.kind !== 'broken') return;
+    const { givenBy } = CUE_TRAITS[cue.kind];
+    if (!givenBy) return;
     for (const id of new Set(cue.pieces)) ways[nodes.get(id)!].push(i);
     for (const effect of effects) {
-      if (effect.kind !== 'break') continue;
+      if (effect.kind !== givenBy) continue;
       for (const id of effect.pieces ?? []) if (nodes.has(id)) ways[i].push(nodes.get(id)!);
     }
   });

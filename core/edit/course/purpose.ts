@@ -1,4 +1,4 @@
-import type { Course, CourseKind, RunnerKind } from '../../course';
+import { RUNNER_TRAITS, type Course, type CourseKind, type RunnerKind } from '../../course';
 import { FAMILY_GROUPS, type FamilyGroup } from '../../pieces';
 import { setRunner } from './rules';
 
@@ -16,7 +16,7 @@ export function setKind(course: Course, kind: CourseKind): Course {
   const { laps: _, hold: __, ...rest } = course;
   const next = { ...rest, kind } as Course;
   if (!isYoung(course)) return next;
-  const struck = kind === 'strokes' && course.runner.kind === 'hopper';
+  const struck = kind === 'strokes' && RUNNER_TRAITS[course.runner.kind].walks;
   const over = kind === 'laps' || kind === 'strokes' ? ('free' as const) : course.space;
   return struck ? setRunner({ ...next, space: over }, { kind: 'flick' }) : { ...next, space: over };
 }
@@ -28,11 +28,12 @@ export function setKind(course: Course, kind: CourseKind): Course {
 export function chooseRunner(course: Course, runner: RunnerKind): Course {
   const next = setRunner(course, { kind: runner });
   if (!isYoung(course)) return next;
-  const space = runner === 'hopper' ? course.space : 'free';
+  const { walks, struck } = RUNNER_TRAITS[runner];
+  const space = walks ? course.space : 'free';
   const kind =
-    runner === 'flick' && course.kind === 'point'
+    struck && course.kind === 'point'
       ? 'strokes'
-      : runner !== 'flick' && course.kind === 'strokes'
+      : !struck && course.kind === 'strokes'
         ? 'point'
         : course.kind;
   return { ...next, space, kind };
@@ -48,7 +49,7 @@ const FIRST: Readonly<Record<RunnerKind, readonly FamilyGroup[]>> = {
 /** The groups of the catalogue in the order they are most likely wanted in. */
 export function groupOrder({ runner, kind }: Pick<Course, 'runner' | 'kind'>): FamilyGroup[] {
   const first = [...FIRST[runner.kind]];
-  if (kind === 'laps' && runner.kind === 'hopper') first.unshift('track');
+  if (kind === 'laps' && RUNNER_TRAITS[runner.kind].walks) first.unshift('track');
   // What is to be gathered is among the marks.
   if (kind === 'gather') first.splice(1, 0, 'marks');
   return [...new Set([...first, ...FAMILY_GROUPS])];

@@ -1,5 +1,5 @@
 import { cosDeg, distance, sinDeg, type Vec3 } from '../../geometry';
-import type { Course, Piece } from '../../course';
+import { RUNNER_TRAITS, type Course, type Piece } from '../../course';
 import { legOf, markOf } from '../../pieces';
 import { endsOf } from '../snap/connectors';
 import { layPieces, type PieceInHand } from '../pieces/lay';
@@ -35,7 +35,9 @@ export function raceOn(course: Course, ids: readonly string[], closed: boolean):
   const spots = closed ? [1 / 3, 2 / 3].map((part) => spotAt(track, part)) : [];
   const start = along(spotOf(first), START_IN);
   const goal = closed ? along(spotOf(first), GOAL_IN) : along(exitOf(last), -GOAL_BACK);
-  const driven = course.runner.kind === 'hopper' ? setRunner(course, { kind: 'cart' }) : course;
+  const driven = RUNNER_TRAITS[course.runner.kind].walks
+    ? setRunner(course, { kind: 'cart' })
+    : course;
   const kind = closed ? 'laps' : 'point';
   const { laps: _, hold: __, ...rest } = driven;
   const told = { ...rest, kind, space: 'free', ...(closed ? { laps: ROUNDS } : {}) } as Course;

@@ -167,13 +167,13 @@ export class LooseBodies implements LooseSimulation {
     body.setTranslation({ x: s.x, y: s.y + centreHeight(form), z: s.z }, true);
     // Legs go on pushing what they walk against. What rolls stands still here: all that its motion gives to what it runs
     // into is told by `meet`.
-    const walks = world.runner.kind === 'hopper' ? 1 : 0;
+    const walks = world.runner.walks ? 1 : 0;
     body.setLinvel({ x: walks * s.vx, y: walks * s.vy, z: walks * s.vz }, true);
   }
 
   /** What loose things that come at a runner without legs give it, m/s; what it stands on carries it, and gives it nothing. */
   private feelBlow(space: Space, world: World, s: RunState): void {
-    if (world.runner.kind === 'hopper') return;
+    if (world.runner.walks) return;
     if (s.ground >= 0 && world.colliders[s.ground].isDynamic) return;
     const v = space.getRigidBody(this.handles.runner).linvel();
     const flat = world.lane === null ? v.z : 0;

@@ -108,7 +108,7 @@ export function pushed(world: World, s: RunState): void {
     // Enough lift takes the runner off the ground.
     const up = upOf(s);
     if (s.ground >= 0 && px * up.x + py * up.y + pz * up.z > gravityOf(s)) leaveGround(world, s);
-    if (s.ground < 0 || world.runner.kind !== 'hopper') {
+    if (s.ground < 0 || !world.runner.walks) {
       s.vx += px * DT;
       s.vy += py * DT;
       if (world.lane === null) s.vz += pz * DT;

@@ -127,7 +127,7 @@ function meetPusher(
   hit.nz = nz;
   hit.collider = c.index;
   const { runner } = world;
-  if (runner.kind === 'hopper') {
+  if (runner.walks) {
     const up = upOf(s);
     const lean = nx * up.x + ny * up.y + nz * up.z;
     // What comes from below is landed on, by its own tick.

@@ -1,5 +1,5 @@
 import { TICKS_PER_SECOND } from '../../motion';
-import type { Course } from '../../course';
+import type { Course, CueKind } from '../../course';
 import { buildWorld, ticksOf, type World } from '../world';
 import { type RunState, eventEmitter } from '../state';
 import {
@@ -13,6 +13,16 @@ import {
 import { hiddenPieces } from './look';
 import { runPosing, setUsualDrives, type PoseLookup } from './motionPreview';
 import { initialState } from './begin';
+
+/** How what a link waits for happens to pieces; all else it waits for is simply there. */
+const GIVEN: Partial<
+  Record<CueKind, (places: readonly number[], happened: TickEvents, state: RunState) => void>
+> = {
+  touched: (places, { touched }) => touched.push(...places),
+  broken: (places, { broken }) => broken.push(...places),
+  checkpoint: (places, { checkpoints }) => checkpoints.push(...places),
+  left: (places, _, state) => leave(state, places),
+};
 
 /** A cue that is given by hand in a dry run: of a link, at a tick. */
 export interface ManualTrigger {
@@ -101,10 +111,8 @@ export class LinkPreview {
     if (at < 0) return;
     const { cue, delay = 0 } = world.links[at];
     const places = (cue.pieces ?? []).flatMap((piece) => world.placeOf.get(piece) ?? []);
-    if (cue.kind === 'touched') happened.touched.push(...places);
-    else if (cue.kind === 'broken') happened.broken.push(...places);
-    else if (cue.kind === 'checkpoint' && places.length > 0) happened.checkpoints.push(...places);
-    else if (cue.kind === 'left') leave(state, places);
+    const give = places.length > 0 && GIVEN[cue.kind];
+    if (give) give(places, happened, state);
     else dueAt(state, at, state.tick + ticksOf(delay));
   }
 }

@@ -1,5 +1,5 @@
 import { ticksOf } from './time';
-import type { Course, Link, Piece } from '../../course';
+import { CUE_TRAITS, type Course, type Link, type Piece } from '../../course';
 import { distance, type Vec3 } from '../../geometry';
 import { findFamily, registerModels } from '../../pieces';
 import { BroadPhase } from './broadPhase';
@@ -148,7 +148,7 @@ function watchedBy(
 ): Uint8Array {
   const watched = new Uint8Array(count);
   for (const { cue } of links) {
-    if (cue.kind !== 'left' && cue.kind !== 'stood') continue;
+    if (!CUE_TRAITS[cue.kind].watched) continue;
     for (const id of cue.pieces ?? []) watched[placeOf.get(id) ?? -1] = 1;
   }
   return watched;

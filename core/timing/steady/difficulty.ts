@@ -1,4 +1,4 @@
-import type { Course } from '../../course';
+import { RUNNER_TRAITS, type Course } from '../../course';
 import { buildWorld, type Run, type RunState, type World } from '../../run';
 import { standsOf } from '../way';
 import { type Pressed, pressedOf } from '../pressed';
@@ -102,7 +102,7 @@ const toldSpan = (span: Span, ends: readonly TryEnd[]): SteadySpan => {
 };
 
 /** Whether tries by an unsteady hand say anything of a course: a stone that is flicked is steered along no line. */
-export const maySteer = ({ runner }: Course): boolean => runner.kind !== 'flick';
+export const maySteer = ({ runner }: Course): boolean => !RUNNER_TRAITS[runner.kind].struck;
 
 /** What the tries of one run say: by its spans, and by its sections. */
 export type TriedRun = Pick<Steadiness, 'spans' | 'sections'>;

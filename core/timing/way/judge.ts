@@ -61,7 +61,7 @@ export function judgeWay(course: Course, run: Run, before: HeldWay | null): Judg
   const end = endOf(course, now, trace, before, changes);
   // A stone that is struck goes where the stroke sends it: there is nothing to steer. And what lies loose makes
   // each try so slow that the answer would come too late.
-  const steered = world.runner.kind !== 'flick' && world.loose.length === 0;
+  const steered = !world.runner.struck && world.loose.length === 0;
   const search =
     before && steered
       ? (budget = SEARCH_TICKS) =>

@@ -1,4 +1,4 @@
-import type { RunnerSettings } from '../../../course';
+import { RUNNER_TRAITS, type RunnerSettings } from '../../../course';
 import { SHARED, type Kind, type RunnerSpec } from './kind';
 
 /** A barrow on wheels. */
@@ -29,6 +29,7 @@ export const CART = {
     const { topSpeed, acceleration, brake, grip, turnRadius, air, mass } = told;
     return {
       ...SHARED,
+      ...RUNNER_TRAITS.cart,
       kind: 'cart',
       body: { radius: 0.4, half: 0 },
       ...{ topSpeed, acceleration, brake, grip, turnRadius, air, mass },

@@ -1,4 +1,4 @@
-import type { RunnerSettings } from '../../../course';
+import { RUNNER_TRAITS, type RunnerSettings } from '../../../course';
 import { SHARED, type Kind, type RunnerSpec } from './kind';
 
 /** A puck that is struck and slides. */
@@ -22,6 +22,7 @@ export const FLICK = {
     const { strength, friction, bounce, mass } = { ...DEFAULTS, ...settings };
     return {
       ...SHARED,
+      ...RUNNER_TRAITS.flick,
       kind: 'flick',
       body: { radius: 0.28, half: 0 },
       ...{ strength, friction, bounce, mass },

@@ -1,5 +1,5 @@
 import { cosDeg } from '../../../geometry';
-import type { RunnerSettings } from '../../../course';
+import { RUNNER_TRAITS, type RunnerSettings } from '../../../course';
 import { SHARED, type Kind, type RunnerSpec } from './kind';
 
 /** A pebble on two legs: runs, jumps and steps up. */
@@ -39,6 +39,7 @@ export function hopperOf(settings: RunnerSettings = {}): Hopper {
   const acceleration = settings.acceleration ?? topSpeed / SECONDS_TO_TOP_SPEED;
   return {
     ...SHARED,
+    ...RUNNER_TRAITS.hopper,
     kind: 'hopper',
     body: { radius: 0.25, half: 0.2 },
     topSpeed,

@@ -1,7 +1,9 @@
-import type { RunnerKind, RunnerSettings } from '../../../course';
+import type { RUNNER_TRAITS, RunnerKind, RunnerSettings } from '../../../course';
 
-/** What every runner has, in physical units. */
-export interface Kind<K extends RunnerKind> {
+/** What every runner has, in physical units, with the traits of its kind. */
+export type Kind<K extends RunnerKind> = Shape<K> & (typeof RUNNER_TRAITS)[K];
+
+interface Shape<K extends RunnerKind> {
   readonly kind: K;
   /** Radius of its body and half the length of its inner segment, m. */
   readonly body: { readonly radius: number; readonly half: number };

@@ -1,4 +1,4 @@
-import type { RunnerSettings } from '../../../course';
+import { RUNNER_TRAITS, type RunnerSettings } from '../../../course';
 import { SHARED, type Kind, type RunnerSpec } from './kind';
 
 /** A round stone that is pushed along and rolls. */
@@ -6,6 +6,8 @@ export interface Roller extends Kind<'roller'> {
   /** Change of speed of a full push, on the ground and in the air, m/s². */
   readonly acceleration: number;
   readonly airAcceleration: number;
+  /** Slowing by a push against the way it goes, m/s². */
+  readonly brake: number;
   /** Greatest hold, as a part of what presses it down: more slope than that and it slips. */
   readonly grip: number;
   /** Part of what presses it down that rolling costs. */
@@ -28,10 +30,12 @@ export const ROLLER = {
     const { topSpeed, acceleration, grip, bounce, friction, mass } = told;
     return {
       ...SHARED,
+      ...RUNNER_TRAITS.roller,
       kind: 'roller',
       body: { radius: 0.35, half: 0 },
       ...{ topSpeed, acceleration, grip, bounce, mass },
       airAcceleration: acceleration * 0.25,
+      brake: acceleration,
       rolling: friction,
     };
   },
