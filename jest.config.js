@@ -33,6 +33,10 @@ module.exports = {
       ...node,
       displayName: 'server',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
+      moduleNameMapper: {
+        '^\\./passphraseCost$': '<rootDir>/server/testing/passphraseCost.ts',
+        ...alias,
+      },
       globalSetup: '<rootDir>/server/testing/prepare.js',
     },
     {
@@ -48,6 +52,8 @@ module.exports = {
         ...alias,
       },
       transform: {
+        // All but what React Native publishes as Flow, which is Babel's, below.
+        '^(?!.*node_modules/@?react-native).*\\.m?[jt]sx?$': '<rootDir>/scripts/jestTransform.cjs',
         ...expoPreset.transform,
         '\\.m?[jt]sx?$': [
           'babel-jest',

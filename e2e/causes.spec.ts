@@ -1,37 +1,6 @@
 import { expect, test } from './support/test';
-import { figure, finished, lay, run, tune } from './support/tuning';
+import { finished, lay, run } from './support/tuning';
 import { yard } from './support/yard';
-
-test('a lantern stays shut until a shell is gathered, and says so', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Lock');
-  await tune(page, 'Lantern', 'Figures');
-  await page.getByText('When enough is gathered', { exact: true }).tap();
-  await figure(page, 'How many', 1);
-  await run(page);
-  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () =>
-    expect(page.getByText('1 shell still missing')).toBeVisible({ timeout: 20_000 }),
-  );
-  await page.getByTestId('run-back').tap();
-  await lay(page, hands, 'Marks', 'shell', [0, 0, 0]);
-  await run(page);
-  await hands.hold('run-pad', { x: 0.5, y: 0.05 }, () => finished(page));
-});
-
-test('on the third beat the tide comes in over the course', async ({ openMade }) => {
-  const { page } = await yard(openMade, 'Flood');
-  await page.getByTestId('phase-tune').tap();
-  await page.getByRole('tab', { name: 'Course', exact: true }).tap();
-  await page.getByTestId('give-tempo').tap();
-  await page.getByRole('tab', { name: 'Links', exact: true }).tap();
-  await page.getByTestId('begin-link').tap();
-  await page.getByRole('radio', { name: 'Every so many beats', exact: true }).tap();
-  await figure(page, 'Beats', 3);
-  await page.getByRole('radio', { name: 'Move the tide', exact: true }).tap();
-  await figure(page, 'Tide line at', 3);
-  await figure(page, 'Takes', 1);
-  await run(page);
-  await expect(page.getByText('Into the tide')).toBeVisible({ timeout: 20_000 });
-});
 
 test('two legs are run one after the other, each to its own lantern', async ({ openMade }) => {
   const { page, hands } = await yard(openMade, 'Legs');

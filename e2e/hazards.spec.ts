@@ -37,42 +37,6 @@ test('a boost throws the runner as far as it could not get by itself', async ({ 
   await hands.hold('run-pad', AHEAD, () => finished(page));
 });
 
-test('two rounds are run, each past the cairn', async ({ openMade }) => {
-  const { page, hands } = await yard(openMade, 'Rounds');
-  await page.getByTestId('phase-plan').tap();
-  await page.getByRole('radio', { name: 'Laps', exact: true }).tap();
-  await figure(page, 'Rounds', 2);
-  await lay(page, hands, 'Marks', 'cairn', [0.5, 0, 0]);
-  await run(page);
-  await hands.hold('run-pad', AHEAD, () =>
-    expect(page.getByText('Round 1 of 2', { exact: false })).toBeVisible({ timeout: 20_000 }),
-  );
-  await expect(page.getByTestId('finish-time')).toHaveCount(0);
-  await hands.hold('run-pad', { x: 0.5, y: 0.95 }, () => page.waitForTimeout(600));
-  await hands.hold('run-pad', AHEAD, () => finished(page));
-});
-
-test('thorns beside the way hurt once a part of their shape is given an allowance', async ({
-  openMade,
-}) => {
-  const { page, hands } = await yard(openMade, 'Allowance');
-  await lay(page, hands, 'Hazards', 'thorns', [0, 0, 1.6]);
-  await tune(page, 'Thorn row', 'Contact');
-  await page.getByTestId('draw-shape').tap();
-  const editor = page.getByTestId('shape-editor');
-  await editor.getByText('Add a ball', { exact: true }).tap();
-  await editor.getByText('Centre', { exact: true }).tap();
-  await editor.getByText('Fit to the picture', { exact: true }).tap();
-  await editor.getByRole('radio', { name: 'Its own', exact: true }).tap();
-  await page.getByTestId('part-allowance').fill('100');
-  await page.getByTestId('part-allowance').press('Enter');
-  await page.getByTestId('keep-shape').tap();
-  await run(page);
-  await hands.hold('run-pad', AHEAD, () =>
-    expect(page.getByText('Hurt', { exact: true })).toBeVisible({ timeout: 20_000 }),
-  );
-});
-
 test('an undertow draws in and hurts who only stands there; pushed the other way it does not', async ({
   openMade,
 }) => {

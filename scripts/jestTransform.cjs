@@ -16,7 +16,7 @@ module.exports = {
     if (needsHoisting(source)) return babel.process(source, file, options);
     const { code } = transformSync(source, {
       ...{ loader: loaderOf(file), format: 'cjs', target: 'node20', platform: 'node' },
-      ...{ sourcefile: file, sourcemap: 'inline' },
+      ...{ sourcefile: file, sourcemap: 'inline', jsx: 'automatic' },
       // What is loaded only when needed is required by then.
       supported: { 'dynamic-import': false },
     });

@@ -2,9 +2,8 @@ import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 import type { Request } from 'express';
 import { partyOf } from './limits';
 import type { Context } from './context';
+import { BLOCK, LANES, STEPS } from './passphraseCost';
 
-/** Strength of scrypt (Percival, 2009): 2 to this many steps, blocks of 1 KiB, one after the other. */
-const [STEPS, BLOCK, LANES] = [17, 8, 1];
 const LENGTH = 32;
 
 /** What a digest was made with, and the digest. */
