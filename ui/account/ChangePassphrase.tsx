@@ -8,6 +8,7 @@ import { Passphrase } from '@/core/protocol';
 import { Button, FormField, showToast } from '../parts';
 import { api } from '../state/api';
 import { SPACE } from '../theme';
+import { KEYS } from '../state/keys';
 
 const Change = v.object({
   old: v.pipe(v.string(), v.minLength(1, 'Give the passphrase you have now.')),
@@ -34,7 +35,7 @@ function ChangeForm({ name, onDone }: { name: string; onDone: () => void }) {
     mutationFn: ({ old, fresh }: v.InferOutput<typeof Change>) => api.claimName(name, fresh, old),
     onSuccess: () => {
       onDone();
-      void client.invalidateQueries({ queryKey: ['me'] });
+      void client.invalidateQueries({ queryKey: KEYS.me });
       showToast('The passphrase is changed. Everywhere else you are signed out.');
     },
     onError: (error) => form.setError('fresh', { message: error.message }),

@@ -5,6 +5,7 @@ import { ago, Button, Feather, IconButton, Loading, showToast, Text } from '../p
 import { api } from '../state/api';
 import { useDevices } from '../state/queries';
 import { SPACE, TARGET, useColours } from '../theme';
+import { KEYS } from '../state/keys';
 
 const KINDS: Readonly<Record<DeviceKind, { readonly words: string; readonly icon: string }>> = {
   phone: { words: 'Phone', icon: 'smartphone' },
@@ -18,7 +19,7 @@ export function Devices() {
   const { data, error } = useDevices();
   const heard = (words: string) => ({
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['devices'] });
+      void client.invalidateQueries({ queryKey: KEYS.devices });
       showToast(words);
     },
     onError: (problem: Error) => showToast(problem.message),

@@ -4,14 +4,15 @@ import { ago, IconButton, megabytes, showToast, Text } from '../parts';
 import { api } from '../state/api';
 import { useRecordings } from '../state/queries';
 import { SPACE, TARGET } from '../theme';
+import { KEYS } from '../state/keys';
 
 /** The recordings one's courses are built to, as far as they are kept on the server. */
 export function RecordingsKept({ open }: { open: boolean }) {
   const client = useQueryClient();
   const { data = [] } = useRecordings(open);
   const heard = () => {
-    void client.invalidateQueries({ queryKey: ['recordings'] });
-    void client.invalidateQueries({ queryKey: ['bin'] });
+    void client.invalidateQueries({ queryKey: KEYS.recordings });
+    void client.invalidateQueries({ queryKey: KEYS.bin });
   };
   const remove = useMutation({
     mutationFn: (file: string) => api.removeRecording(file),

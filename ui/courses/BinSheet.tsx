@@ -6,8 +6,17 @@ import { ago, Button, Fault, Feather, Loading, megabytes, Sheet, showToast, Text
 import { api } from '../state/api';
 import { useBin } from '../state/queries';
 import { SPACE, TARGET, useColours } from '../theme';
+import { KEYS } from '../state/keys';
 
 type Kind = keyof Bin;
+
+/** The lists that something comes back to. */
+const LISTS: Readonly<Record<Kind, readonly string[]>> = {
+  courses: KEYS.courses,
+  kits: KEYS.kits,
+  recordings: KEYS.recordings,
+  series: KEYS.allSeries,
+};
 
 /** Something in the bin, whatever it is. */
 interface Binned {
@@ -58,8 +67,8 @@ export function BinSheet({ open, onClose }: { open: boolean; onClose: () => void
   const restore = useMutation({
     mutationFn: ({ kind, id }: Binned) => api.restore(kind, id),
     onSuccess: (_, { kind, name }) => {
-      void client.invalidateQueries({ queryKey: [kind] });
-      void client.invalidateQueries({ queryKey: ['bin'] });
+      void client.invalidateQueries({ queryKey: LISTS[kind] });
+      void client.invalidateQueries({ queryKey: KEYS.bin });
       showToast(`${name} is back.`);
     },
     onError: (problem) => showToast(problem.message),
@@ -68,7 +77,7 @@ export function BinSheet({ open, onClose }: { open: boolean; onClose: () => void
     mutationFn: api.emptyBin,
     onSuccess: () => {
       setSure(false);
-      void client.invalidateQueries({ queryKey: ['bin'] });
+      void client.invalidateQueries({ queryKey: KEYS.bin });
     },
     onError: (problem) => showToast(problem.message),
   });

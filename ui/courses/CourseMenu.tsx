@@ -7,6 +7,7 @@ import { Button, FormField, Sheet, showToast } from '../parts';
 import { api } from '../state/api';
 import type { CourseInList } from '../state/unsent';
 import { ShelfForm } from './ShelfForm';
+import { KEYS } from '../state/keys';
 
 interface CourseMenuProps {
   readonly item: CourseInList | null;
@@ -62,8 +63,8 @@ function Rename({ item, onDone }: { item: CourseInList; onDone: () => void }) {
       return api.save(item.id, revision, { ...course, name });
     },
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['courses'] });
-      void client.invalidateQueries({ queryKey: ['course', item.id] });
+      void client.invalidateQueries({ queryKey: KEYS.courses });
+      void client.invalidateQueries({ queryKey: KEYS.course(item.id) });
       onDone();
     },
     onError: (error) => showToast(error.message),

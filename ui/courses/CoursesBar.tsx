@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { IconButton } from '../parts';
 import type { CourseSheet } from './CourseSheets';
+import { HELP_PAGE } from '../device/routes';
 
 /** What is opened from the head of the list of courses. */
 export function CoursesBar({ onOpen }: { onOpen: (sheet: CourseSheet) => void }) {
@@ -17,7 +18,7 @@ export function CoursesBar({ onOpen }: { onOpen: (sheet: CourseSheet) => void })
         icon="help-circle"
         label="Keys and help"
         hint="?"
-        onPress={() => router.push('/help')}
+        onPress={() => router.push(HELP_PAGE)}
       />
       <IconButton
         icon="user"

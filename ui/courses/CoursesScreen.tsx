@@ -15,8 +15,9 @@ import { Starters } from './Starters';
 import { useCourseActions } from './useCourseActions';
 import { useOpenedFile } from './useOpenedFile';
 import { useSharedText } from './useSharedText';
+import { coursePage, SERIES_PAGE, EXPLORE_PAGE } from '../device/routes';
 
-const openCourse = (id: string) => router.push(`/course/${id}` as never);
+const openCourse = (id: string) => router.push(coursePage(id));
 
 /** The maker's own courses. */
 export function CoursesScreen() {
@@ -34,13 +35,13 @@ export function CoursesScreen() {
         <Button
           title="Explore"
           icon="compass"
-          onPress={() => router.push('/explore')}
+          onPress={() => router.push(EXPLORE_PAGE)}
           testID="open-explore"
         />
         <Button
           title="Series"
           icon="list"
-          onPress={() => router.push('/series')}
+          onPress={() => router.push(SERIES_PAGE)}
           testID="open-series"
         />
       </View>

@@ -7,6 +7,7 @@ import type { Course } from '@/core/course';
 import { openText } from '@/core/formats';
 import { Button, FormField, Sheet, Text, useFileChoice } from '../parts';
 import { courseFromFile, linkSlug, OPENED } from './opened';
+import { playPage } from '../device/routes';
 
 interface OpenSheetProps {
   readonly open: boolean;
@@ -41,7 +42,7 @@ export function OpenSheet({ open, onClose, onCourse }: OpenSheetProps) {
     const slug = linkSlug(text);
     if (!slug) return take(() => openText(text));
     close();
-    router.push(`/play/${slug}` as never);
+    router.push(playPage(slug));
   });
   const file = useFileChoice({
     accept: OPENED,

@@ -7,6 +7,7 @@ import { Button, FormField } from '../parts';
 import { api } from '../state/api';
 import type { CourseInList } from '../state/unsent';
 import { tagsOf } from './shelves';
+import { KEYS } from '../state/keys';
 
 /** A folder's name or none, and tags with commas between them. */
 const ShelfFields = v.object({
@@ -38,7 +39,7 @@ export function ShelfForm({ item, onDone }: ShelfFormProps) {
   const keep = useMutation({
     mutationFn: (shelf: Shelf) => api.shelve(item.id, shelf),
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['courses'] });
+      void client.invalidateQueries({ queryKey: KEYS.courses });
       onDone();
     },
     onError: (error) => form.setError('folder', { message: error.message }),

@@ -6,6 +6,7 @@ import { Button, Card, DrawnPicture, Fault, metres, showToast, Text } from '../p
 import { api, pictureOf } from '../state/api';
 import { useDemos } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
+import { playPage } from '../device/routes';
 
 interface StartersProps {
   readonly onCopy: (course: Course) => void;
@@ -68,7 +69,7 @@ export function Starters({ onCopy, busy, prominent }: StartersProps) {
                   kind="main"
                   title="Run"
                   icon="play"
-                  onPress={() => router.push(`/play/${slug}` as never)}
+                  onPress={() => router.push(playPage(slug))}
                   style={{ flex: 1 }}
                   testID={`demo-run-${slug}`}
                 />

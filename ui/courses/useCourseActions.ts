@@ -5,6 +5,8 @@ import { showToast } from '../parts';
 import { api } from '../state/api';
 import { documentOf, useCreateCourse } from '../state/queries';
 import { dropUnsent, keepUnsent, type CourseInList } from '../state/unsent';
+import { coursePage } from '../device/routes';
+import { KEYS } from '../state/keys';
 
 const say = (error: Error) => showToast(error.message);
 
@@ -17,7 +19,7 @@ export function useCourseActions(onKept: () => void) {
     create.mutate(course, {
       onSuccess: ({ id }) => {
         onKept();
-        if (then === 'open') router.push(`/course/${id}` as never);
+        if (then === 'open') router.push(coursePage(id));
         else showToast('Duplicated.');
       },
       onError: say,
@@ -26,7 +28,7 @@ export function useCourseActions(onKept: () => void) {
     void documentOf(item)
       .then((course) => keep({ ...course, name: `${item.name} copy`.slice(0, MAX_NAME) }, 'stay'))
       .catch(say);
-  const listAgain = () => client.invalidateQueries({ queryKey: ['courses'] });
+  const listAgain = () => client.invalidateQueries({ queryKey: KEYS.courses });
   const remove = useMutation({
     mutationFn: async ({ id, revision }: CourseInList) => {
       if (revision > 0) await api.remove(id);
@@ -34,7 +36,7 @@ export function useCourseActions(onKept: () => void) {
     },
     onSuccess: (_, { id, name, revision, here }) => {
       void listAgain();
-      void client.invalidateQueries({ queryKey: ['bin'] });
+      void client.invalidateQueries({ queryKey: KEYS.bin });
       const back = () => (revision > 0 ? api.restore('courses', id) : keepUnsent(id, here!));
       const act = () => void back().then(listAgain).catch(say);
       showToast(revision > 0 ? `${name} is in the bin.` : `${name} is gone.`, {

@@ -4,6 +4,7 @@ import type { Course } from '@/core/course';
 import { openText } from '@/core/formats';
 import { showToast } from '../parts';
 import { linkSlug } from './opened';
+import { playPage, COURSES_PAGE } from '../device/routes';
 
 /** Opens what another application handed over by the device's share sheet: a link to a course, or its code. */
 export function useSharedText(onCourse: (course: Course) => void): void {
@@ -16,13 +17,13 @@ export function useSharedText(onCourse: (course: Course) => void): void {
     const shared = url || text;
     if (!shared) return;
     // Asked for once, also when one comes back to the page.
-    router.replace('/');
+    router.replace(COURSES_PAGE);
     // Applications put words of their own about a link.
     const slug = shared
       .split(/\s+/)
       .map(linkSlug)
       .find((one) => one !== null);
-    if (slug) return router.push(`/play/${slug}` as never);
+    if (slug) return router.push(playPage(slug));
     try {
       latest.current(openText(shared));
     } catch (error) {

@@ -15,6 +15,7 @@ import {
 import { RUNNER_ROWS } from '../run/runners';
 import { pictureOf } from '../state/api';
 import { RADIUS, SPACE, useColours } from '../theme';
+import { playPage } from '../device/routes';
 
 /** What is to be beaten: the maker's own time, or strokes where the fewest win. */
 const measure = ({ time, strokes }: CourseFound): string =>
@@ -35,7 +36,7 @@ export const ExploreCard = memo(function ExploreCard({
       <Pressable
         accessibilityRole="link"
         testID={`found-${slug}`}
-        onPress={() => router.push(`/play/${slug}` as never)}
+        onPress={() => router.push(playPage(slug))}
       >
         <View style={{ backgroundColor: colours.shallows }}>
           <DrawnPicture uri={pictureOf.published(course)} of={name} />

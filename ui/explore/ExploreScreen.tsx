@@ -8,6 +8,7 @@ import { ExploreFilters } from './ExploreFilters';
 import { askedOf, filtersOf, narrowing, ORDER_WORDS, paramsOf, type Filters } from './filters';
 import { FoundCourses } from './FoundCourses';
 import { useNewThisWeek } from './useExplore';
+import { COURSES_PAGE, goBack } from '../device/routes';
 
 /** Rest of the hand after which words are looked for, ms. */
 const REST = 250;
@@ -17,13 +18,13 @@ export function ExploreScreen() {
   const { width } = useWindowDimensions();
   const wide = width >= WIDE;
   const filters = filtersOf(useLocalSearchParams());
-  const set = (next: Filters) => router.setParams(paramsOf(next) as never);
+  const set = (next: Filters) => router.setParams(paramsOf(next));
   const [sheet, setSheet] = useState(false);
   const count = narrowing(filters);
   return (
     <Page
       title="Explore"
-      onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
+      onBack={() => goBack(COURSES_PAGE)}
       actions={
         !wide && (
           <Button

@@ -1,4 +1,3 @@
-import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { COMMANDS, type Command } from '../course/commands/list';
@@ -8,6 +7,7 @@ import { SPACE, TARGET, useColours } from '../theme';
 import { KeyButton } from './KeyButton';
 import { PAD_KEYS, RUN_KEYS, TOUCHES, type KeyLine } from './lines';
 import { RunKeyTable } from './RunKeyTable';
+import { COURSES_PAGE, goBack } from '../device/routes';
 
 const GROUPS: readonly { readonly id: Command['group']; readonly title: string }[] = [
   { id: 'Go', title: 'Going about' },
@@ -41,11 +41,7 @@ export function HelpScreen() {
     return () => window.removeEventListener('keydown', down, true);
   }, [waiting]);
   return (
-    <Page
-      title="Keys and touch"
-      width={760}
-      onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
-    >
+    <Page title="Keys and touch" width={760} onBack={() => goBack(COURSES_PAGE)}>
       <KeyTable title="Touch" lines={TOUCHES} />
       <Text tint="slate">
         Touch a key below and press another to change it. Esc leaves it as it was.

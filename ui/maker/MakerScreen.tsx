@@ -8,13 +8,15 @@ import { FoundCourses } from '../explore/FoundCourses';
 import { SeriesLines } from '../series/SeriesListScreen';
 import { api, type ApiError } from '../state/api';
 import { SPACE } from '../theme';
+import { EXPLORE_PAGE, goBack } from '../device/routes';
+import { KEYS } from '../state/keys';
 
 /** Somebody who makes courses: what they published, their series, and who follows them. */
 export function MakerScreen({ name }: { readonly name: string }) {
   const { width } = useWindowDimensions();
   const { data, error, refetch } = useQuery({
-    queryKey: ['maker', name],
-    queryFn: () => api.makerPage(name),
+    queryKey: KEYS.maker(name),
+    queryFn: ({ signal }) => api.makerPage(name, signal),
     retry: 1,
   });
   if (error && !data) {
@@ -22,7 +24,7 @@ export function MakerScreen({ name }: { readonly name: string }) {
       <Fault
         title="There is no such maker"
         words="They may have left, or be called otherwise now."
-        action={{ label: 'Explore', act: () => router.replace('/explore') }}
+        action={{ label: 'Explore', act: () => router.replace(EXPLORE_PAGE) }}
       />
     ) : (
       <CannotOpen what="The maker’s page" error={error} onRetry={() => void refetch()} />
@@ -30,10 +32,7 @@ export function MakerScreen({ name }: { readonly name: string }) {
   }
   if (!data) return <Loading what="Looking for the maker" />;
   return (
-    <Page
-      title={data.name}
-      onBack={() => (router.canGoBack() ? router.back() : router.replace('/explore'))}
-    >
+    <Page title={data.name} onBack={() => goBack(EXPLORE_PAGE)}>
       <Text as="small" tint="slate" testID="maker-about">
         {data.courses} {data.courses === 1 ? 'course' : 'courses'} published · here since{' '}
         {format(data.since, 'MMMM yyyy')}
@@ -62,7 +61,7 @@ export function MakerScreen({ name }: { readonly name: string }) {
 function Followed({ data }: { readonly data: MakerPage }) {
   const { name, followers, followed, own } = data;
   const client = useQueryClient();
-  const key = ['maker', name];
+  const key = KEYS.maker(name);
   const shown = (now: Partial<MakerPage>) =>
     client.setQueryData<MakerPage>(key, (before) => before && { ...before, ...now });
   const follow = useMutation({
@@ -70,8 +69,8 @@ function Followed({ data }: { readonly data: MakerPage }) {
     onMutate: (now) => shown({ followed: now, followers: followers + (now ? 1 : -1) }),
     onSuccess: (answer) => {
       shown(answer);
-      void client.invalidateQueries({ queryKey: ['explore'] });
-      void client.invalidateQueries({ queryKey: ['me'] });
+      void client.invalidateQueries({ queryKey: KEYS.explore });
+      void client.invalidateQueries({ queryKey: KEYS.me });
     },
     onError: (error) => {
       shown({ followed, followers });

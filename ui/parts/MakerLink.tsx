@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { UNNAMED } from '@/core/protocol';
 import { Text } from './Text';
+import { makerPage } from '../device/routes';
 
 /** Who made something, leading to their page; who has no name has none. */
 export function MakerLink({ name }: { readonly name: string }) {
@@ -10,7 +11,7 @@ export function MakerLink({ name }: { readonly name: string }) {
       as="small"
       accessibilityRole="link"
       style={{ textDecorationLine: 'underline' }}
-      onPress={() => router.push(`/maker/${encodeURIComponent(name)}` as never)}
+      onPress={() => router.push(makerPage(name))}
       testID="maker-link"
     >
       {name}

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import type { EditionChange, PublishedCourse } from '@/core/protocol';
 import { ago, Button, IconButton, ListItem, showToast, Text } from '../parts';
 import { api } from '../state/api';
+import { KEYS } from '../state/keys';
 
 /** The editions of a published course and what became of it from one to the next; each opens as it was. */
 export function Editions({ data }: { readonly data: PublishedCourse }) {
@@ -12,7 +13,7 @@ export function Editions({ data }: { readonly data: PublishedCourse }) {
   if (editions.length < 2) return null;
   const now = editions[0].edition;
   const open = (asked: number) =>
-    router.setParams({ edition: asked === now ? undefined : String(asked) } as never);
+    router.setParams({ edition: asked === now ? undefined : String(asked) });
   return (
     <View testID="editions">
       <Text as="heading">Editions</Text>
@@ -65,7 +66,7 @@ function RemoveEdition({ slug, edition, onRemoved }: RemoveEditionProps) {
     mutationFn: () => api.removeEdition(slug, edition),
     onSuccess: () => {
       onRemoved();
-      void client.invalidateQueries({ queryKey: ['published', slug] });
+      void client.invalidateQueries({ queryKey: KEYS.published(slug) });
       showToast(`Edition ${edition} and its times are removed.`);
     },
     onError: (error: Error) => showToast(error.message),

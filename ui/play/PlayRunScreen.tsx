@@ -1,4 +1,3 @@
-import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { emptyCourse } from '@/core/course';
 import { CannotOpen, Loading } from '../parts';
@@ -15,6 +14,7 @@ import { HeldFinish } from './HeldFinish';
 import { placedOf } from './placed';
 import { SendRun } from './SendRun';
 import { useTellEnds } from './useTellEnds';
+import { playPage, goBack } from '../device/routes';
 
 /** Until the course is there nothing is asked of it. */
 const EMPTY = emptyCourse('');
@@ -33,8 +33,7 @@ export function PlayRunScreen({ slug, series }: { slug: string; series?: string 
   const best = useReplay(data?.course ?? EMPTY, against?.run) ?? undefined;
   const first = useMemo(() => data?.best.map(placedOf), [data?.best]);
   const tell = useTellEnds(slug);
-  const leave = () =>
-    router.canGoBack() ? router.back() : router.replace(`/play/${slug}` as never);
+  const leave = () => goBack(playPage(slug));
   if (error && !data) {
     return <CannotOpen what="The course" error={error} onRetry={() => void refetch()} />;
   }

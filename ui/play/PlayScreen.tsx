@@ -32,6 +32,14 @@ import { rivalOf } from './rival';
 import { RunBeside } from './RunBeside';
 import { ownTime, TimesSpread } from './TimesSpread';
 import { WhereTriesEnd } from './WhereTriesEnd';
+import {
+  coursePage,
+  playPage,
+  playRunPage,
+  COURSES_PAGE,
+  EXPLORE_PAGE,
+  goBack,
+} from '../device/routes';
 
 /** What a link opens: the course, its targets and best times, and one big button. */
 export function PlayScreen({ slug, edition }: { slug: string; edition?: number }) {
@@ -43,7 +51,7 @@ export function PlayScreen({ slug, edition }: { slug: string; edition?: number }
         <Fault
           title="The course was taken down"
           words={`${error.message} It may come back under the same link.`}
-          action={{ label: 'Look at other courses', act: () => router.replace('/explore') }}
+          action={{ label: 'Look at other courses', act: () => router.replace(EXPLORE_PAGE) }}
         />
       );
     }
@@ -51,7 +59,7 @@ export function PlayScreen({ slug, edition }: { slug: string; edition?: number }
       <Fault
         title="There is no such course"
         words="The link may be cut off. Ask for it again, or look at the courses of Lantern Week."
-        action={{ label: 'To the courses', act: () => router.replace('/') }}
+        action={{ label: 'To the courses', act: () => router.replace(COURSES_PAGE) }}
       />
     ) : (
       <CannotOpen what="The course" error={error} onRetry={() => void refetch()} />
@@ -61,7 +69,7 @@ export function PlayScreen({ slug, edition }: { slug: string; edition?: number }
   return <Published data={data} />;
 }
 
-const openPlay = (slug: string) => router.push(`/play/${slug}` as never);
+const openPlay = (slug: string) => router.push(playPage(slug));
 
 function Published({ data }: { data: PublishedCourse }) {
   const colours = useColours();
@@ -71,17 +79,13 @@ function Published({ data }: { data: PublishedCourse }) {
   const { course, maker, slug } = data;
   const copy = () =>
     create.mutate(copyOf(course, { name: course.name, maker, slug }), {
-      onSuccess: ({ id }) => router.push(`/course/${id}` as never),
+      onSuccess: ({ id }) => router.push(coursePage(id)),
       onError: (problem) => showToast(problem.message),
     });
   const rival = rivalOf(data.best);
-  const run = () => router.push(`/play/${slug}/run` as never);
+  const run = () => router.push(playRunPage(slug));
   return (
-    <Page
-      title={course.name}
-      width={wide ? 960 : 560}
-      onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
-    >
+    <Page title={course.name} width={wide ? 960 : 560} onBack={() => goBack(COURSES_PAGE)}>
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: SPACE.l }}>
         <View style={{ flex: wide ? 1.3 : undefined, gap: SPACE.m }}>
           <Card style={{ overflow: 'hidden', backgroundColor: colours.shallows }}>

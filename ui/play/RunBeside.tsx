@@ -7,6 +7,7 @@ import { api } from '../state/api';
 import { SPACE } from '../theme';
 import { besideKeys, toggleBesideRun, useBesideRuns } from './besideRuns';
 import { BestTimes } from './BestTimes';
+import { KEYS } from '../state/keys';
 
 /** The best times, whose runs can be shown beside one's own, and whether others may run beside one's own. */
 export function RunBeside({ data }: { readonly data: PublishedCourse }) {
@@ -18,7 +19,7 @@ export function RunBeside({ data }: { readonly data: PublishedCourse }) {
   const remove = useMutation({
     mutationFn: (run: string) => api.removeRun(data.slug, run),
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['published', data.slug] });
+      void client.invalidateQueries({ queryKey: KEYS.published(data.slug) });
       showToast('The run is off the list.');
     },
     onError: (problem) => showToast(problem.message),
@@ -65,7 +66,7 @@ function OpenRuns({ slug }: { readonly slug: string }) {
     mutationFn: (open: boolean) => api.openRun(slug, open),
     onSuccess: (_, open) => {
       set({ openRuns: open });
-      void client.invalidateQueries({ queryKey: ['published', slug] });
+      void client.invalidateQueries({ queryKey: KEYS.published(slug) });
     },
     onError: (problem) => showToast(problem.message),
   });

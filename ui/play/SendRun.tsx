@@ -14,6 +14,7 @@ import { useMe } from '../state/queries';
 import { sendRun } from '../state/waitingRuns';
 import { SPACE } from '../theme';
 import { BestTimes } from './BestTimes';
+import { KEYS } from '../state/keys';
 
 /** A name, or none. */
 const SendForm = v.object({
@@ -60,8 +61,8 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
       }),
     onSuccess: (_, name) => {
       if (name) set({ player: name });
-      void client.invalidateQueries({ queryKey: ['published', slug] });
-      for (const queryKey of [['explore'], ['series'], ['me']]) {
+      void client.invalidateQueries({ queryKey: KEYS.published(slug) });
+      for (const queryKey of [KEYS.explore, ['series'], KEYS.me]) {
         void client.invalidateQueries({ queryKey });
       }
     },

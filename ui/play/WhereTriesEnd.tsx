@@ -10,6 +10,7 @@ import { Card, Text, Toggle } from '../parts';
 import { endsAlong, FOOT, HEIGHT, RibbonDrawing, ribbonScales } from '../ribbon';
 import { api } from '../state/api';
 import { SPACE, useColours } from '../theme';
+import { KEYS } from '../state/keys';
 
 /** Height of the bar where most tries end, pixels. */
 const BAR = 34;
@@ -19,8 +20,8 @@ export function WhereTriesEnd({ data }: { readonly data: PublishedCourse }) {
   const { slug, hash, own } = data;
   const { tellEnds, set } = useSettings();
   const { data: ends } = useQuery({
-    queryKey: ['ends', slug, hash],
-    queryFn: () => api.ends(slug),
+    queryKey: KEYS.ends(slug, hash),
+    queryFn: ({ signal }) => api.ends(slug, signal),
     staleTime: 60_000,
   });
   const count = ends?.reduce((sum, end) => sum + end.count, 0) ?? 0;

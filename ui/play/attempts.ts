@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import type { Attempt } from '@/core/protocol';
 import { api } from '../state/api';
+import { KEYS } from '../state/keys';
 
 /** Attempts that are ready before they are begun: running again must not wait for the server. */
 const AHEAD = 2;
@@ -75,7 +76,7 @@ export function useAttempts(slug: string) {
     [slug],
   );
   const { isPending } = useQuery({
-    queryKey: ['attempts', slug],
+    queryKey: KEYS.leave(slug),
     queryFn: async () => {
       await attempts.prepare();
       return true;

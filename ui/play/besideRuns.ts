@@ -5,6 +5,7 @@ import { MAKERS_RUN, type PublishedCourse } from '@/core/protocol';
 import type { PaleWish } from '../run/pale/usePales';
 import { api } from '../state/api';
 import { MOST_PALES, toggled } from '../state/shownRuns';
+import { KEYS } from '../state/keys';
 
 interface BesideRuns {
   /** Of each course by its name which runs are wanted beside one's own; of one not touched yet, one's best. */
@@ -43,8 +44,8 @@ export function useBesideWishes(data: PublishedCourse | undefined): readonly Pal
   const keys = useMemo(() => (data ? besideKeys(data, of) : []), [data, of]);
   const runs = useQueries({
     queries: keys.map((key) => ({
-      queryKey: ['shown-run', data?.slug, data?.hash, key],
-      queryFn: () => api.shownRun(data!.slug, key),
+      queryKey: KEYS.shownRun(data?.slug, data?.hash, key),
+      queryFn: ({ signal }) => api.shownRun(data!.slug, key, signal),
       staleTime: key === MAKERS_RUN ? Infinity : 60_000,
       retry: false,
     })),

@@ -4,6 +4,7 @@ import type { RunResult } from '@/core/run';
 import { endsOf } from '@/core/timing';
 import { useSettings } from '../device/settings';
 import { api } from '../state/api';
+import { KEYS } from '../state/keys';
 
 /** Tells the server where an attempt came to its ends, where its player agreed to that. */
 export function useTellEnds(slug: string) {
@@ -15,7 +16,7 @@ export function useTellEnds(slug: string) {
     if (ends.length === 0) return;
     void api
       .tellEnds(slug, attempt, ends.slice(0, MOST_ENDS))
-      .then(() => client.invalidateQueries({ queryKey: ['ends', slug] }))
+      .then(() => client.invalidateQueries({ queryKey: KEYS.ends(slug) }))
       // What is told for others' sake keeps nobody from running.
       .catch(() => {});
   };

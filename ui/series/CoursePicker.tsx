@@ -5,6 +5,7 @@ import type { CourseFound } from '@/core/protocol';
 import { Feather, ListItem, Loading, metres, SearchField, Sheet, Text } from '../parts';
 import { api } from '../state/api';
 import { useColours } from '../theme';
+import { KEYS } from '../state/keys';
 
 interface CoursePickerProps {
   readonly open: boolean;
@@ -28,8 +29,8 @@ function Found({ without, onPick }: Pick<CoursePickerProps, 'without' | 'onPick'
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const { data, error, isPending } = useQuery({
-    queryKey: ['explore', 'pick', words],
-    queryFn: () => api.explore({ words }),
+    queryKey: KEYS.explored({ pick: words }),
+    queryFn: ({ signal }) => api.explore({ words }, signal),
     placeholderData: (before) => before,
   });
   const courses = (data?.courses ?? []).filter(({ slug }) => !without.includes(slug));

@@ -6,6 +6,7 @@ import { Button, runTime, Text } from '../parts';
 import { SPACE } from '../theme';
 import { useSittings } from './sitting';
 import { courseAfter } from './totals';
+import { playRunPage, seriesPage } from '../device/routes';
 
 interface NextInSeriesProps {
   readonly series: Series;
@@ -37,7 +38,7 @@ export function NextInSeries({ series, slug }: NextInSeriesProps) {
           kind="main"
           title={`Next: ${next.name}`}
           icon="skip-forward"
-          onPress={() => router.replace(`/play/${next.slug}/run?series=${series.id}` as never)}
+          onPress={() => router.replace(playRunPage(next.slug, series.id))}
           testID="series-next"
         />
       ) : (
@@ -45,7 +46,7 @@ export function NextInSeries({ series, slug }: NextInSeriesProps) {
           kind="main"
           title="That was the last: to the series"
           icon="flag"
-          onPress={() => router.dismissTo(`/series/${series.id}` as never)}
+          onPress={() => router.dismissTo(seriesPage(series.id))}
           testID="series-done"
         />
       )}

@@ -5,6 +5,7 @@ import { DrawnPicture, ListItem, metres, runTime, Text } from '../parts';
 import { pictureOf } from '../state/api';
 import { RADIUS, SPACE, useColours } from '../theme';
 import { totalOf } from './totals';
+import { playPage } from '../device/routes';
 
 /** The courses of a series in their order, with the best time on each, one's own, and what they come to. */
 export function SeriesCourses({ courses }: { readonly courses: readonly SeriesCourseTold[] }) {
@@ -27,7 +28,7 @@ function CourseLine({ course, place }: { course: SeriesCourseTold; place: number
   const { slug, name, maker, length, best, own, shown } = course;
   return (
     <ListItem
-      onPress={() => router.push(`/play/${slug}` as never)}
+      onPress={() => router.push(playPage(slug))}
       disabled={!shown}
       testID={`series-course-${place}`}
     >

@@ -11,6 +11,8 @@ import { Button, FormField, showToast, SortableList, Text, Toggle } from '../par
 import { api } from '../state/api';
 import { SPACE } from '../theme';
 import { CoursePicker } from './CoursePicker';
+import { SERIES_PAGE } from '../device/routes';
+import { KEYS } from '../state/keys';
 
 const SeriesForm = v.pick(SeriesBody, ['name', 'words']);
 
@@ -29,8 +31,8 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
   const [courses, setCourses] = useState<readonly Kept[]>(series.courses);
   const [picking, setPicking] = useState(false);
   const listAgain = () => {
-    void client.invalidateQueries({ queryKey: ['series'] });
-    void client.invalidateQueries({ queryKey: ['maker'] });
+    void client.invalidateQueries({ queryKey: KEYS.allSeries });
+    void client.invalidateQueries({ queryKey: KEYS.makers });
   };
   const save = useMutation({
     mutationFn: (told: { name: string; words?: string }) =>
@@ -39,7 +41,7 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
         courses: courses.map(({ slug }) => slug),
       }),
     onSuccess: (kept) => {
-      client.setQueryData(['series', series.id], kept);
+      client.setQueryData(KEYS.series(series.id), kept);
       listAgain();
       onDone();
     },
@@ -49,8 +51,8 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
     mutationFn: () => api.removeSeries(series.id),
     onSuccess: () => {
       listAgain();
-      void client.invalidateQueries({ queryKey: ['bin'] });
-      router.dismissTo('/series' as never);
+      void client.invalidateQueries({ queryKey: KEYS.bin });
+      router.dismissTo(SERIES_PAGE);
       showToast(`${series.name} is in the bin.`, {
         label: 'Undo',
         act: () => void api.restore('series', series.id).then(listAgain, sayError),

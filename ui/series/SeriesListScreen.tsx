@@ -22,9 +22,10 @@ import {
 import { api } from '../state/api';
 import { useAllSeries } from '../state/queries';
 import { useColours } from '../theme';
+import { seriesPage, COURSES_PAGE, goBack } from '../device/routes';
+import { KEYS } from '../state/keys';
 
-const openSeries = (id: string, change = false) =>
-  router.push(`/series/${id}${change ? '?change=yes' : ''}` as never);
+const openSeries = (id: string, change = false) => router.push(seriesPage(id, change));
 
 /** One's own series. */
 export function SeriesListScreen() {
@@ -34,7 +35,7 @@ export function SeriesListScreen() {
     <Page
       title="Series"
       width={720}
-      onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
+      onBack={() => goBack(COURSES_PAGE)}
       actions={
         <Button
           kind="main"
@@ -104,9 +105,9 @@ function NewSeries({ onMade }: { readonly onMade: () => void }) {
     mutationFn: (name: string) =>
       api.createSeries({ name, words: '', sitting: false, courses: [] }),
     onSuccess: (made) => {
-      client.setQueryData(['series', made.id], made);
-      void client.invalidateQueries({ queryKey: ['series'], exact: true });
-      void client.invalidateQueries({ queryKey: ['me'] });
+      client.setQueryData(KEYS.series(made.id), made);
+      void client.invalidateQueries({ queryKey: KEYS.allSeries, exact: true });
+      void client.invalidateQueries({ queryKey: KEYS.me });
       onMade();
       openSeries(made.id, true);
     },

@@ -21,8 +21,9 @@ import { SeriesCourses } from './SeriesCourses';
 import { SeriesEdit } from './SeriesEdit';
 import { useSittings } from './sitting';
 import { nextToRun } from './totals';
+import { playRunPage, SERIES_PAGE, EXPLORE_PAGE, goBack } from '../device/routes';
 
-const back = () => (router.canGoBack() ? router.back() : router.replace('/series'));
+const back = () => goBack(SERIES_PAGE);
 
 /** Courses in an order, to be run one after the other; its maker changes it in place. */
 export function SeriesScreen({ id, change }: { readonly id: string; readonly change: boolean }) {
@@ -33,7 +34,7 @@ export function SeriesScreen({ id, change }: { readonly id: string; readonly cha
       <Fault
         title="There is no such series"
         words="Its maker may have removed it. Ask for the link again, or look at the courses there are."
-        action={{ label: 'Explore', act: () => router.replace('/explore') }}
+        action={{ label: 'Explore', act: () => router.replace(EXPLORE_PAGE) }}
       />
     ) : (
       <CannotOpen what="The series" error={error} onRetry={() => void refetch()} />
@@ -58,7 +59,7 @@ function Told({ series, onChange }: { readonly series: Series; readonly onChange
   const next = nextToRun(courses, sitting);
   const run = (slug: string) => {
     if (sitting) begin(id);
-    router.push(`/play/${slug}/run?series=${id}` as never);
+    router.push(playRunPage(slug, id));
   };
   const length = courses.reduce((sum, course) => sum + course.length, 0);
   return (

@@ -45,3 +45,21 @@ test('no server, and an answer that is none, are told apart', async () => {
   fetchMock.mockReturnValue(answer(502, '<html>'));
   expect((await failure(api.me())).code).toBe('fault');
 });
+const waiting = (_: unknown, { signal }: RequestInit = {}) =>
+  new Promise<Response>((_resolve, reject) =>
+    signal!.addEventListener('abort', () => reject(signal!.reason as Error)),
+  );
+
+test('who leaves ends the asking, and nothing is said of the server', async () => {
+  fetchMock.mockImplementation(waiting);
+  const leaving = new AbortController();
+  const answer = api.bin(leaving.signal);
+  leaving.abort();
+  await expect(answer).rejects.not.toBeInstanceOf(ApiError);
+  expect(fetchMock.mock.calls[0][1].signal.aborted).toBe(true);
+});
+
+test('a server that does not answer is out of reach for whoever waits', async () => {
+  fetchMock.mockRejectedValue(new TypeError('refused'));
+  await expect(api.bin(new AbortController().signal)).rejects.toMatchObject({ status: 0 });
+});

@@ -77,15 +77,19 @@ async function request<S extends v.GenericSchema>(
   method: string,
   path: string,
   body?: unknown,
+  signal?: AbortSignal,
 ): Promise<v.InferOutput<S>> {
+  const timeout = AbortSignal.timeout(TIMEOUT_MS);
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       ...contentOf(body),
-      signal: AbortSignal.timeout(TIMEOUT_MS),
+      signal: signal ? AbortSignal.any([signal, timeout]) : timeout,
     });
-  } catch {
+  } catch (error) {
+    // Whoever asked left: nothing is said of the server.
+    if (signal?.aborted) throw error;
     throw new ApiError(0, 'offline', 'The server cannot be reached.');
   }
   const data: unknown = await response.json().catch(() => undefined);
@@ -99,14 +103,22 @@ async function request<S extends v.GenericSchema>(
   return v.parse(answer, data);
 }
 
+/** Asks for something; a signal ends the asking when nobody waits for it any more. */
+const read = <S extends v.GenericSchema>(answer: S, path: string, signal?: AbortSignal) =>
+  request(answer, 'GET', path, undefined, signal);
+
 /** A published course with its document, which the browser caches by its digest. */
-async function publishedCourse(slug: string, edition?: number): Promise<PublishedCourse> {
+async function publishedCourse(
+  slug: string,
+  edition?: number,
+  signal?: AbortSignal,
+): Promise<PublishedCourse> {
   const told = () =>
-    request(PublishedAnswer, 'GET', `/published/${slug}${edition ? `?edition=${edition}` : ''}`);
+    read(PublishedAnswer, `/published/${slug}${edition ? `?edition=${edition}` : ''}`, signal);
   const whole = async () => {
     const answer = await told();
     const path = `/published/${slug}/documents/${answer.look}`;
-    return { ...answer, ...(await request(DocumentAnswer, 'GET', path)) };
+    return { ...answer, ...(await read(DocumentAnswer, path, signal)) };
   };
   try {
     return await whole();
@@ -119,7 +131,7 @@ async function publishedCourse(slug: string, edition?: number): Promise<Publishe
 
 /** The server's resources, each answer held to its schema. */
 export const api = {
-  me: () => request(MakerAnswer, 'GET', '/me'),
+  me: (signal?: AbortSignal) => read(MakerAnswer, '/me', signal),
   /** Takes a name, or changes it or the passphrase, for which the old one is asked. */
   claimName: (name: string, passphrase: string, old?: string) =>
     request(MakerAnswer, 'PUT', '/me', { name, passphrase, old }),
@@ -127,14 +139,14 @@ export const api = {
     request(MakerAnswer, 'POST', '/session', { name, passphrase }),
   signOut: () => request(DoneAnswer, 'DELETE', '/session'),
   /** The devices that are signed in. */
-  devices: () => request(DevicesAnswer, 'GET', '/me/devices'),
+  devices: (signal?: AbortSignal) => read(DevicesAnswer, '/me/devices', signal),
   endDevice: (id: string) => request(DoneAnswer, 'DELETE', `/me/devices/${id}`),
   /** Ends all devices but this one. */
   endOthers: () => request(DoneAnswer, 'DELETE', '/me/devices'),
   /** Deletes the maker and all that is theirs. */
   leave: (passphrase: string) => request(DoneAnswer, 'DELETE', '/me', { passphrase }),
-  courses: () => request(CourseListAnswer, 'GET', '/courses'),
-  course: (id: string) => request(CourseAnswer, 'GET', `/courses/${id}`),
+  courses: (signal?: AbortSignal) => read(CourseListAnswer, '/courses', signal),
+  course: (id: string, signal?: AbortSignal) => read(CourseAnswer, `/courses/${id}`, signal),
   /** Keeps a new course by an id of one's own; the same once more is kept once. */
   create: (id: string, course: Course) => request(CourseAnswer, 'POST', '/courses', { id, course }),
   save: (id: string, revision: number, course: Course) =>
@@ -142,30 +154,31 @@ export const api = {
   remove: (id: string) => request(DoneAnswer, 'DELETE', `/courses/${id}`),
   /** Puts a course of one's own into a folder, or none, and under tags. */
   shelve: (id: string, shelf: Shelf) => request(DoneAnswer, 'PUT', `/courses/${id}/shelf`, shelf),
-  versions: (id: string) => request(VersionsAnswer, 'GET', `/courses/${id}/versions`),
-  version: (id: string, revision: number) =>
-    request(VersionAnswer, 'GET', `/courses/${id}/versions/${revision}`),
+  versions: (id: string, signal?: AbortSignal) =>
+    read(VersionsAnswer, `/courses/${id}/versions`, signal),
+  version: (id: string, revision: number, signal?: AbortSignal) =>
+    read(VersionAnswer, `/courses/${id}/versions/${revision}`, signal),
   nameVersion: (id: string, revision: number, label: string | null) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/versions/${revision}`, { label }),
-  bin: () => request(BinAnswer, 'GET', '/bin'),
+  bin: (signal?: AbortSignal) => read(BinAnswer, '/bin', signal),
   /** Takes something out of the bin. */
   restore: (kind: keyof Bin, id: string) => request(DoneAnswer, 'POST', `/${kind}/${id}/restore`),
   emptyBin: () => request(DoneAnswer, 'DELETE', '/bin'),
   prove: (id: string, run: Run) => request(ProofAnswer, 'POST', `/courses/${id}/proof`, { run }),
   publish: (id: string) => request(PublishAnswer, 'POST', `/courses/${id}/publish`),
-  kits: () => request(KitsAnswer, 'GET', '/kits'),
-  kit: (id: string) => request(KitAnswer, 'GET', `/kits/${id}`),
+  kits: (signal?: AbortSignal) => read(KitsAnswer, '/kits', signal),
+  kit: (id: string, signal?: AbortSignal) => read(KitAnswer, `/kits/${id}`, signal),
   keepKit: (kit: Kit) => request(KitAnswer, 'POST', '/kits', { kit }),
   changeKit: (id: string, kit: Kit) => request(KitAnswer, 'PUT', `/kits/${id}`, { kit }),
   removeKit: (id: string) => request(DoneAnswer, 'DELETE', `/kits/${id}`),
-  recordings: () => request(RecordingsAnswer, 'GET', '/recordings'),
+  recordings: (signal?: AbortSignal) => read(RecordingsAnswer, '/recordings', signal),
   keepRecording: (file: Blob) => request(RecordingAnswer, 'POST', '/recordings', file),
   removeRecording: (file: string) => request(DoneAnswer, 'DELETE', `/recordings/${file}`),
-  demos: () => request(DemosAnswer, 'GET', '/demos'),
+  demos: (signal?: AbortSignal) => read(DemosAnswer, '/demos', signal),
   /** A page of the published courses that are looked for. */
-  explore: (asked: ExploreAsked) => {
+  explore: (asked: ExploreAsked, signal?: AbortSignal) => {
     const said = Object.entries(asked).filter((field): field is [string, string] => !!field[1]);
-    return request(ExploreAnswer, 'GET', `/explore?${new URLSearchParams(said)}`);
+    return read(ExploreAnswer, `/explore?${new URLSearchParams(said)}`, signal);
   },
   like: (slug: string, liked: boolean) =>
     request(LikeAnswer, 'PUT', `/published/${slug}/like`, { liked }),
@@ -179,27 +192,24 @@ export const api = {
   show: (id: string, shown: boolean) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/published`, { shown }),
   /** A published course as it is now, or an edition it had. */
-  published: (slug: string, edition?: number) => publishedCourse(slug, edition),
+  published: (slug: string, edition?: number, signal?: AbortSignal) =>
+    publishedCourse(slug, edition, signal),
   /** One's own series; a series as anyone sees it. */
-  allSeries: () => request(SeriesListAnswer, 'GET', '/series'),
-  series: (id: string) => request(SeriesAnswer, 'GET', `/series/${id}`),
+  allSeries: (signal?: AbortSignal) => read(SeriesListAnswer, '/series', signal),
+  series: (id: string, signal?: AbortSignal) => read(SeriesAnswer, `/series/${id}`, signal),
   createSeries: (series: SeriesWritten) => request(SeriesAnswer, 'POST', '/series', series),
   changeSeries: (id: string, series: SeriesWritten) =>
     request(SeriesAnswer, 'PUT', `/series/${id}`, series),
   removeSeries: (id: string) => request(DoneAnswer, 'DELETE', `/series/${id}`),
-  makerPage: (name: string) =>
-    request(MakerPageAnswer, 'GET', `/makers/${encodeURIComponent(name)}`),
+  makerPage: (name: string, signal?: AbortSignal) =>
+    read(MakerPageAnswer, `/makers/${encodeURIComponent(name)}`, signal),
   follow: (name: string, followed: boolean) =>
     request(FollowAnswer, 'PUT', `/makers/${encodeURIComponent(name)}/follow`, { followed }),
   /** A word to the maker of a published course; those on one's own. */
   sendNote: (slug: string, words: string) =>
     request(DoneAnswer, 'POST', `/published/${slug}/notes`, { words }),
-  notes: (id: string, before: number | null) =>
-    request(
-      NotesAnswer,
-      'GET',
-      `/courses/${id}/notes${before === null ? '' : `?before=${before}`}`,
-    ),
+  notes: (id: string, before: number | null, signal?: AbortSignal) =>
+    read(NotesAnswer, `/courses/${id}/notes${before === null ? '' : `?before=${before}`}`, signal),
   /** Takes no more notes from whoever wrote one, or takes them again. */
   blockNote: (id: string, note: number, blocked: boolean) =>
     request(DoneAnswer, 'PUT', `/courses/${id}/notes/${note}/blocked`, { blocked }),
@@ -218,10 +228,11 @@ export const api = {
   /** Where an attempt came to an end; where all of them did. */
   tellEnds: (slug: string, attempt: string, ends: readonly Vec3[]) =>
     request(DoneAnswer, 'PUT', `/published/${slug}/attempts/${attempt}/ends`, { ends }),
-  ends: async (slug: string) => (await request(EndsAnswer, 'GET', `/published/${slug}/ends`)).ends,
+  ends: async (slug: string, signal?: AbortSignal) =>
+    (await read(EndsAnswer, `/published/${slug}/ends`, signal)).ends,
   /** A run on the list of a published course, or its maker's, to be seen run. */
-  shownRun: async (slug: string, run: string) =>
-    (await request(ShownRunAnswer, 'GET', `/published/${slug}/runs/${run}`)).run,
+  shownRun: async (slug: string, run: string, signal?: AbortSignal) =>
+    (await read(ShownRunAnswer, `/published/${slug}/runs/${run}`, signal)).run,
   /** Whether others may see one's own run of it. */
   openRun: (slug: string, open: boolean) =>
     request(DoneAnswer, 'PUT', `/published/${slug}/runs/own`, { open }),

@@ -84,16 +84,16 @@ export const isOutOfReach = (error: unknown): boolean =>
 /**
  * The function of a query that shows what was kept until the server's answer comes, however late that is.
  * @param key the question, by which its answer is kept
- * @param ask asks the server
+ * @param ask asks the server, until the signal says that nobody waits any more
  * @param show makes of an answer what the query gives
  */
 export const keptQuery =
   <T, Shown = T>(
     key: string,
-    ask: () => Promise<T>,
+    ask: (signal: AbortSignal) => Promise<T>,
     show: (answer: T) => Shown | Promise<Shown> = (answer) => answer as unknown as Shown,
   ) =>
-  async ({ client, queryKey }: QueryFunctionContext): Promise<Shown> => {
+  async ({ client, queryKey, signal }: QueryFunctionContext): Promise<Shown> => {
     const updates = () => client.getQueryState(queryKey)?.dataUpdateCount ?? 0;
     const before = updates();
     const onLate = async (answer: T): Promise<void> => {
@@ -101,5 +101,11 @@ export const keptQuery =
       // Only in the place of what was kept: whatever came since is newer.
       if (updates() === before + 1) client.setQueryData(queryKey, shown);
     };
-    return show(await orKept(key, ask, (answer) => void onLate(answer)));
+    return show(
+      await orKept(
+        key,
+        () => ask(signal),
+        (answer) => void onLate(answer),
+      ),
+    );
   };

@@ -4,14 +4,15 @@ import type { Course } from '@/core/course';
 import { api } from './api';
 import { courseKey, keptQuery, orKept } from './keptAnswers';
 import { createCourse, withUnsent, type CourseInList } from './unsent';
+import { KEYS } from './keys';
 
 /** Who is making. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: keptQuery('me', api.me) });
+export const useMe = () => useQuery({ queryKey: KEYS.me, queryFn: keptQuery('me', api.me) });
 
 /** The maker's own courses, the last changed first, as the server has them and as they are here. */
 export const useCourses = () =>
   useQuery({
-    queryKey: ['courses'],
+    queryKey: KEYS.courses,
     queryFn: keptQuery('courses', api.courses, ({ courses }) => withUnsent(courses)),
     // Beneath another screen it need not hear of every save.
     subscribed: useIsFocused(),
@@ -20,8 +21,8 @@ export const useCourses = () =>
 /** One of the maker's own courses as the server has it. */
 export const useCourseOnServer = (id: string) =>
   useQuery({
-    queryKey: ['course', id],
-    queryFn: keptQuery(courseKey(id), () => api.course(id)),
+    queryKey: KEYS.course(id),
+    queryFn: keptQuery(courseKey(id), (signal) => api.course(id, signal)),
     retry: 1,
     // Courses are not changed in place: there is nothing to share that finding it would be worth.
     structuralSharing: false,
@@ -34,9 +35,9 @@ export const documentOf = async ({ id, here }: CourseInList): Promise<Course> =>
 /** A published course as anyone sees it. */
 export const usePublished = (slug: string, edition?: number) =>
   useQuery({
-    queryKey: edition === undefined ? ['published', slug] : ['published', slug, edition],
-    queryFn: keptQuery(`published ${slug} ${edition ?? ''}`.trim(), () =>
-      api.published(slug, edition),
+    queryKey: KEYS.published(slug, edition),
+    queryFn: keptQuery(`published ${slug} ${edition ?? ''}`.trim(), (signal) =>
+      api.published(slug, edition, signal),
     ),
     retry: 1,
   });
@@ -44,8 +45,8 @@ export const usePublished = (slug: string, edition?: number) =>
 /** A series as anyone sees it. */
 export const useSeries = (id: string | undefined) =>
   useQuery({
-    queryKey: ['series', id],
-    queryFn: keptQuery(`series ${id}`, () => api.series(id!)),
+    queryKey: KEYS.series(id),
+    queryFn: keptQuery(`series ${id}`, (signal) => api.series(id!, signal)),
     enabled: id !== undefined,
     retry: 1,
   });
@@ -53,14 +54,14 @@ export const useSeries = (id: string | undefined) =>
 /** One's own series. */
 export const useAllSeries = () =>
   useQuery({
-    queryKey: ['series'],
+    queryKey: KEYS.allSeries,
     queryFn: keptQuery('series', api.allSeries, ({ series }) => series),
   });
 
 /** The demo courses. */
 export const useDemos = () =>
   useQuery({
-    queryKey: ['demos'],
+    queryKey: KEYS.demos,
     queryFn: keptQuery('demos', api.demos, ({ demos }) => demos),
     staleTime: Infinity,
   });
@@ -71,33 +72,38 @@ export function useCreateCourse() {
   return useMutation({
     mutationFn: createCourse,
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['courses'] });
-      void client.invalidateQueries({ queryKey: ['me'] });
+      void client.invalidateQueries({ queryKey: KEYS.courses });
+      void client.invalidateQueries({ queryKey: KEYS.me });
     },
   });
 }
 
 /** The maker's kit: assemblies kept to be laid again. */
 export const useKits = () =>
-  useQuery({ queryKey: ['kits'], queryFn: keptQuery('kits', api.kits, ({ kits }) => kits) });
+  useQuery({ queryKey: KEYS.kits, queryFn: keptQuery('kits', api.kits, ({ kits }) => kits) });
 
 /** What was deleted and may come back. */
 export const useBin = (open: boolean) =>
-  useQuery({ queryKey: ['bin'], queryFn: api.bin, enabled: open, staleTime: 0 });
+  useQuery({
+    queryKey: KEYS.bin,
+    queryFn: ({ signal }) => api.bin(signal),
+    enabled: open,
+    staleTime: 0,
+  });
 
 /** The devices that are signed in. */
 export const useDevices = () =>
   useQuery({
-    queryKey: ['devices'],
-    queryFn: async () => (await api.devices()).devices,
+    queryKey: KEYS.devices,
+    queryFn: async ({ signal }) => (await api.devices(signal)).devices,
     staleTime: 0,
   });
 
 /** The recordings a maker keeps. */
 export const useRecordings = (open: boolean) =>
   useQuery({
-    queryKey: ['recordings'],
-    queryFn: async () => (await api.recordings()).recordings,
+    queryKey: KEYS.recordings,
+    queryFn: async ({ signal }) => (await api.recordings(signal)).recordings,
     enabled: open,
   });
 
@@ -107,9 +113,9 @@ export function useKitChange<T>(change: (input: T) => Promise<unknown>) {
   return useMutation({
     mutationFn: change,
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['kits'] });
-      void client.invalidateQueries({ queryKey: ['bin'] });
-      void client.invalidateQueries({ queryKey: ['me'] });
+      void client.invalidateQueries({ queryKey: KEYS.kits });
+      void client.invalidateQueries({ queryKey: KEYS.bin });
+      void client.invalidateQueries({ queryKey: KEYS.me });
     },
   });
 }

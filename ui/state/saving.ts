@@ -10,6 +10,7 @@ import { courseKey, keepAnswer } from './keptAnswers';
 import { useKeptHere } from './keptHere';
 import { useDragState } from '../device/dragState';
 import { SaveQueue, type SaveAnswer, type Theirs } from './saveQueue';
+import { KEYS } from './keys';
 
 /** Pieces above which writing the draft takes longer than an edit may. */
 const LARGE = 1000;
@@ -95,9 +96,9 @@ function openQueue(client: QueryClient): SaveQueue {
 /** Has everybody here hear that the server has a course. */
 function kept(client: QueryClient, id: string, revision: number, changed: number, course: Course) {
   // What the server makes of it is asked for where it is shown, not after every edit.
-  void client.invalidateQueries({ queryKey: ['courses'] });
-  const old = client.getQueryData<CourseOnServer>(['course', id]);
-  if (!old) return void client.invalidateQueries({ queryKey: ['course', id] });
+  void client.invalidateQueries({ queryKey: KEYS.courses });
+  const old = client.getQueryData<CourseOnServer>(KEYS.course(id));
+  if (!old) return void client.invalidateQueries({ queryKey: KEYS.course(id) });
   const now: CourseOnServer = {
     ...old,
     course,
@@ -105,9 +106,9 @@ function kept(client: QueryClient, id: string, revision: number, changed: number
     changed,
     published: old.published && { ...old.published, current: false },
   };
-  client.setQueryData(['course', id], now);
+  client.setQueryData(KEYS.course(id), now);
   void keepAnswer(courseKey(id), now);
-  void client.invalidateQueries({ queryKey: ['course', id], refetchType: 'none' });
+  void client.invalidateQueries({ queryKey: KEYS.course(id), refetchType: 'none' });
 }
 
 /**

@@ -5,6 +5,7 @@ import { ApiError, api, maySendAgain } from './api';
 import { useCourse } from './courseStore';
 import { dropResting, restingDrafts, type KeptDraft } from './drafts';
 import { queueOf } from './saving';
+import { KEYS } from './keys';
 
 let sending = false;
 /** What the server would not take: its maker decides when the course is opened. */
@@ -26,8 +27,8 @@ export async function sendEdits(client: QueryClient): Promise<void> {
       try {
         await sendDraft(draft);
         await dropResting(draft);
-        void client.invalidateQueries({ queryKey: ['courses'] });
-        void client.invalidateQueries({ queryKey: ['course', id] });
+        void client.invalidateQueries({ queryKey: KEYS.courses });
+        void client.invalidateQueries({ queryKey: KEYS.course(id) });
       } catch (error) {
         if (maySendAgain(error)) return;
         refused.add(nameOf(draft));

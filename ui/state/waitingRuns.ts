@@ -3,6 +3,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { showToast } from '../parts';
 import { api, maySendAgain, type ApiError, type SentRun } from './api';
 import { notedKept } from './keptHere';
+import { KEYS } from './keys';
 
 /** A run that is to be sent in, on this device until the server has it. */
 export interface WaitingRun extends SentRun {
@@ -46,7 +47,7 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
       try {
         const { time, place } = await sendRun(run);
         showToast(`A run that waited here is sent: ${time.toFixed(3)} s, place ${place}.`);
-        void client.invalidateQueries({ queryKey: ['published', run.slug] });
+        void client.invalidateQueries({ queryKey: KEYS.published(run.slug) });
       } catch (error) {
         if (maySendAgain(error)) return;
         showToast(`A run that waited here does not count: ${(error as Error).message}`);

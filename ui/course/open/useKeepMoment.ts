@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { showToast } from '../../parts';
 import { keepMoment, MOST_MOMENTS, type KeptMoment } from '../../state/moments';
+import { KEYS } from '../../state/keys';
 
 /** Keeps moments of a course to begin from again, and says whether it did. */
 export function useKeepMoment(id: string): (moment: KeptMoment) => void {
@@ -10,7 +11,7 @@ export function useKeepMoment(id: string): (moment: KeptMoment) => void {
     (moment) => {
       keepMoment(id, moment).then(
         (kept) => {
-          void client.invalidateQueries({ queryKey: ['moments', id] });
+          void client.invalidateQueries({ queryKey: KEYS.moments(id) });
           showToast(
             kept
               ? `Kept: ${moment.name}.`

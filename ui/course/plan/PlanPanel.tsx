@@ -16,6 +16,7 @@ import { SketchPanel } from './SketchPanel';
 import { Targets } from './Targets';
 import { within } from './within';
 import { useVersions } from '../open/versionsStore';
+import { timesPage, playPage } from '../../device/routes';
 
 const KINDS = (Object.keys(KIND_WORDS) as CourseKind[]).map((value) => ({
   value,
@@ -65,15 +66,12 @@ export function PlanPanel() {
         onChangeText={(notes) => set({ notes: notes || undefined }, 'notes')}
       />
       {course.origins && (
-        <Origins
-          origins={course.origins}
-          onOpen={(slug) => router.push(`/play/${slug}` as never)}
-        />
+        <Origins origins={course.origins} onOpen={(slug) => router.push(playPage(slug))} />
       )}
       <Button
         title="Times of my runs"
         icon="bar-chart-2"
-        onPress={() => router.push(`/course/${id}/times` as never)}
+        onPress={() => router.push(timesPage(id))}
         testID="plan-times"
       />
       <Button

@@ -20,7 +20,6 @@ import { isWhole, keepAttempt } from '../../state/attempts';
 import { useCourse } from '../../state/courseStore';
 import { useFirsts } from '../../state/firsts';
 import { useLastRun } from '../../state/lastRun';
-import { attemptsKey } from '../../state/useKeptAttempts';
 import { usePausedRun } from '../../state/pausedRun';
 import { useCourseOnServer } from '../../state/queries';
 import { useReplay } from '../../state/useBest';
@@ -28,6 +27,8 @@ import { useOpenCourse, whenSaved } from '../../state/useOpenCourse';
 import { SPACE } from '../../theme';
 import { usePaleRuns } from '../runs/usePaleRuns';
 import { momentOf, useTrying } from './useTrying';
+import { coursePage, timesPage } from '../../device/routes';
+import { KEYS } from '../../state/keys';
 
 /** A place given as x,y,z in the address, or nothing. */
 function placeOf(from: string | undefined): Vec3 | undefined {
@@ -55,14 +56,14 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
   const best = useReplay(course, data?.proof?.run);
   const pales = usePales(course, usePaleRuns(id, course));
   const client = useQueryClient();
-  const listAgain = () => client.invalidateQueries({ queryKey: attemptsKey(id) });
+  const listAgain = () => client.invalidateQueries({ queryKey: KEYS.attempts(id) });
   const place = useMemo(() => placeOf(from), [from]);
   const { beginning, trying } = useTrying(id, course, ready, place);
   useViewKept();
   useEffect(() => useFirsts.getState().note('run'), []);
   const leave = () => {
     if (router.canGoBack()) router.back();
-    else router.replace(`/course/${id}` as never);
+    else router.replace(coursePage(id));
   };
   if (error && !ready) return <CannotOpen what="The course" error={error} onRetry={retry} />;
   if (!ready) return <Loading what="Opening the course" />;
@@ -103,7 +104,7 @@ export function CourseRunScreen({ id, from }: { id: string; from: string | undef
           <Button
             title="Times"
             icon="bar-chart-2"
-            onPress={() => router.push(`/course/${id}/times` as never)}
+            onPress={() => router.push(timesPage(id))}
             testID="open-times"
           />
           <FinishActions leaveLabel="Back to building" onAgain={again} onLeave={leave} />
@@ -136,8 +137,8 @@ function Keep({
       return api.prove(id, finished.run);
     },
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['course', id] });
-      void client.invalidateQueries({ queryKey: ['courses'] });
+      void client.invalidateQueries({ queryKey: KEYS.course(id) });
+      void client.invalidateQueries({ queryKey: KEYS.courses });
     },
   });
   if (finished.aided) {

@@ -7,6 +7,7 @@ import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useLay } from '../open/laying';
+import { runPage } from '../../device/routes';
 
 /** The ground in the middle of the view; null where there is none. */
 export function spotInView(course: Course, target: Vec3, depth: number): Vec3 | null {
@@ -28,7 +29,7 @@ export function useRun(id: string) {
         return showToast('There is no ground in the middle of the view to run from.');
       }
       const from = spot ? `?from=${spot.map((v) => v.toFixed(2)).join(',')}` : '';
-      router.push(`/course/${id}/run${from}` as never);
+      router.push(runPage(id, from));
     },
     [id],
   );

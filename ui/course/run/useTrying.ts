@@ -16,6 +16,7 @@ import { useKnownRuns } from '../runs/useKnownRuns';
 import { beginPlaces, momentName } from '../runs/beginPlaces';
 import { useKeepMoment } from '../open/useKeepMoment';
 import { spotInView } from './useRun';
+import { KEYS } from '../../state/keys';
 
 /** The moment a run is at, as it is kept. */
 export function momentOf(course: Course, live: LiveRun, at: number): KeptMoment {
@@ -55,7 +56,7 @@ export function useTrying(
   const keep = useKeepMoment(id);
   usePausedOffered(id, course, ready, begin);
   const trying = useMemo((): Trying => {
-    const again = () => client.invalidateQueries({ queryKey: ['moments', id] });
+    const again = () => client.invalidateQueries({ queryKey: KEYS.moments(id) });
     return {
       places: () =>
         beginPlaces(course, runs ?? [], moments, spot, (at) => {

@@ -1,4 +1,3 @@
-import { router } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import type { Phase } from '../../parts';
 import { Ambience } from '../../music/ambience/Ambience';
@@ -17,6 +16,7 @@ import { HandOrChoice } from './HandOrChoice';
 import { NotKept } from './NotKept';
 import { TopBar } from './TopBar';
 import type { Work } from '../open/work';
+import { COURSES_PAGE, goBack } from '../../device/routes';
 
 interface BuildCanvasProps {
   readonly phase: Phase;
@@ -38,7 +38,7 @@ export function BuildCanvas({ phase, work, focused, onTune, onRunHere }: BuildCa
       {focused && <HeardHere />}
       {building && <ChoiceSaid />}
       <View pointerEvents="box-none" style={{ flex: 1 }}>
-        <TopBar onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
+        <TopBar onBack={() => goBack(COURSES_PAGE)} />
         <NotKept />
         <View
           pointerEvents="box-none"

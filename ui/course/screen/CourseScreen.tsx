@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { CannotOpen, Fault, Loading, PHASES, type Phase } from '../../parts';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { OpenCourse } from './OpenCourse';
+import { COURSES_PAGE } from '../../device/routes';
 
 interface CourseScreenProps {
   readonly id: string;
@@ -19,7 +20,7 @@ export function CourseScreen({ id, phase: wanted }: CourseScreenProps) {
       <Fault
         title="This course is not here"
         words="It was deleted, or it belongs to somebody else. If it is yours, sign in with your name and passphrase."
-        action={{ label: 'My courses', act: () => router.replace('/') }}
+        action={{ label: 'My courses', act: () => router.replace(COURSES_PAGE) }}
       />
     ) : (
       <CannotOpen what="The course" error={error} onRetry={retry} />

@@ -31,6 +31,7 @@ import { useWaysAsked } from '../open/way/useWaysAsked';
 import { TunePanel } from './TunePanel';
 import { useRun } from '../run/useRun';
 import { workOf, type Work } from '../open/work';
+import { timesPage, HELP_PAGE } from '../../device/routes';
 
 /** All of the screen; what is heard of the course on the server, as after each save, changes nothing here. */
 export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; phase: Phase }) {
@@ -43,8 +44,8 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
     () => ({
       to: goTo,
       runHere,
-      help: () => router.push('/help'),
-      times: () => router.push(`/course/${id}/times` as never),
+      help: () => router.push(HELP_PAGE),
+      times: () => router.push(timesPage(id)),
     }),
     [goTo, runHere, id],
   );

@@ -4,12 +4,13 @@ import type { NoteToMaker } from '@/core/protocol';
 import { ago, Button, Card, showToast, Text } from '../../parts';
 import { api } from '../../state/api';
 import { SPACE } from '../../theme';
+import { KEYS } from '../../state/keys';
 
 /** What players wrote to the maker about this course: read, removed, reported. */
 export function Notes({ id }: { readonly id: string }) {
   const { data, error, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
-    queryKey: ['notes', id],
-    queryFn: ({ pageParam }) => api.notes(id, pageParam),
+    queryKey: KEYS.notes(id),
+    queryFn: ({ pageParam, signal }) => api.notes(id, pageParam, signal),
     initialPageParam: null as number | null,
     getNextPageParam: ({ next }) => next,
   });

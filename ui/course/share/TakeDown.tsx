@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Button, showToast, Text } from '../../parts';
 import { api } from '../../state/api';
 import { SPACE } from '../../theme';
+import { KEYS } from '../../state/keys';
 
 interface TakeDownProps {
   readonly id: string;
@@ -17,7 +18,7 @@ export function TakeDown({ id, shown }: TakeDownProps) {
     mutationFn: (now: boolean) => api.show(id, now),
     onSuccess: (_, now) => {
       showToast(now ? 'It is up again, with its times.' : 'Taken down. Its times are kept.');
-      for (const queryKey of [['course', id], ['courses'], ['explore'], ['published']]) {
+      for (const queryKey of [KEYS.course(id), KEYS.courses, KEYS.explore, ['published']]) {
         void client.invalidateQueries({ queryKey });
       }
     },

@@ -5,6 +5,7 @@ import { Button, runTime, showToast, Text } from '../../parts';
 import { api } from '../../state/api';
 import { atRest } from '../../state/saving';
 import { SPACE } from '../../theme';
+import { KEYS } from '../../state/keys';
 
 interface TryAgainProps {
   readonly id: string;
@@ -24,8 +25,8 @@ export function TryAgain({ id, run, hash }: TryAgainProps) {
     },
     onSuccess: ({ time }) => {
       showToast(`It still holds: ${runTime(time)}.`);
-      void client.invalidateQueries({ queryKey: ['course', id] });
-      void client.invalidateQueries({ queryKey: ['courses'] });
+      void client.invalidateQueries({ queryKey: KEYS.course(id) });
+      void client.invalidateQueries({ queryKey: KEYS.courses });
     },
   });
   return (

@@ -3,6 +3,7 @@ import { showToast } from '../../parts';
 import { api } from '../../state/api';
 import { useFirsts } from '../../state/firsts';
 import { whenSaved } from '../../state/useOpenCourse';
+import { KEYS } from '../../state/keys';
 
 /** Publishes a course as it is once all of it is saved. */
 export function usePublish(id: string) {
@@ -18,8 +19,8 @@ export function usePublish(id: string) {
     onSuccess: () => {
       useFirsts.getState().note('share');
       showToast('Published. Anyone with the link can run it.');
-      void client.invalidateQueries({ queryKey: ['course', id] });
-      void client.invalidateQueries({ queryKey: ['courses'] });
+      void client.invalidateQueries({ queryKey: KEYS.course(id) });
+      void client.invalidateQueries({ queryKey: KEYS.courses });
     },
     onError: (error) => showToast(error.message),
   });

@@ -6,7 +6,7 @@ import type { Run } from '@/core/run';
 import { beginDigest } from '@/workers/timing';
 import { Button, showToast, useFileChoice } from '../../parts';
 import { attemptsAt, keepAttempt } from '../../state/attempts';
-import { attemptsKey } from '../../state/useKeptAttempts';
+import { KEYS } from '../../state/keys';
 
 /** Most bytes of a run's file that are read. */
 const MOST = 4 * 1024 * 1024;
@@ -29,7 +29,7 @@ export function OpenRun({ id, course }: { readonly id: string; readonly course: 
         : 'The run holds, but this browser lets nothing be kept.';
     },
     onSuccess: (words) => {
-      void client.invalidateQueries({ queryKey: attemptsKey(id) });
+      void client.invalidateQueries({ queryKey: KEYS.attempts(id) });
       showToast(words);
     },
     onError: (error: Error) => {

@@ -6,6 +6,7 @@ import { isWhole } from '../../state/attempts';
 import { toggleLine, togglePale, useShownRuns } from '../../state/shownRuns';
 import { SPACE } from '../../theme';
 import type { KnownRun } from '../runs/runsKnown';
+import { watchPage } from '../../device/routes';
 
 /** What can be done with a run: watch it, have it run beside the next one, lay its line over the course. */
 export function RunUses({
@@ -25,7 +26,7 @@ export function RunUses({
       <Button
         title="Watch"
         icon="film"
-        onPress={() => router.push(`/course/${id}/watch?run=${shown.key}` as never)}
+        onPress={() => router.push(watchPage(id, shown.key))}
         testID="times-watch"
       />
       <Chip

@@ -17,6 +17,7 @@ import { PartsTable } from './PartsTable';
 import type { KnownRun } from '../runs/runsKnown';
 import { SheetCharts } from '../runs/SheetCharts';
 import { SpentBar } from './SpentBar';
+import { watchPage } from '../../device/routes';
 
 interface SheetProps {
   readonly id: string;
@@ -34,10 +35,7 @@ interface SheetProps {
 export function SheetView({ id, course, shown, runs, sheet, names, children }: SheetProps) {
   const rival = sheet.beside[0];
   const gap = rival?.finished && sheet.finished ? sheet.time - rival.time : null;
-  const watch = (tick: number) =>
-    router.push(
-      `/course/${id}/watch?run=${shown.key}&at=${(tick / TICKS_PER_SECOND).toFixed(2)}` as never,
-    );
+  const watch = (tick: number) => router.push(watchPage(id, shown.key, tick / TICKS_PER_SECOND));
   return (
     <>
       <View style={{ gap: SPACE.xs }}>

@@ -20,6 +20,7 @@ import { RunUses } from './RunUses';
 import { SheetView } from './SheetView';
 import { useKnownRuns, type KnownRuns } from '../runs/useKnownRuns';
 import { useSheet } from '../runs/useSheet';
+import { coursePage, runPage, goBack } from '../../device/routes';
 
 /** What the maker's runs of a course tell. */
 export function TimesScreen({ id }: { id: string }) {
@@ -27,8 +28,7 @@ export function TimesScreen({ id }: { id: string }) {
   const { ready, error, retry } = useOpenCourse(id);
   const course = useCourse((s) => s.course);
   const known = useKnownRuns(id, course);
-  const back = () =>
-    router.canGoBack() ? router.back() : router.replace(`/course/${id}` as never);
+  const back = () => goBack(coursePage(id));
   if (error && !ready) return <CannotOpen what="The course" error={error} onRetry={retry} />;
   if (!ready || !known.runs) return <Loading what="Looking for your runs" />;
   return (
@@ -50,12 +50,7 @@ function NoRuns({ id, course, before }: { id: string; course: Course; before: nu
           ? 'There is no run of this course on this device yet.'
           : 'The course has changed since your last run. Run it once more to see its times.'}
       </Text>
-      <Button
-        kind="main"
-        title="Run it"
-        icon="play"
-        onPress={() => router.replace(`/course/${id}/run` as never)}
-      />
+      <Button kind="main" title="Run it" icon="play" onPress={() => router.replace(runPage(id))} />
       <OpenRun id={id} course={course} />
     </View>
   );

@@ -19,6 +19,7 @@ import { useCourse } from '../../state/courseStore';
 import { SPACE, useColours } from '../../theme';
 import { pieceName } from '../open/pieceWords';
 import { useVersions } from '../open/versionsStore';
+import { KEYS } from '../../state/keys';
 
 /** Differences that are listed at once. */
 const MOST = 80;
@@ -35,8 +36,8 @@ interface CompareProps {
 /** What tells the course as it is from an earlier version, and a way to bring back all of that or some. */
 export function VersionCompare({ id, revision, onBack, onDone }: CompareProps) {
   const { data, error, refetch } = useQuery({
-    queryKey: ['version', id, revision],
-    queryFn: async () => (await api.version(id, revision)).course,
+    queryKey: KEYS.version(id, revision),
+    queryFn: async ({ signal }) => (await api.version(id, revision, signal)).course,
     // A version never changes.
     staleTime: Infinity,
   });

@@ -6,6 +6,7 @@ import * as v from 'valibot';
 import { Button, FormField, showToast } from '../../parts';
 import { api } from '../../state/api';
 import { SPACE } from '../../theme';
+import { KEYS } from '../../state/keys';
 
 /** A course as it once was. */
 export interface Version {
@@ -34,7 +35,7 @@ export function VersionName({ id, version, onDone }: NameProps) {
   const name = useMutation({
     mutationFn: (label: string) => api.nameVersion(id, version.revision, label || null),
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['versions', id] });
+      void client.invalidateQueries({ queryKey: KEYS.versions(id) });
       onDone();
     },
     onError: (error) => showToast(error.message),

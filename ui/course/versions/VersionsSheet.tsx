@@ -8,6 +8,7 @@ import { whenSaved } from '../../state/useOpenCourse';
 import { VersionCompare } from './VersionCompare';
 import { VersionName, type Version } from './VersionName';
 import { useVersions } from '../open/versionsStore';
+import { KEYS } from '../../state/keys';
 
 /** Earlier versions of the open course; going back to one makes a new version of it. */
 export function VersionsSheet() {
@@ -21,8 +22,8 @@ export function VersionsSheet() {
   useEffect(() => () => set({ open: false, comparing: null }), [set]);
   const { replace, undo } = useCourse.getState();
   const list = useQuery({
-    queryKey: ['versions', id, revision],
-    queryFn: async () => (await api.versions(id)).versions,
+    queryKey: KEYS.versions(id, revision),
+    queryFn: async ({ signal }) => (await api.versions(id, signal)).versions,
     enabled: open,
   });
   const goBack = useMutation({

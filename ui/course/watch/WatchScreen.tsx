@@ -14,6 +14,7 @@ import { RUN_FONTS } from '../../theme';
 import type { KnownRun } from '../runs/runsKnown';
 import { useKnownRuns } from '../runs/useKnownRuns';
 import { Watching } from './Watching';
+import { timesPage } from '../../device/routes';
 
 interface WatchScreenProps {
   readonly id: string;
@@ -40,7 +41,7 @@ export function WatchScreen({ id, run: key, at }: WatchScreenProps) {
         words="It was of another version of the course, or is kept on another device."
         action={{
           label: 'To the times',
-          act: () => router.replace(`/course/${id}/times` as never),
+          act: () => router.replace(timesPage(id)),
         }}
       />
     );

@@ -21,6 +21,7 @@ import { usePaleRuns } from '../runs/usePaleRuns';
 import { WatchFigures } from './WatchFigures';
 import { WatchRibbon } from './WatchRibbon';
 import { watchedMoment } from './watchedMoment';
+import { coursePage, runPage, timesPage, goBack } from '../../device/routes';
 
 interface WatchingProps {
   readonly id: string;
@@ -58,8 +59,8 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
   const runFromHere = () => {
     usePausedRun.setState({ course: id, moment: moment(), atOnce: true });
     // Over the course alone: what was run before is left.
-    router.dismissTo(`/course/${id}` as never);
-    router.push(`/course/${id}/run` as never);
+    router.dismissTo(coursePage(id));
+    router.push(runPage(id));
   };
   const figures = read ? (
     <WatchFigures course={course} sheet={read.sheet} names={read.names} clock={clock} />
@@ -134,5 +135,4 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
   );
 }
 
-const leave = (id: string) =>
-  router.canGoBack() ? router.back() : router.replace(`/course/${id}/times` as never);
+const leave = (id: string) => goBack(timesPage(id));

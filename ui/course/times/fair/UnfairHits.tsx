@@ -10,6 +10,7 @@ import { SPACE } from '../../../theme';
 import { nameIn } from '../../runs/nameIn';
 import { FairRow } from './FairRow';
 import { length, mendedWords, mendWords } from './words';
+import { coursePage } from '../../../device/routes';
 
 interface UnfairProps {
   readonly id: string;
@@ -24,7 +25,7 @@ export function UnfairHits({ id, course, hits, onWatch }: UnfairProps) {
     const { edit, choose, undo } = useCourse.getState();
     edit((now) => allow(now, hit.piece, hit.mend.part, hit.mend.allowance));
     choose([hit.piece]);
-    router.dismissTo(`/course/${id}?phase=tune` as never);
+    router.dismissTo(coursePage(id, 'tune'));
     showToast(mendedWords(hit, nameIn(course, hit.piece)), {
       label: 'Undo',
       act: undo,
