@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { looksOf } from '../base/names';
+import { looksOf } from './frozen';
 
 /**
  * Names are told from those that look like them; devices that signed in are known; whoever writes notes can be kept

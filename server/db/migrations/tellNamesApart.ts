@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { nameKey } from '../base/names';
+import { nameKey } from './frozen';
 
 /** Gives each maker a name of their own as names are compared: of two that are the same now the later gets a number. */
 export async function tellNamesApart(knex: Knex): Promise<void> {

@@ -1,12 +1,9 @@
 import type { Knex } from 'knex';
-import { toCourse } from '@/core/course';
-import { inputsDigest } from '../base/digest';
-import { nameKey } from '../base/names';
-import { pack, summaryOf } from '../threads/intake';
 import { apart } from './apart';
 import { difficulty } from './difficulty';
 import { ends } from './ends';
 import { explore } from './explore';
+import { inputsDigest, nameKey, pack, toldOf } from './frozen';
 import { people } from './people';
 import { shelves } from './shelves';
 import { tellNamesApart } from './tellNamesApart';
@@ -167,12 +164,7 @@ const migrations: Record<string, Knex.Migration> = {
         t.text('picture');
       });
       await eachRow(knex, 'courses', 'id', async ({ id, document }) => {
-        const { name, kind, runner, pieces, bytes, length, hash, shown } = summaryOf(
-          toCourse(JSON.parse(document)),
-          document,
-        );
-        const row = { name, kind, runner, pieces, bytes, length, hash, shown };
-        await knex('courses').where({ id }).update(row);
+        await knex('courses').where({ id }).update(toldOf(document));
       });
       await knex.raw(
         'insert into bodies (course, document, proof) select id, document, proof from courses',
@@ -206,8 +198,8 @@ const migrations: Record<string, Knex.Migration> = {
       for (const key of old) {
         const { document, saved } = await knex('revisions').where(key).first();
         const { pieces } = JSON.parse(document) as { pieces: unknown[] };
-        const packed = Buffer.from(pack(document));
-        await knex('versions').insert({ ...key, document: packed, pieces: pieces.length, saved });
+        const row = { document: pack(document), pieces: pieces.length, saved };
+        await knex('versions').insert({ ...key, ...row });
       }
       await knex.schema.dropTable('revisions');
     },

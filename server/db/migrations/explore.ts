@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { UNNAMED } from '@/core/protocol';
+import { UNNAMED } from './frozen';
 
 /**
  * What published courses are found by, apart from their documents: SQLite reads through what is long in a row to what
