@@ -78,5 +78,7 @@ export function applyFix(course: Course, { edit }: Fix): Course {
   if (edit.do === 'untune') return setBehaviour(course, one, edit.key, undefined);
   if (edit.do === 'unlink') return removeLink(course, edit.id);
   if (edit.do === 'move') return movePieces(course, one, edit.by);
-  return changePieces(course, one, (piece) => setTurn(piece, edit.turn));
+  return changePieces(course, one, (piece) => {
+    setTurn(piece, edit.turn);
+  });
 }

@@ -11,11 +11,18 @@ interface Shown {
 const useNotes = create<{ shown: Shown | null }>()(() => ({ shown: null }));
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** Says something for some seconds at the foot of the screen, with one thing to do about it. */
-export function showToast(words: string, action?: Shown['action']): void {
+/**
+ * Says something for some seconds, with one thing to do about it.
+ * @returns a function that takes it away before that, unless something else is said by then
+ */
+export function showToast(words: string, action?: Shown['action']): () => void {
   clearTimeout(timer);
-  useNotes.setState({ shown: { words, action } });
-  timer = setTimeout(() => useNotes.setState({ shown: null }), action ? 8000 : 4000);
+  const shown: Shown = { words, action };
+  useNotes.setState({ shown });
+  timer = setTimeout(dismiss, action ? 8000 : 4000);
+  return () => {
+    if (useNotes.getState().shown === shown) dismiss();
+  };
 }
 
 /** Says something until something is done about it, or something else is said. */

@@ -19,7 +19,12 @@ test('pieces that are only carried stay what they first were, moved along', () =
 
 test.each([
   ['one of them stays behind', movePieces(course, new Set([...all].slice(0, 1)), [1, 0, 0])],
-  ['one is turned', changePieces(course, all, (piece) => setTurn(piece, [0, 30, 0]))],
+  [
+    'one is turned',
+    changePieces(course, all, (piece) => {
+      setTurn(piece, [0, 30, 0]);
+    }),
+  ],
   ['there are fewer', { ...course, pieces: course.pieces.slice(1) }],
 ])('they begin anew where %s', (_, changed) => {
   const carry = rigidOffset();

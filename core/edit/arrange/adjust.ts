@@ -135,7 +135,9 @@ export function cornerOnto(
   onto: Vec3,
 ): Course {
   const by = sub(onto, own);
-  return changePieces(course, choice, (piece) => set(piece, add(piece.at, by)));
+  return changePieces(course, choice, (piece) => {
+    set(piece, add(piece.at, by));
+  });
 }
 
 /** The corner of the chosen pieces nearest to a place. */
@@ -160,12 +162,16 @@ export function toOrigin(course: Course, choice: ReadonlySet<string>): Course {
   const first = course.pieces.find(({ id }) => choice.has(id));
   if (!first) return course;
   const [x, y, z] = first.at;
-  return changePieces(course, choice, (piece) => set(piece, sub(piece.at, [x, y, z])));
+  return changePieces(course, choice, (piece) => {
+    set(piece, sub(piece.at, [x, y, z]));
+  });
 }
 
 /** Takes every turn away from the chosen pieces. */
 export const resetTurn = (course: Course, choice: ReadonlySet<string>): Course =>
-  changePieces(course, choice, (piece) => setTurn(piece, [0, 0, 0]));
+  changePieces(course, choice, (piece) => {
+    setTurn(piece, [0, 0, 0]);
+  });
 
 /** Exchanges left and right of the chosen pieces. */
 export const flipPieces = (course: Course, choice: ReadonlySet<string>): Course =>

@@ -109,7 +109,7 @@ const changePose = (
   course: Course,
   id: string,
   pose: number,
-  change: (pose: OnePose, piece: Piece) => void,
+  change: (pose: OnePose, piece: Piece) => undefined,
 ): Course =>
   changePieces(course, new Set([id]), (piece) => {
     const one = (piece.motion?.[posesOf(piece)] as PosesMotion | undefined)?.poses[pose];

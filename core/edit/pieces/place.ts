@@ -27,11 +27,14 @@ function replacePieces(
   return changed ? { ...course, pieces } : course;
 }
 
-/** Changes every chosen piece; the others stay the same objects. */
+/**
+ * Changes every chosen piece; the others stay the same objects.
+ * @param change changes the piece it is given in place, and returns nothing
+ */
 export const changePieces = (
   course: Course,
   choice: ReadonlySet<string>,
-  change: (piece: Piece) => void,
+  change: (piece: Piece) => undefined,
 ): Course => replacePieces(course, choice, (piece) => create(piece, change));
 
 /** Moves the chosen pieces by metres along x, y and z, never past the bounds. */

@@ -70,7 +70,9 @@ export function setDial(
   value: number,
 ): Course {
   if (!Number.isFinite(value)) throw new RangeError('That is not a number.');
-  return changePieces(course, choice, (piece) => setProperty(piece, dial, value));
+  return changePieces(course, choice, (piece) => {
+    setProperty(piece, dial, value);
+  });
 }
 
 /**
@@ -158,7 +160,10 @@ export const setChoiceParam = (
   choice: ReadonlySet<string>,
   key: string,
   value: string,
-): Course => changePieces(course, choice, (piece) => setParam(piece, key, value));
+): Course =>
+  changePieces(course, choice, (piece) => {
+    setParam(piece, key, value);
+  });
 
 /**
  * Sets one of several of a family's own settings, by its place among them, on or off.

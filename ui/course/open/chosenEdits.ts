@@ -4,7 +4,6 @@ import {
   duplicatePieces,
   flipPieces,
   groupPieces,
-  layPieces,
   lieAlong,
   markPieces,
   movePieces,
@@ -27,6 +26,7 @@ import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { takeTool, useLay } from './laying';
+import { noticeWithUndo } from './undoNotice';
 
 const turnBy = (): number => useLay.getState().turnStep || 1;
 const stepOf = (axis: 0 | 1 | 2): number => {
@@ -35,7 +35,7 @@ const stepOf = (axis: 0 | 1 | 2): number => {
 };
 
 /** Changes the piece in hand. */
-function changeHand(change: (piece: PieceInHand) => void): void {
+function changeHand(change: (piece: PieceInHand) => undefined): void {
   const { inHand, take } = useCourse.getState();
   if (!inHand) return;
   const next = { ...inHand };
@@ -146,16 +146,7 @@ export const buildCommands = {
     const gone = chosenOf(course, choice);
     if (gone.length === 0) return;
     edit((before) => removePieces(before, choice));
-    const after = useCourse.getState().course;
-    showToast(gone.length === 1 ? 'Piece deleted.' : `${gone.length} pieces deleted.`, {
-      label: 'Undo',
-      act: () => {
-        // Once something else was done since, they are laid again instead of undoing that.
-        const now = useCourse.getState();
-        if (now.course === after) now.undo();
-        else now.edit((later) => layPieces(later, gone));
-      },
-    });
+    noticeWithUndo(gone.length === 1 ? 'Piece deleted.' : `${gone.length} pieces deleted.`);
   },
   /** Pulls the edge towards x down to the foot: a block becomes a ramp. */
   ramp: () => {

@@ -11,8 +11,8 @@ import {
 } from '@/core/edit';
 import type { Course, Piece } from '@/core/course';
 import { distance, type Vec3 } from '@/core/geometry';
-import { showToast } from '../../parts';
 import { useCourse } from '../../state/courseStore';
+import { noticeWithUndo } from '../open/undoNotice';
 
 interface FitState {
   /** The course it was found for. */
@@ -121,10 +121,9 @@ export function raceOnFit(): void {
   if (!found) return;
   edit((now) => raceOn(now, found.ids, found.fit.closed));
   keepFit();
-  showToast(
+  noticeWithUndo(
     found.fit.closed
       ? 'Start, goal and two checkpoints stand on the track; it is run in rounds.'
       : 'Start and goal stand at the ends of the track.',
-    { label: 'Undo', act: () => useCourse.getState().undo() },
   );
 }

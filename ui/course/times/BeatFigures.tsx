@@ -9,9 +9,10 @@ import {
   fittedTempo,
   shiftOntoBeat,
 } from '@/core/timing';
-import { Button, showToast, Text } from '../../parts';
+import { Button, Text } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { SPACE } from '../../theme';
+import { noticeWithUndo } from '../open/undoNotice';
 
 /** So many of the hits farthest off are named. */
 const NAMED = 3;
@@ -35,8 +36,6 @@ interface BeatProps {
   readonly shifts: readonly BeatShift[];
 }
 
-const UNDO = { label: 'Undo', act: () => useCourse.getState().undo() };
-
 /** What moving pieces onto the beat would do, or did, in words. */
 export function shiftWords(shifts: readonly BeatShift[]): string {
   const count = new Set(shifts.flatMap(({ pieces }) => pieces)).size;
@@ -49,14 +48,13 @@ export function BeatFigures({ beat, tempo, shifts }: BeatProps) {
   const fit = (which: BeatFit) => {
     const next = fittedTempo(beat.hits, tempo, which);
     useCourse.getState().edit((course) => ({ ...course, tempo: next }));
-    showToast(
+    noticeWithUndo(
       `The beat is ${next.beats} a minute, the first after ${(next.offset ?? 0).toFixed(3)} s.`,
-      UNDO,
     );
   };
   const shift = () => {
     useCourse.getState().edit((course) => shiftOntoBeat(course, shifts));
-    showToast(`Moved ${shiftWords(shifts)}.`, UNDO);
+    noticeWithUndo(`Moved ${shiftWords(shifts)}.`);
   };
   return (
     <View style={{ gap: SPACE.s }} testID="on-the-beat">

@@ -11,7 +11,6 @@ import {
   ListItem,
   Loading,
   PiecePicture,
-  showToast,
   Text,
 } from '../../parts';
 import { api } from '../../state/api';
@@ -20,6 +19,7 @@ import { SPACE, useColours } from '../../theme';
 import { pieceName } from '../open/pieceWords';
 import { useVersions } from '../open/versionsStore';
 import { KEYS } from '../../state/keys';
+import { noticeWithUndo } from '../open/undoNotice';
 
 /** Differences that are listed at once. */
 const MOST = 80;
@@ -77,12 +77,8 @@ function Compared({ id, version, revision, onDone }: ComparedProps) {
     });
   const bring = (ids: ReadonlySet<string>) => {
     useCourse.getState().replace(bringBack(course, version, ids));
-    showToast(
+    noticeWithUndo(
       `${ids.size} ${ids.size === 1 ? 'piece is' : 'pieces are'} as in version ${revision}.`,
-      {
-        label: 'Undo',
-        act: () => useCourse.getState().undo(),
-      },
     );
     onDone();
   };

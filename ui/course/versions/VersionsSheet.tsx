@@ -9,6 +9,7 @@ import { VersionCompare } from './VersionCompare';
 import { VersionName, type Version } from './VersionName';
 import { useVersions } from '../open/versionsStore';
 import { KEYS } from '../../state/keys';
+import { noticeWithUndo } from '../open/undoNotice';
 
 /** Earlier versions of the open course; going back to one makes a new version of it. */
 export function VersionsSheet() {
@@ -20,7 +21,7 @@ export function VersionsSheet() {
   const onClose = () => set({ open: false });
   // With the panel it is in it goes; it does not wait for the next course.
   useEffect(() => () => set({ open: false, comparing: null }), [set]);
-  const { replace, undo } = useCourse.getState();
+  const { replace } = useCourse.getState();
   const list = useQuery({
     queryKey: KEYS.versions(id, revision),
     queryFn: async ({ signal }) => (await api.versions(id, signal)).versions,
@@ -34,13 +35,7 @@ export function VersionsSheet() {
     },
     onSuccess: (course) => {
       replace(course);
-      // Only as long as it is what was done last.
-      const after = useCourse.getState().past;
-      const act = () => {
-        if (useCourse.getState().past === after) undo();
-        else showToast('The course has changed since; the version before is in the list.');
-      };
-      showToast('Back at the earlier version.', { label: 'Undo', act });
+      noticeWithUndo('Back at the earlier version.');
       onClose();
     },
     onError: (error) => showToast(error.message),

@@ -95,7 +95,9 @@ function Laid({ piece }: { piece: Piece }) {
         onChange={(value) =>
           edit(
             (course) =>
-              changePieces(course, choice, (one) => (one.size = [size[0], value, size[2]])),
+              changePieces(course, choice, (one) => {
+                one.size = [size[0], value, size[2]];
+              }),
             'depth',
           )
         }

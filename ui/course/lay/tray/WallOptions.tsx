@@ -123,7 +123,13 @@ function Measures({ chosen }: { chosen: Piece | null }) {
     const next: Piece['size'] = [size[0], size[1], size[2]];
     next[axis] = value;
     if (chosen) {
-      edit((course) => changePieces(course, choice, (piece) => (piece.size = next)), 'wall size');
+      edit(
+        (course) =>
+          changePieces(course, choice, (piece) => {
+            piece.size = next;
+          }),
+        'wall size',
+      );
     }
     setWall({ ...hand, size: next });
   };

@@ -53,7 +53,9 @@ export function moveStep(
     edit: (course) => {
       const moved = movePieces(course, choice, by);
       if (landing.took !== 'end' || choice.size > 1) return moved;
-      return changePieces(moved, choice, (p) => setTurn(p, landing.piece.turn ?? [0, 0, 0]));
+      return changePieces(moved, choice, (p) => {
+        setTurn(p, landing.piece.turn ?? [0, 0, 0]);
+      });
     },
   };
 }
