@@ -30,6 +30,26 @@ interface Kept {
  */
 const STILL = { reducedMotion: 'reduce', deviceScaleFactor: 0.5 } as const;
 
+/** What went wrong on the pages of a window so far, as their consoles tell it. */
+const faults = new WeakMap<BrowserContext, string[]>();
+
+/** Errors of a page fail its test; that a request was refused or not answered is told by what the page shows. */
+function listen(window: BrowserContext): void {
+  const told: string[] = [];
+  faults.set(window, told);
+  window.on('console', (message) => {
+    if (message.type() !== 'error' || message.text().startsWith('Failed to load resource')) return;
+    told.push(message.text());
+  });
+  window.on('weberror', (error) => told.push(String(error.error().stack ?? error.error())));
+}
+
+/** @throws an error with what was told since this was last asked */
+function expectNoFaults(windows: Iterable<BrowserContext>): void {
+  const told = [...windows].flatMap((window) => faults.get(window)!.splice(0));
+  if (told.length > 0) throw new Error(`On the console of a page:\n${told.join('\n')}`);
+}
+
 const newWindow = async (
   browser: Browser,
   device: Device,
@@ -42,6 +62,7 @@ const newWindow = async (
       ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
       : { viewport: { width: 1280, height: 800 } }),
   });
+  listen(window);
   await window.addInitScript(() => {
     if (!localStorage.getItem('stonehop-settings')) {
       const state = { light: 'day', drawing: 'light', player: '' };
@@ -87,6 +108,7 @@ export const test = base.extend<Fixtures, Kept>({
     });
     for (const window of others) await window.close();
     for (const window of used) if (!others.includes(window)) await leave(window, server.url);
+    expectNoFaults(used);
   },
   open: async ({ person, server }, use) =>
     use(async (path, device) => {
@@ -105,6 +127,7 @@ export const test = base.extend<Fixtures, Kept>({
       return page;
     });
     for (const window of windows) await window.close();
+    expectNoFaults(windows);
   },
   openMade: async ({ person, server }, use) =>
     use(async (course, device) => {
