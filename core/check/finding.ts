@@ -4,6 +4,7 @@ import {
   removeLink,
   removePieces,
   setBehaviour,
+  setDial,
   setTurn,
   type TunedKey,
 } from '../edit';
@@ -18,7 +19,13 @@ export type FixEdit =
   | { readonly do: 'move'; readonly id: string; readonly by: Vec3 }
   | { readonly do: 'turn'; readonly id: string; readonly turn: Vec3 }
   | { readonly do: 'untune'; readonly id: string; readonly key: TunedKey }
-  | { readonly do: 'unlink'; readonly id: string };
+  | { readonly do: 'unlink'; readonly id: string }
+  | {
+      readonly do: 'param';
+      readonly id: string;
+      readonly key: string;
+      readonly value: number;
+    };
 
 export interface Fix {
   readonly label: string;
@@ -77,6 +84,8 @@ export function applyFix(course: Course, { edit }: Fix): Course {
   if (edit.do === 'remove') return removePieces(course, one);
   if (edit.do === 'untune') return setBehaviour(course, one, edit.key, undefined);
   if (edit.do === 'unlink') return removeLink(course, edit.id);
+  if (edit.do === 'param')
+    return setDial(course, one, { kind: 'param', key: edit.key }, edit.value);
   if (edit.do === 'move') return movePieces(course, one, edit.by);
   return changePieces(course, one, (piece) => {
     setTurn(piece, edit.turn);

@@ -14,6 +14,10 @@ interface Figures {
 interface EffectTraits {
   /** Whether it is done to pieces. */
   readonly onPieces?: true;
+  /** It opens what is shut. */
+  readonly opens?: true;
+  /** It changes what was gathered is worth. */
+  readonly givesWorth?: true;
   /** What it is begun with. */
   readonly initial?: Figures;
 }
@@ -21,7 +25,7 @@ interface EffectTraits {
 const TABLE = {
   show: { onPieces: true },
   hide: { onPieces: true },
-  open: { onPieces: true },
+  open: { onPieces: true, opens: true },
   shut: { onPieces: true },
   break: { onPieces: true },
   start: { onPieces: true },
@@ -34,7 +38,7 @@ const TABLE = {
   still: { initial: { seconds: 1 } },
   tide: { initial: { value: 2, seconds: 10 } },
   message: { initial: { text: 'Well run' } },
-  points: { initial: { value: 10 } },
+  points: { givesWorth: true, initial: { value: 10 } },
   sound: { initial: { sound: 'bell' } },
   win: {},
   back: {},

@@ -17,6 +17,8 @@ export type FieldArrow = readonly [from: Vec3, to: Vec3];
 interface FieldRow<F extends Field> {
   /** True if it acts on loose pieces as it does on the runner. */
   readonly isForce: boolean;
+  /** True if whoever stands in it is given worth. */
+  readonly givesWorth?: boolean;
   /** The field in the course's frame: `turn` is the piece's, `place` takes its points there. */
   readonly placed: (field: F, turn: Matrix3, place: (p: Vec3) => Vec3) => F;
   /** The field in a mirror across the piece's own length. */
@@ -76,7 +78,7 @@ export const FIELD_KINDS: { readonly [K in FieldKind]: FieldRow<FieldOf<K>> } = 
   slip: UNDIRECTED,
   bounce: UNDIRECTED,
   size: UNDIRECTED,
-  points: UNDIRECTED,
+  points: { ...UNDIRECTED, givesWorth: true },
   camera: UNDIRECTED,
   push: {
     ...directed,
@@ -130,6 +132,10 @@ const rowOf = <F extends Field>(field: F): FieldRow<F> =>
 /** True for a field that acts on loose pieces as it does on the runner. */
 export const isForce = (field: Field | undefined): boolean =>
   field !== undefined && rowOf(field).isForce;
+
+/** True for a field in which worth is gathered by standing there. */
+export const givesWorth = (field: Field | undefined): boolean =>
+  field !== undefined && rowOf(field).givesWorth === true;
 
 /**
  * A field as its piece stands in the course.

@@ -64,6 +64,7 @@ export { AMBIENT_WORDS, type Ambient } from './families/regions';
 export { facetColour, rgb, TONES } from './tones';
 export { type Facet, facetsOf } from './facets';
 export { touches } from './touch';
+export { type Gatherable, gatherableOf } from './gatherable';
 export { allowanceOf, contactRoles, contactShapes, formOf, KINDNESS } from './contact';
 export { DENSITY, densityOf, formVolume, massOf, mayBeLoose } from './weight';
 export { type Difference, diffPieces, profileOf } from './difference';

@@ -64,7 +64,8 @@ const newWindow = async (
   });
   listen(window);
   await window.addInitScript(() => {
-    if (!localStorage.getItem('stonehop-settings')) {
+    // An empty page has no storage.
+    if (location.protocol !== 'about:' && !localStorage.getItem('stonehop-settings')) {
       const state = { light: 'day', drawing: 'light', player: '' };
       localStorage.setItem('stonehop-settings', JSON.stringify({ state, version: 0 }));
     }

@@ -55,6 +55,11 @@ const EXAMPLES: Record<RuleId, () => Course> = {
   'below-tide': () => ({ ...begun(), tide: 3 }),
   laps: () => ({ ...begun(), kind: 'laps' }),
   pairs: () => begun({ family: 'portal', at: [0, 0, 5] }),
+  lock: () =>
+    begun(
+      { family: 'gate', at: [3, 0, 5], params: { opens: 'count', amount: 3 } },
+      { family: 'shell', at: [2, 1, 0] },
+    ),
   path: () => begun({ ...crate, motion: [{ kind: 'path', points: [[0, 0, 0]] }] }),
   range: () => begun({ ...crate, wake: { by: 'near', range: 3 } }),
   attach: () => begun({ ...crate, attach: 'p99' }),

@@ -16,6 +16,7 @@ import { lapsRule } from './laps';
 import { legRule } from './leg';
 import { linkRule } from './link';
 import { linkLoopRule } from './linkLoop';
+import { lockRule } from './lock';
 import { looseRule } from './loose';
 import { nameRule } from './name';
 import { openEndRule } from './openEnd';
@@ -50,6 +51,7 @@ export const RULES = [
   belowTideRule,
   lapsRule,
   pairsRule,
+  lockRule,
   pathRule,
   rangeRule,
   attachRule,
