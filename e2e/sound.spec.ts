@@ -43,7 +43,7 @@ test('a step where track joins is found, shown and mended', async ({ open }) => 
   await expect(step).toBeVisible();
   await page.getByText('Bring it level').tap();
   await findings.tap();
-  await expect(page.getByText('Nothing found. The course has what a run needs.')).toBeVisible();
+  await expect(page.getByText('Nothing wrong found. Nobody has finished it yet.')).toBeVisible();
 });
 
 test('run from the spot in view, a course of legs opens the goal of the leg it is in', async ({

@@ -79,6 +79,7 @@ export {
   setFamilyCollision,
   setLoose,
   setOneOfSeveral,
+  setOpening,
   setRole,
   setShape,
   setTurn,

@@ -15,6 +15,7 @@ export {
   setOneOfSeveral,
   stepDial,
 } from './properties';
+export { setOpening } from './opening';
 export { parseExpression } from './expression';
 export {
   choosable,

@@ -8,6 +8,7 @@ import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE, TARGET, useColours } from '../../theme';
 import { useCheckOf } from '../open/useFindings';
+import { NothingFound } from './NothingFound';
 
 interface FindingsSheetProps {
   readonly open: boolean;
@@ -78,9 +79,7 @@ export function FindingList({ findings, most = Infinity, onShown }: FindingListP
   return (
     <>
       <CheckState />
-      {findings.length === 0 && done && (
-        <Text tint="slate">Nothing found. The course has what a run needs.</Text>
-      )}
+      {findings.length === 0 && done && <NothingFound />}
       {findings.slice(0, most).map((finding, i) => (
         <View
           key={i}

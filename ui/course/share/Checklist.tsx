@@ -38,11 +38,7 @@ export function Checklist({ course, time, fresh, errors, onRun }: ChecklistProps
       <Line state={sound}>
         {errors.length === 0 ? (
           <>
-            {!failed && (
-              <Text>
-                {known || done ? 'Nothing stands in the way of a run.' : 'Being checked …'}
-              </Text>
-            )}
+            {!failed && <Text>{known || done ? 'Nothing wrong found.' : 'Being checked …'}</Text>}
             <CheckState />
           </>
         ) : (

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { CORE_VERSION } from '@/core/run';
 import { Button, Text, copyText, canHandOver, handOver } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
-import { useHash } from '../../state/useBest';
 import { SPACE } from '../../theme';
 import { useCheckOf, useFindings } from '../open/useFindings';
+import { useOwnProof } from '../open/useOwnProof';
 import { AsSeen } from './AsSeen';
 import { Checklist } from './Checklist';
 import { CodeAndFile } from './CodeAndFile';
@@ -22,21 +21,19 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const id = useCourse((s) => s.id);
   const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
-  const hash = useHash(course);
   const errors = useFindings(course).filter(({ weight }) => weight === 'error');
   const checked = useCheckOf(course).done;
   const publish = usePublish(id);
   const published = data?.published;
-  const proof = data?.proof;
-  const fresh = !!proof && proof.run.course === hash && proof.run.core === CORE_VERSION;
+  const { run, time, fresh, hash } = useOwnProof(course);
   const current = !!published?.current && published.shown && data?.course.name === course.name;
   // What is down is put back first: to publish it would do so unasked.
   const down = published ? !published.shown : false;
   const link = published && `${window.location.origin}/play/${published.slug}`;
   return (
     <View style={{ gap: SPACE.l }}>
-      <Checklist course={course} time={proof?.time} fresh={fresh} errors={errors} onRun={onRun} />
-      {proof && !fresh && <TryAgain id={id} run={proof.run} hash={hash} />}
+      <Checklist course={course} time={time} fresh={fresh} errors={errors} onRun={onRun} />
+      {run && !fresh && <TryAgain id={id} run={run} hash={hash} />}
       {fresh && !down && (
         <Button
           kind={current ? 'plain' : 'main'}

@@ -10,6 +10,7 @@ import { PassedRow } from './PassedRow';
 import { RunClock } from './RunClock';
 import { useHudFacts } from './useHudFacts';
 import type { Best } from '../finish/finished';
+import type { GatheredTally } from './gatheredTally';
 
 interface RunHudProps {
   readonly live: LiveRun;
@@ -92,7 +93,7 @@ export function RunHud({
           ))}
         </View>
         {world.pickups.length > 0 ? (
-          <Gathered count={gathered} of={world.pickups.length} />
+          <Gathered {...gathered} />
         ) : (
           <View style={{ width: onLeave ? 92 : 46 }} />
         )}
@@ -120,8 +121,8 @@ export function RunHud({
   );
 }
 
-/** How much of what there is was gathered. */
-function Gathered({ count, of }: { count: number; of: number }) {
+/** How much of what is asked for, or there is, was gathered. */
+function Gathered({ count, of }: GatheredTally) {
   return (
     <Card
       style={{

@@ -51,14 +51,14 @@ test('what is shown is drawn anew when it changes, and not in every frame', () =
     drawn++;
     return useHudFacts(live, course, undefined, false);
   });
-  expect(result.current.gathered).toBe(0);
+  expect(result.current.gathered.count).toBe(0);
   for (let now = 16; now < 2400; now += 16) {
     act(() => {
       live.advance(now);
       frame();
     });
   }
-  expect(result.current.gathered).toBe(1);
+  expect(result.current.gathered.count).toBe(1);
   expect(result.current.passed).toBe('0 1');
   // A shell, a checkpoint, and the words of each coming and going: not a hundred and fifty frames.
   expect(drawn).toBeLessThan(15);
@@ -74,10 +74,10 @@ test('held, nothing is looked at; let go, what is then is shown', () => {
     for (let now = 16; now < 1600; now += 16) live.advance(now);
     frame(3);
   });
-  expect(result.current.gathered).toBe(0);
+  expect(result.current.gathered.count).toBe(0);
   rerender({ held: false });
   act(() => frame());
-  expect(result.current.gathered).toBe(1);
+  expect(result.current.gathered.count).toBe(1);
 });
 
 test('two lots of facts are alike exactly when all that is shown is', () => {
@@ -87,7 +87,7 @@ test('two lots of facts are alike exactly when all that is shown is', () => {
     { ...facts, word: { words: 'Out', good: true } },
     { ...facts, fields: ['Slowed'] },
     { ...facts, tally: ['Round 1 of 3'] },
-    { ...facts, gathered: 1 },
+    { ...facts, gathered: { count: 1, of: 1 } },
     { ...facts, passed: '0 1' },
   ]) {
     expect(sameFacts(facts, other)).toBe(false);

@@ -2,6 +2,7 @@ import type { Course } from '@/core/course';
 import type { Best } from '../finish/finished';
 import type { LiveRun } from '../liveRun';
 import { fieldWords } from './fieldWords';
+import { gatheredTally, type GatheredTally } from './gatheredTally';
 import { latestWord, tallyOf, type Word } from './hudWords';
 
 /** What is shown over a run beside its clock. */
@@ -9,7 +10,7 @@ export interface HudFacts {
   readonly word: Word | null;
   readonly fields: readonly string[];
   readonly tally: readonly string[];
-  readonly gathered: number;
+  readonly gathered: GatheredTally;
   /** The leg, and of each checkpoint whether it was passed. */
   readonly passed: string;
 }
@@ -19,7 +20,7 @@ export const hudFacts = (live: LiveRun, course: Course, best: Best | undefined):
   word: latestWord(live, best),
   fields: fieldWords(live.world, live.state),
   tally: tallyOf(live, course),
-  gathered: live.state.gatheredCount,
+  gathered: gatheredTally(live.world, live.state),
   passed: `${live.state.leg} ${live.state.passed.join('')}`,
 });
 
@@ -30,7 +31,8 @@ const sameList = (a: readonly string[], b: readonly string[]): boolean =>
 export const sameFacts = (a: HudFacts, b: HudFacts): boolean =>
   a.word?.words === b.word?.words &&
   a.word?.good === b.word?.good &&
-  a.gathered === b.gathered &&
+  a.gathered.count === b.gathered.count &&
+  a.gathered.of === b.gathered.of &&
   a.passed === b.passed &&
   sameList(a.fields, b.fields) &&
   sameList(a.tally, b.tally);

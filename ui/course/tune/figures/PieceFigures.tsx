@@ -7,6 +7,7 @@ import {
   pullEdge,
   readDial,
   setChoiceParam,
+  setOpening,
   setDial,
   setOneOfSeveral,
   stepDial,
@@ -205,7 +206,11 @@ function OwnSettings({ chosen, family }: ChosenProps & { family: Family }) {
             value={given(param.key, param.initial)}
             options={param.options}
             onChange={(value) =>
-              editChosen((now, choice) => setChoiceParam(now, choice, param.key, value))
+              editChosen((now, choice) =>
+                param.key === 'opens'
+                  ? setOpening(now, choice, value)
+                  : setChoiceParam(now, choice, param.key, value),
+              )
             }
           />
         ) : param.kind === 'several' ? (
