@@ -19,7 +19,7 @@ test('a lantern for five shells where three are laid keeps the course from being
   expect(others).toEqual([]);
   expect(finding).toMatchObject({
     weight: 'error',
-    message: 'The lantern opens at 5 gathered, and only 3 can be had.',
+    message: 'The lantern opens once 5 are gathered, but only 3 are laid.',
   });
   const mended = applyFix(short, finding.fix!);
   expect(found(mended)).toEqual([]);
@@ -39,7 +39,9 @@ test('enough laid, or a link that opens it, is nothing to tell', () => {
 
 test('with nothing laid there is no figure to ask for', () => {
   const [finding] = found(course());
-  expect(finding.message).toBe('The lantern opens at 5 gathered, and there is nothing to gather.');
+  expect(finding.message).toBe(
+    'The lantern opens once 5 are gathered, but nothing to gather is laid.',
+  );
   expect(finding.fix).toBeUndefined();
 });
 

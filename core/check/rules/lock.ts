@@ -25,13 +25,15 @@ const lock: Check<'lock'> = (course) => {
     .slice(0, MOST_TOLD)
     .map(({ piece, opens, amount }) => {
       const most = Math.floor(laid[opens]);
-      const asked = opens === 'count' ? `${amount} gathered` : `a worth of ${amount}`;
-      const there = most === 0 ? 'there is nothing to gather' : `only ${most} can be had`;
+      const [asked, there] =
+        opens === 'count'
+          ? [`${amount} are gathered`, `only ${most} ${most === 1 ? 'is' : 'are'} laid`]
+          : [`a worth of ${amount} is gathered`, `all that is laid is worth ${most}`];
       return pieceFinding(
         piece,
         'lock',
         'error',
-        `The ${findFamily(piece.family)!.label.toLowerCase()} opens at ${asked}, and ${there}.`,
+        `The ${findFamily(piece.family)!.label.toLowerCase()} opens once ${asked}, but ${most === 0 ? 'nothing to gather is laid' : there}.`,
         most === 0
           ? undefined
           : {

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Card, IconButton, Text } from '../../parts';
+import { useCourse } from '../../state/courseStore';
 import { nextFirst, useFirsts, type First } from '../../state/firsts';
 import { SPACE } from '../../theme';
 
@@ -9,10 +10,15 @@ const HINTS: Readonly<Record<First, string>> = {
   share: 'Finish it yourself, then the last stone shares it.',
 };
 
+/** Pieces from which a course counts as built: more than what a new one begins with. */
+const BUILT = 8;
+
 /** What to do next, said quietly until it was done once or is waved away. */
 export function FirstHint() {
   const done = useFirsts((s) => s.done);
-  const first = nextFirst(done);
+  // Where much is laid already nobody has to be told how to lay.
+  const isBuilt = useCourse((s) => s.course.pieces.length >= BUILT);
+  const first = nextFirst(isBuilt ? [...done, 'lay'] : done);
   if (!first) return null;
   return (
     <Card
