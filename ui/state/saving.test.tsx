@@ -9,7 +9,7 @@ import { dropDraft, keepDraft } from './drafts';
 import { useDragState } from '../device/dragState';
 import { forgetEdits, keepMine, useAutosave } from './saving';
 
-jest.mock('../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 jest.mock('./drafts', () => ({
   keepDraft: jest.fn(async () => {}),
   dropDraft: jest.fn(async () => {}),

@@ -11,7 +11,7 @@ jest.mock('idb-keyval', () => ({
   set: jest.fn(async (key: string, run: unknown) => void mockKept.set(key, run)),
   del: jest.fn(async (key: string) => void mockKept.delete(key)),
 }));
-jest.mock('../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const send = jest.spyOn(api, 'sendRun');
 const client = new QueryClient();

@@ -3,7 +3,7 @@ import { commandFor, hintFor, keysFor, keysOf, shownKeys, useKeys } from './keys
 
 jest.mock('../../scene', () => jest.requireActual('../../scene/view'));
 jest.mock('../../parts', () => ({
-  showToast: jest.fn(),
+  showToast: jest.fn(() => () => {}),
   shortNumber: String,
   PHASES: ['plan', 'lay', 'tune', 'run', 'share'],
 }));

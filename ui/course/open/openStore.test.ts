@@ -4,7 +4,7 @@ import { showToast } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useOpen, type OpenSheet } from './openStore';
 
-jest.mock('../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const sheet = () => useOpen.getState().sheet;
 const open = (which: OpenSheet) => useOpen.getState().open(which);

@@ -3,7 +3,7 @@ import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
 import { dropFit, fitOf, keepFit, layFit, layStretch, stretchAbout, useFit } from './fitStore';
 
-jest.mock('../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const state = () => useCourse.getState();
 const found = () => fitOf(state().course, state().id, useFit.getState());

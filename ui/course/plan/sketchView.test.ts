@@ -10,7 +10,7 @@ jest.mock('../../scene', () => ({
       .useView.getState()
       .look(to),
 }));
-jest.mock('../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const eye = () => {
   const { target, distance, yaw, pitch, mode } = useView.getState();

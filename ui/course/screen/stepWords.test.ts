@@ -3,7 +3,7 @@ import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
 import { lastSteps } from './stepWords';
 
-jest.mock('../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const { open, edit, undo } = useCourse.getState();
 const told = (most = 9) => {

@@ -12,7 +12,7 @@ import { pickTool } from './pickTool';
 import { poseTool } from './poseTool';
 
 jest.mock('../../scene', () => jest.requireActual('../../scene/view'));
-jest.mock('../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const MOUSE = { kind: 'mouse', adds: false } as const;
 const crate = () => useCourse.getState().course.pieces[0];

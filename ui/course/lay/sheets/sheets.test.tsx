@@ -23,7 +23,7 @@ jest.mock('../../../scene', () => ({
 }));
 jest.mock('../../../parts', () => ({
   ...jest.requireActual<object>('../../../parts'),
-  showToast: jest.fn(),
+  showToast: jest.fn(() => () => {}),
 }));
 jest.mock('expo-router', () => ({ router: { push: jest.fn() } }));
 

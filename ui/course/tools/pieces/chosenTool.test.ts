@@ -13,7 +13,7 @@ jest.mock('../../../scene', () => ({
 }));
 jest.mock('../../../parts', () => ({
   ...jest.requireActual<object>('../../../parts/format'),
-  showToast: jest.fn(),
+  showToast: jest.fn(() => () => {}),
 }));
 
 beforeEach(beginTrial);

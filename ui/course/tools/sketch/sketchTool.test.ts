@@ -6,7 +6,7 @@ import { useLay } from '../../open/laying';
 import { applyScale, sketchTool } from '.';
 
 jest.mock('../../../scene', () => jest.requireActual('../../../scene/view'));
-jest.mock('../../../parts', () => ({ showToast: jest.fn() }));
+jest.mock('../../../parts', () => ({ showToast: jest.fn(() => () => {}) }));
 
 const course = () => useCourse.getState().course;
 const lay = () => useLay.getState();
