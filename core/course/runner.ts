@@ -39,13 +39,13 @@ export const RunnerSchema = v.looseObject({
 
 export type RunnerKind = (typeof RUNNERS)[number];
 
-/** How a kind of runner differs from others, for all who ask; a new kind answers each of these. */
+/** The differences between kinds of runners that others ask for; a new kind answers each of them. */
 interface RunnerTraits {
   /** Stands on feet, steps up and jumps; all others roll or slide. */
   readonly walks: boolean;
   /** Is struck and then let go: its tries are counted in strokes, and nothing steers it. */
   readonly struck: boolean;
-  /** Has a front of its own that it drives towards; all others look where they go. */
+  /** Drives towards a front of its own; all others look where they go. */
   readonly hasFront: boolean;
 }
 

@@ -10,7 +10,7 @@ export interface Gatherable {
   readonly worth: number;
 }
 
-/** What is laid to be gathered, over all legs together. */
+/** The pickups of all legs together. */
 export function gatherableOf(course: Course): Gatherable {
   let [count, worth] = [0, 0];
   let isBounded = !course.links?.some(({ effects }) =>

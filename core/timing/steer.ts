@@ -42,15 +42,15 @@ export interface LineError {
   readonly upright: boolean;
 }
 
-/** What was pressed, corrected by how far a runner is off its line. */
-type Correction = (pressed: Input, off: LineError) => Input;
+/** Corrects what was pressed by how far a runner is off its line. */
+type Correction = (x: number, z: number, jump: boolean, off: LineError) => Input;
 
 /** How each kind of runner is held to a line; the gains were found by trial, errors in m. */
 const CORRECTIONS: { readonly [K in RunnerKind]: (runner: Runner & { kind: K }) => Correction } = {
   hopper: ({ topSpeed }) => {
     // Speeds asked for, 1/s.
     const by = (FULL_PAD / topSpeed) * 2.5;
-    return ({ x, z, jump }, off) => ({
+    return (x, z, jump, off) => ({
       x: corrected(x, by * off.x),
       z: corrected(z, by * off.z),
       jump,
@@ -60,7 +60,7 @@ const CORRECTIONS: { readonly [K in RunnerKind]: (runner: Runner & { kind: K }) 
     // Changes of speed asked for, 1/s² and 1/s.
     const [gain, damping] = [4, 4];
     const by = FULL_PAD / acceleration;
-    return ({ x, z, jump }, off) => ({
+    return (x, z, jump, off) => ({
       x: corrected(x, by * (gain * off.x + damping * off.vx)),
       z: corrected(z, by * (gain * off.z + damping * off.vz)),
       jump,
@@ -69,7 +69,7 @@ const CORRECTIONS: { readonly [K in RunnerKind]: (runner: Runner & { kind: K }) 
   cart: ({ turnRadius }) => {
     // Aside 1/s², angle 1/s; along and faster as parts of the pedal for each m and m/s.
     const [aside, angle, along, faster] = [9, 4, 0.15, 0.1];
-    return ({ x, z, jump }, off) => {
+    return (x, z, jump, off) => {
       // On its side or its head in a loop right and left are not what they are on the map.
       if (!off.upright) return { x, z, jump };
       const fast = Math.max(1, off.speed);
@@ -79,7 +79,7 @@ const CORRECTIONS: { readonly [K in RunnerKind]: (runner: Runner & { kind: K }) 
       return { x: corrected(x, steer), z: corrected(z, -pedal), jump };
     };
   },
-  flick: () => (pressed) => pressed,
+  flick: () => (x, z, jump) => ({ x, z, jump }),
 };
 
 const correctionOf = (runner: Runner): Correction =>
@@ -148,7 +148,7 @@ export class Steerer {
   press(off: LineError): Input {
     const { at } = off;
     const { x, z, jump } = this.line.pressed;
-    return this.correct({ x: x[at], z: z[at], jump: jump[at] === 1 }, off);
+    return this.correct(x[at], z[at], jump[at] === 1, off);
   }
 
   /** Velocity along the line in a tick, along an axis, m/s. */

@@ -85,7 +85,8 @@ async function request<S extends v.GenericSchema>(
     response = await fetch(`/api${path}`, {
       method,
       ...contentOf(body),
-      signal: signal ? AbortSignal.any([signal, timeout]) : timeout,
+      // Where signals cannot be joined the answer is waited for, whoever left.
+      signal: signal && 'any' in AbortSignal ? AbortSignal.any([signal, timeout]) : timeout,
     });
   } catch (error) {
     // Whoever asked left: nothing is said of the server.

@@ -16,6 +16,7 @@ export const KEYS = {
   bin: ['bin'],
   kits: ['kits'],
   demos: ['demos'],
+  allPublished: ['published'],
   /** A published course with each of its editions, or one edition. */
   published: (slug: string, edition?: number) =>
     edition === undefined ? ['published', slug] : ['published', slug, edition],

@@ -14,7 +14,7 @@ import { hiddenPieces } from './look';
 import { runPosing, setUsualDrives, type PoseLookup } from './motionPreview';
 import { initialState } from './begin';
 
-/** How what a link waits for happens to pieces; all else it waits for is simply there. */
+/** Makes happen to pieces what a link waits for; a link that waits for anything else acts at once. */
 const GIVEN: Partial<
   Record<CueKind, (places: readonly number[], happened: TickEvents, state: RunState) => void>
 > = {

@@ -15,6 +15,7 @@ export interface OwnProof {
   readonly hash: string;
 }
 
+/** Tells of a course that is open whether its maker finished it, and whether that still holds. */
 export function useOwnProof(course: Course): OwnProof {
   const id = useCourse((s) => s.id);
   const proof = useCourseOnServer(id).data?.proof;

@@ -18,7 +18,7 @@ export function TakeDown({ id, shown }: TakeDownProps) {
     mutationFn: (now: boolean) => api.show(id, now),
     onSuccess: (_, now) => {
       showToast(now ? 'It is up again, with its times.' : 'Taken down. Its times are kept.');
-      for (const queryKey of [KEYS.course(id), KEYS.courses, KEYS.explore, ['published']]) {
+      for (const queryKey of [KEYS.course(id), KEYS.courses, KEYS.explore, KEYS.allPublished]) {
         void client.invalidateQueries({ queryKey });
       }
     },

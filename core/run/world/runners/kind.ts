@@ -1,6 +1,6 @@
 import type { RUNNER_TRAITS, RunnerKind, RunnerSettings } from '../../../course';
 
-/** What every runner has, in physical units, with the traits of its kind. */
+/** A runner's measures in physical units, with the traits of its kind. */
 export type Kind<K extends RunnerKind> = Shape<K> & (typeof RUNNER_TRAITS)[K];
 
 interface Shape<K extends RunnerKind> {

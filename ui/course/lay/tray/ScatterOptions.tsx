@@ -33,7 +33,6 @@ export function ScatterOptions() {
     'setBrush',
     'setStrewing',
   );
-  const change = (part: Partial<typeof scattering>) => changeScattering(part);
   const { choice, edit } = useEditing();
   const { families } = scattering;
   return (
@@ -70,7 +69,7 @@ export function ScatterOptions() {
           key={key}
           {...figure}
           value={scattering[key]}
-          onChange={(value) => change({ [key]: value })}
+          onChange={(value) => changeScattering({ [key]: value })}
         />
       ))}
       {SCENERY.map((family) => (
@@ -80,7 +79,7 @@ export function ScatterOptions() {
           small
           on={families.includes(family.id)}
           onPress={({ id }) =>
-            change({
+            changeScattering({
               families: families.includes(id)
                 ? families.filter((f) => f !== id)
                 : [...families, id],

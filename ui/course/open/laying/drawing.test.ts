@@ -32,6 +32,16 @@ test('a stroke is dropped with what is said about it', () => {
   expect(now()).toMatchObject({ stroke: [], fault: null, measure: null });
 });
 
+test('a stroke that is drawn on, or back by a corner, is not said to be wrong as it was', () => {
+  now().drawStroke([
+    [0, 0, 0],
+    [1, 0, 0],
+  ]);
+  now().showFault({ at: [1, 0, 0], words: 'Crosses itself' });
+  now().drawStroke([[0, 0, 0]]);
+  expect(now().fault).toBeNull();
+});
+
 test('a wall has a post or a panel chosen, never both', () => {
   now().choosePost(3);
   now().choosePanel({ run: 0, panel: 1 });

@@ -43,6 +43,7 @@ export interface Drawing {
   readonly fitsAt: Vec3 | null;
   /** Takes up a tool; what another one had begun is dropped. */
   pickTool: (tool: LayTool) => void;
+  /** What was wrong with the stroke before is no longer said. */
   drawStroke: (stroke: readonly Vec3[]) => void;
   /** Drops what is drawn so far, and what is said about it. */
   dropStroke: () => void;
@@ -72,7 +73,7 @@ export const drawingSlice = (set: SetSlice<Drawing>): Drawing => ({
   ...NOTHING_DRAWN,
   fitsAt: null,
   pickTool: (tool) => set({ tool, ...NOTHING_DRAWN }),
-  drawStroke: (stroke) => set({ stroke }),
+  drawStroke: (stroke) => set({ stroke, fault: null }),
   dropStroke: () => set({ stroke: [], fault: null, measure: null }),
   drawLasso: (lasso) => set({ lasso }),
   showMeasure: (measure) => set({ measure }),
