@@ -38,7 +38,7 @@ export function Checklist({ course, time, fresh, errors, onRun }: ChecklistProps
       <Line state={sound}>
         {errors.length === 0 ? (
           <>
-            {!failed && <Text>{known || done ? 'Nothing wrong found.' : 'Being checked …'}</Text>}
+            {!failed && <Text>{known || done ? 'No errors found.' : 'Being checked …'}</Text>}
             <CheckState />
           </>
         ) : (
