@@ -151,29 +151,57 @@ async function written(out: string | null, write: () => void | Promise<void>): P
   }
 }
 
+interface Options {
+  readonly json: boolean;
+  readonly to?: string;
+  readonly out: string | null;
+}
+
+interface Command {
+  /** How many files it takes, at least and at most. */
+  readonly files: readonly [least: number, most: number];
+  /** Answers with the exit code. */
+  readonly run: (files: readonly string[], options: Options) => number | Promise<number>;
+}
+
+const COMMANDS: Readonly<Record<string, Command>> = {
+  check: { files: [1, 1], run: ([file]) => check(file) },
+  hash: {
+    files: [1, 1],
+    run: ([file]) => {
+      console.log(courseHash(openCourse(file)));
+      return 0;
+    },
+  },
+  replay: { files: [2, 2], run: ([course, run], { json }) => replayFiles(course, run, json) },
+  export: { files: [1, 1], run: ([file], options) => exportFile(file, options) },
+  import: { files: [1, 1], run: ([file], { out }) => importFile(file, out) },
+  bench: { files: [0, 1], run: ([part], { json }) => benchPart(part, json) },
+};
+
+async function exportFile(file: string, { to, out }: Options): Promise<number> {
+  if (!to) throw new Refusal(USAGE);
+  if (!EXPORTS.includes(to)) throw new Refusal(`--to is one of ${EXPORTS.join(', ')}.`);
+  const course = openCourse(file);
+  await written(out, () => exportCourse(course, to, out));
+  return 0;
+}
+
+async function benchPart(part: string | undefined, json: boolean): Promise<number> {
+  // It brings the demo courses, which take longer to make than all else here.
+  const { bench, BENCH_PARTS } = await import('./bench/bench');
+  if (part !== undefined && !BENCH_PARTS.includes(part)) throw new Refusal(USAGE);
+  return bench(json, part);
+}
+
 async function run(args: readonly string[]): Promise<number> {
   const { json, to, out = null, rest } = optionsOf(args);
-  const [command, first, second, ...more] = rest;
-  if (more.length > 0) throw new Refusal(USAGE);
-  if (command === 'check' && first && !second) return check(first);
-  if (command === 'hash' && first && !second) {
-    console.log(courseHash(openCourse(first)));
-    return 0;
-  }
-  if (command === 'replay' && first && second) return replayFiles(first, second, json);
-  if (command === 'export' && first && !second && to) {
-    if (!EXPORTS.includes(to)) throw new Refusal(`--to is one of ${EXPORTS.join(', ')}.`);
-    const course = openCourse(first);
-    await written(out, () => exportCourse(course, to, out));
-    return 0;
-  }
-  if (command === 'import' && first && !second) return importFile(first, out);
-  if (command === 'bench' && !second) {
-    // It brings the demo courses, which take longer to make than all else here.
-    const { bench, BENCH_PARTS } = await import('./bench/bench');
-    if (!first || BENCH_PARTS.includes(first)) return bench(json, first);
-  }
-  throw new Refusal(USAGE);
+  const [name = '', ...files] = rest;
+  const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : null;
+  if (!command) throw new Refusal(USAGE);
+  const [least, most] = command.files;
+  if (files.length < least || files.length > most) throw new Refusal(USAGE);
+  return command.run(files, { json, to, out });
 }
 
 run(process.argv.slice(2)).then(

@@ -3,11 +3,13 @@ import type { Knex } from 'knex';
 import { nameProblem, type CourseKind } from '@/core/course';
 import { slugOf } from '@/core/formats';
 import { DoneAnswer, ProofAnswer, PublishAnswer, ShownBody, UNNAMED } from '@/core/protocol';
-import { normalRun, ranksBefore } from '@/core/run';
+import { normalRun, ranksBefore, type Run } from '@/core/run';
 import type { BodyRow, CourseRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { noteEdition } from './editions';
 import { readJson, readRunText } from '../base/bodies';
 import { handler, HttpError, NoBody, notFound } from '../base/http';
+import type { Party } from '../threads/turns';
+import type { Replayed } from '../threads/verify';
 import { partyOf } from './limits';
 import type { Context } from './context';
 import { type Listed, ownCourse } from './owned';
@@ -18,7 +20,7 @@ import { noteWhole } from './whole';
 
 /** That a maker's course can be finished, and its publishing. */
 export function proofs(context: Context): Router {
-  const { db, limits, pictures, verifier } = context;
+  const { db, limits, verifier } = context;
   return Router()
     .post(
       '/courses/:id/proof',
@@ -34,17 +36,7 @@ export function proofs(context: Context): Router {
             ? { time: row.proof_time, strokes: row.proof_strokes ?? 0 }
             : null;
         const best = !kept || ranksBefore(row.kind as CourseKind, result, kept);
-        if (best) {
-          await db.transaction(async (trx) => {
-            await trx<CourseRow>('courses').where('id', row.id).update({
-              proof_hash: run.course,
-              proof_time: result.time,
-              proof_strokes: result.strokes,
-            });
-            const proof = JSON.stringify({ ...normalRun(run, result.ticks), claim: result.time });
-            await trx<BodyRow>('bodies').where('course', row.id).update({ proof });
-          });
-        }
+        if (best) await db.transaction((trx) => keepProof(trx, row.id, run, result));
         return { time: result.time, best };
       }),
     )
@@ -53,44 +45,7 @@ export function proofs(context: Context): Router {
       handler({ body: NoBody, answer: PublishAnswer }, async (_, req) => {
         await limits.room();
         const row = await ownCourse(context, req, 'document');
-        const wrong = nameProblem(row.name);
-        if (wrong) throw new HttpError(400, 'no-name', wrong);
-        if (row.proof_hash !== row.hash) {
-          throw new HttpError(
-            409,
-            'no-proof',
-            'Finish the course as it now is, from its start and without help, before publishing it.',
-          );
-        }
-        const { document, svg, length, description, marks } = await pictures.run(
-          partyOf(req, row.maker),
-          'showDocument',
-          { document: row.document, origin: await originOf(db, row.document) },
-        );
-        const known = await db<PublishedRow>('published')
-          .where('course', row.id)
-          .first('slug', 'hash', 'document');
-        const closed =
-          known && known.hash !== row.hash
-            ? await pictures.run(partyOf(req, row.maker), 'closeEdition', {
-                before: known.document,
-                document,
-              })
-            : null;
-        const slug =
-          known?.slug ?? `${slugOf(row.name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
-        const { id: course, hash, shown } = row;
-        const now = Date.now();
-        await db.transaction(async (trx) => {
-          await trx<PublishedRow>('published')
-            .insert({ slug, course, document, hash, shown, length, picture: svg, published: now })
-            .onConflict('slug')
-            .merge();
-          await list(trx, row, { slug, length, description, published: now });
-          await noteEdition(trx, { slug, hash, length, published: now }, closed);
-          await noteWhole(trx, slug, marks);
-        });
-        return { slug };
+        return { slug: await publish(context, row, partyOf(req, row.maker)) };
       }),
     )
     .put(
@@ -112,6 +67,67 @@ export function proofs(context: Context): Router {
       }),
     );
 }
+
+/** Keeps a run as the proof of a course. */
+async function keepProof(
+  trx: Knex.Transaction,
+  course: string,
+  run: Run,
+  { time, strokes, ticks }: Pick<Replayed, 'time' | 'strokes' | 'ticks'>,
+): Promise<void> {
+  await trx<CourseRow>('courses')
+    .where('id', course)
+    .update({ proof_hash: run.course, proof_time: time, proof_strokes: strokes });
+  const proof = JSON.stringify({ ...normalRun(run, ticks), claim: time });
+  await trx<BodyRow>('bodies').where('course', course).update({ proof });
+}
+
+/**
+ * Publishes a course as it is now, and closes the edition before where a run feels the difference.
+ * @param party who asks, for the turns of drawing
+ * @returns its slug: the same for all its editions
+ * @throws HttpError 400 for a course without a name; 409 for one that nobody has proved as it is now
+ */
+async function publish(
+  { db, pictures }: Context,
+  row: Listed & Pick<BodyRow, 'document'>,
+  party: Party,
+): Promise<string> {
+  const wrong = nameProblem(row.name);
+  if (wrong) throw new HttpError(400, 'no-name', wrong);
+  if (row.proof_hash !== row.hash) {
+    const words =
+      'Finish the course as it now is, from its start and without help, before publishing it.';
+    throw new HttpError(409, 'no-proof', words);
+  }
+  const origin = await originOf(db, row.document);
+  const shownDocument = { document: row.document, origin };
+  const drawn = await pictures.run(party, 'showDocument', shownDocument);
+  const { document, svg, length, description, marks } = drawn;
+  const before = await db<PublishedRow>('published')
+    .where('course', row.id)
+    .first('slug', 'hash', 'document');
+  const closed =
+    before && before.hash !== row.hash
+      ? await pictures.run(party, 'closeEdition', { before: before.document, document })
+      : null;
+  const slug = before?.slug ?? newSlug(row.name);
+  const { id: course, hash, shown } = row;
+  const now = Date.now();
+  await db.transaction(async (trx) => {
+    await trx<PublishedRow>('published')
+      .insert({ slug, course, document, hash, shown, length, picture: svg, published: now })
+      .onConflict('slug')
+      .merge();
+    await list(trx, row, { slug, length, description, published: now });
+    await noteEdition(trx, { slug, hash, length, published: now }, closed);
+    await noteWhole(trx, slug, marks);
+  });
+  return slug;
+}
+
+const newSlug = (name: string): string =>
+  `${slugOf(name)}-${newId(4).replace(/[-_]/g, 'x').toLowerCase()}`;
 
 /** The document a course was copied from, as published now; null where it is not. */
 async function originOf(db: Knex, document: string): Promise<string | null> {

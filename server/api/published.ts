@@ -1,14 +1,9 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import type { InferOutput } from 'valibot';
 import type { CourseRow, LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { DEMO_MAKER } from '../db/demoMaker';
-import {
-  DemosAnswer,
-  DoneAnswer,
-  PublishedAnswer,
-  UNNAMED,
-  type CourseListed,
-} from '@/core/protocol';
+import { DemosAnswer, DoneAnswer, PublishedAnswer, UNNAMED } from '@/core/protocol';
 import { FOR_EVER, handler, NoBody, notFound, param, sendJson, sendPicture } from '../base/http';
 import { partyOf } from './limits';
 import { bestTimes, spreadOf } from './boards';
@@ -51,6 +46,16 @@ async function editionAsked(
   return { ...(row as typeof row & { look: string }), edition, newest: true };
 }
 
+/** The published demo courses, in the order they were laid down in. */
+const demosOf = async (db: Knex): Promise<InferOutput<typeof DemosAnswer>['demos']> =>
+  db('published')
+    .join('courses', 'courses.id', 'published.course')
+    .join('makers', 'makers.id', 'courses.maker')
+    .where('makers.id', 'like', `${DEMO_MAKER}%`)
+    .orderBy('published.rowid')
+    .select('slug', 'courses.name', 'courses.kind', 'published.length')
+    .select({ look: 'published.shown', maker: 'makers.name' });
+
 /** Published courses, for everyone. */
 export function published(context: Context): Router {
   const { db, pictures } = context;
@@ -58,21 +63,7 @@ export function published(context: Context): Router {
     .get(
       '/demos',
       handler({ body: NoBody, answer: DemosAnswer }, async () => {
-        const rows: {
-          slug: string;
-          name: string;
-          maker: string;
-          kind: CourseListed['kind'];
-          length: number;
-          look: string;
-        }[] = await db('published')
-          .join('courses', 'courses.id', 'published.course')
-          .join('makers', 'makers.id', 'courses.maker')
-          .where('makers.id', 'like', `${DEMO_MAKER}%`)
-          .orderBy('published.rowid')
-          .select('slug', 'courses.name', 'courses.kind', 'published.length')
-          .select({ look: 'published.shown', maker: 'makers.name' });
-        return { demos: rows };
+        return { demos: await demosOf(db) };
       }),
     )
     .get(

@@ -49,7 +49,6 @@ export function SendRun({ attempt, refusal, ...props }: SendRunProps) {
 function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   const client = useQueryClient();
   const me = useMe();
-  const notKept = useKeptHere(({ fails }) => fails);
   const { player, openRuns, set } = useSettings();
   const form = useForm({ resolver: valibotResolver(SendForm), defaultValues: { player } });
   const send = useMutation({
@@ -62,7 +61,7 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
     onSuccess: (_, name) => {
       if (name) set({ player: name });
       void client.invalidateQueries({ queryKey: KEYS.published(slug) });
-      for (const queryKey of [KEYS.explore, ['series'], KEYS.me]) {
+      for (const queryKey of [KEYS.explore, KEYS.allSeries, KEYS.me]) {
         void client.invalidateQueries({ queryKey });
       }
     },
@@ -92,20 +91,7 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
   const refused = send.error !== null && !taken && !maySendAgain(send.error);
   return (
     <View style={{ gap: SPACE.s }}>
-      {send.error && (
-        <Text tint="rust">
-          {send.error.message}
-          {refused || taken || notKept ? '' : ' It is kept here, and sent again by itself.'}
-          {notKept && !refused ? ' This browser keeps nothing: save it before you leave.' : ''}
-        </Text>
-      )}
-      {send.error && notKept && !refused && (
-        <Button
-          title="Save the run as a file"
-          icon="download"
-          onPress={() => saveFile(`${slug}.run.json`, JSON.stringify(finished.run))}
-        />
-      )}
+      {send.error && <NotSent error={send.error} {...{ slug, finished, refused, taken }} />}
       {!me.data?.name && (
         <FormField
           control={form.control}
@@ -134,5 +120,36 @@ function Send({ slug, finished, attempt }: SendRunProps & { attempt: string }) {
         />
       )}
     </View>
+  );
+}
+
+interface NotSentProps extends Pick<SendRunProps, 'slug' | 'finished'> {
+  readonly error: Error;
+  /** Sending it again changes nothing. */
+  readonly refused: boolean;
+  /** The name is somebody else's. */
+  readonly taken: boolean;
+}
+
+/** Why a run was not sent, what becomes of it, and the run as a file where nothing else keeps it. */
+function NotSent({ slug, finished, error, refused, taken }: NotSentProps) {
+  const notKept = useKeptHere(({ fails }) => fails);
+  const waits = !refused && !taken && !notKept;
+  const lost = notKept && !refused;
+  return (
+    <>
+      <Text tint="rust">
+        {error.message}
+        {waits && ' It is kept here, and sent again by itself.'}
+        {lost && ' This browser keeps nothing: save it before you leave.'}
+      </Text>
+      {lost && (
+        <Button
+          title="Save the run as a file"
+          icon="download"
+          onPress={() => saveFile(`${slug}.run.json`, JSON.stringify(finished.run))}
+        />
+      )}
+    </>
   );
 }

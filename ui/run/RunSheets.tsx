@@ -1,5 +1,6 @@
 import type { RunResult } from '@/core/run';
 import type { useAttempt } from './useAttempt';
+import type { RunTools } from './useRunTools';
 import { CountIn } from './hud/CountIn';
 import { PauseSheet } from './PauseSheet';
 import type { BeginPlace, RunProps } from './runProps';
@@ -9,13 +10,9 @@ import { StartSheet } from './start/StartSheet';
 const NO_PLACES: readonly BeginPlace[] = [];
 
 interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
-  readonly shapes: boolean;
-  readonly onShapes: (shown: boolean) => void;
-  readonly tools: boolean;
-  readonly onTools: (shown: boolean) => void;
-  /** Whether the touch controls are being arranged; null where there are none. */
-  readonly arranging: boolean | null;
-  readonly onArrange: () => void;
+  readonly tools: RunTools;
+  /** Whether the runner is steered by touch. */
+  readonly touch: boolean;
   readonly onAgain: () => void;
   /** Leaves the run, whatever it has come to. */
   readonly leave: () => void;
@@ -25,7 +22,7 @@ interface RunSheetsProps extends RunProps, ReturnType<typeof useAttempt> {
 
 /** What comes up before a run, in a pause, and at an end without the goal. */
 export function RunSheets(props: RunSheetsProps) {
-  const { course, attempt, send, live, starts, leave, end, trying } = props;
+  const { course, attempt, send, live, starts, leave, end, trying, tools } = props;
   const { choosing, counting, paused, placing, ended, done } = attempt;
   return (
     <>
@@ -46,13 +43,13 @@ export function RunSheets(props: RunSheetsProps) {
         onLeave={leave}
       />
       <PauseSheet
-        open={(paused || !!ended) && !done && !placing && !props.arranging}
+        open={(paused || !!ended) && !done && !placing && !tools.arranging}
         ended={ended}
-        shapes={props.shapes}
-        onShapes={props.onShapes}
-        tools={trying && props.tools}
-        onTools={props.onTools}
-        onArrange={props.arranging === null ? undefined : props.onArrange}
+        shapes={tools.shapes}
+        onShapes={tools.onShapes}
+        tools={trying && tools.tools}
+        onTools={tools.onTools}
+        onArrange={props.touch ? () => tools.onArranging(true) : undefined}
         leaveLabel={props.leaveLabel}
         onGoOn={() => send({ do: 'go-on' })}
         onAgain={props.onAgain}

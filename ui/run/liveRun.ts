@@ -50,6 +50,12 @@ interface KeptState {
   readonly events: number;
 }
 
+/** Where an attempt begins when that is no start of the course. */
+function placeOf(beginning: Beginning) {
+  if (beginning.kind === 'place') return beginning.at;
+  return beginning.kind === 'moment' ? beginning.from : undefined;
+}
+
 /**
  * A run as it is played. Ticks follow the clock, not the frames, and every input is stamped with the
  * moment it was made, so that it counts at its tick however seldom the screen is drawn.
@@ -95,12 +101,7 @@ export class LiveRun {
     this.seed = moment?.seed ?? seed;
     this.start = moment?.start ?? (beginning.kind === 'start' ? beginning.start : 0);
     const world = buildWorld(course);
-    const from =
-      beginning.kind === 'place'
-        ? beginning.at
-        : beginning.kind === 'moment'
-          ? beginning.from
-          : undefined;
+    const from = placeOf(beginning);
     const begun = from ? beginAt(course, world, from, this.seed) : null;
     this.base = begun?.world ?? world;
     this.state =
@@ -109,10 +110,14 @@ export class LiveRun {
         : (begun?.state ?? initialState(world, this.seed, this.start));
     const first = this.state.tick;
     this.path.push(this.state.x, this.state.y, this.state.z);
-    for (const [ticks, x, z, jump] of moment?.inputs ?? []) {
+    if (moment) this.stepAll(moment.inputs);
+    this.since = moment ? this.state.tick : first;
+  }
+
+  private stepAll(inputs: Run['inputs']): void {
+    for (const [ticks, x, z, jump] of inputs) {
       for (let i = 0; i < ticks; i++) this.step({ x, z, jump: jump === 1 });
     }
-    this.since = moment ? this.state.tick : first;
   }
 
   /** The course made ready, as it is for this runner now. */

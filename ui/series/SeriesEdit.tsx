@@ -21,7 +21,6 @@ type Kept = Pick<Series['courses'][number], 'slug' | 'name'>;
 
 /** Name, words and courses of one's own series, put in order by hand. */
 export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => void }) {
-  const client = useQueryClient();
   const form = useForm({
     resolver: valibotResolver(SeriesForm),
     mode: 'onChange',
@@ -29,43 +28,12 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
   });
   const [sitting, setSitting] = useState(series.sitting);
   const [courses, setCourses] = useState<readonly Kept[]>(series.courses);
-  const [picking, setPicking] = useState(false);
-  const listAgain = () => {
-    void client.invalidateQueries({ queryKey: KEYS.allSeries });
-    void client.invalidateQueries({ queryKey: KEYS.makers });
-  };
-  const save = useMutation({
-    mutationFn: (told: { name: string; words?: string }) =>
-      api.changeSeries(series.id, {
-        ...{ name: told.name, words: told.words ?? '', sitting },
-        courses: courses.map(({ slug }) => slug),
-      }),
-    onSuccess: (kept) => {
-      client.setQueryData(KEYS.series(series.id), kept);
-      listAgain();
-      onDone();
-    },
-    onError: (error) => form.setError('root', { message: error.message }),
-  });
-  const remove = useMutation({
-    mutationFn: () => api.removeSeries(series.id),
-    onSuccess: () => {
-      listAgain();
-      void client.invalidateQueries({ queryKey: KEYS.bin });
-      router.dismissTo(SERIES_PAGE);
-      showToast(`${series.name} is in the bin.`, {
-        label: 'Undo',
-        act: () => void api.restore('series', series.id).then(listAgain, sayError),
-      });
-    },
-    onError: sayError,
-  });
-  const move = (from: number, to: number) => {
-    const order = [...courses];
-    order.splice(to, 0, ...order.splice(from, 1));
-    setCourses(order);
-  };
-  const full = courses.length >= MOST_IN_SERIES;
+  const { save, remove } = useSeriesChanges(series, onDone);
+  const keep = ({ name, words = '' }: { name: string; words?: string }) =>
+    save.mutate(
+      { name, words, sitting, courses: courses.map(({ slug }) => slug) },
+      { onError: (error) => form.setError('root', { message: error.message }) },
+    );
   return (
     <>
       <FormField
@@ -84,23 +52,7 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
         testID="series-words"
       />
       <Toggle label="In one sitting: the clock goes on" value={sitting} onChange={setSitting} />
-      {courses.length > 0 && (
-        <SortableList
-          label="Courses, in the order they are run"
-          items={courses.map(({ name }) => name)}
-          onMove={move}
-          onRemove={(at) => setCourses(courses.filter((_, i) => i !== at))}
-        />
-      )}
-      {full && <Text tint="slate">A series has at most {MOST_IN_SERIES} courses.</Text>}
-      <Button
-        title="Put a course into it"
-        icon="plus"
-        disabled={full}
-        onPress={() => setPicking(true)}
-        style={{ alignSelf: 'flex-start' }}
-        testID="series-add"
-      />
+      <SeriesCourses courses={courses} onChange={setCourses} />
       {form.formState.errors.root && (
         <Text tint="rust" accessibilityRole="alert">
           {form.formState.errors.root.message}
@@ -112,7 +64,7 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
           kind="main"
           title="Keep"
           busy={save.isPending}
-          onPress={form.handleSubmit((told) => save.mutate(told))}
+          onPress={form.handleSubmit(keep)}
           style={{ flex: 1 }}
           testID="series-keep"
         />
@@ -126,14 +78,82 @@ export function SeriesEdit({ series, onDone }: { series: Series; onDone: () => v
         style={{ alignSelf: 'flex-start' }}
         testID="series-remove"
       />
+    </>
+  );
+}
+
+interface SeriesCoursesProps {
+  readonly courses: readonly Kept[];
+  readonly onChange: (courses: readonly Kept[]) => void;
+}
+
+/** The courses of a series: put in order, taken out, and added. */
+function SeriesCourses({ courses, onChange }: SeriesCoursesProps) {
+  const [picking, setPicking] = useState(false);
+  const move = (from: number, to: number) => {
+    const order = [...courses];
+    order.splice(to, 0, ...order.splice(from, 1));
+    onChange(order);
+  };
+  const full = courses.length >= MOST_IN_SERIES;
+  return (
+    <>
+      {courses.length > 0 && (
+        <SortableList
+          label="Courses, in the order they are run"
+          items={courses.map(({ name }) => name)}
+          onMove={move}
+          onRemove={(removed) => onChange(courses.filter((_, i) => i !== removed))}
+        />
+      )}
+      {full && <Text tint="slate">A series has at most {MOST_IN_SERIES} courses.</Text>}
+      <Button
+        title="Put a course into it"
+        icon="plus"
+        disabled={full}
+        onPress={() => setPicking(true)}
+        style={{ alignSelf: 'flex-start' }}
+        testID="series-add"
+      />
       <CoursePicker
         open={picking}
         without={courses.map(({ slug }) => slug)}
         onClose={() => setPicking(false)}
-        onPick={(course) => setCourses([...courses, course])}
+        onPick={(course) => onChange([...courses, course])}
       />
     </>
   );
+}
+
+/** Saves a series, or moves it to the bin. */
+function useSeriesChanges(series: Series, onSaved: () => void) {
+  const client = useQueryClient();
+  const listAgain = () => {
+    void client.invalidateQueries({ queryKey: KEYS.allSeries });
+    void client.invalidateQueries({ queryKey: KEYS.makers });
+  };
+  const save = useMutation({
+    mutationFn: (body: v.InferOutput<typeof SeriesBody>) => api.changeSeries(series.id, body),
+    onSuccess: (kept) => {
+      client.setQueryData(KEYS.series(series.id), kept);
+      listAgain();
+      onSaved();
+    },
+  });
+  const remove = useMutation({
+    mutationFn: () => api.removeSeries(series.id),
+    onSuccess: () => {
+      listAgain();
+      void client.invalidateQueries({ queryKey: KEYS.bin });
+      router.dismissTo(SERIES_PAGE);
+      showToast(`${series.name} is in the bin.`, {
+        label: 'Undo',
+        act: () => void api.restore('series', series.id).then(listAgain, sayError),
+      });
+    },
+    onError: sayError,
+  });
+  return { save, remove };
 }
 
 const sayError = (error: Error) => showToast(error.message);

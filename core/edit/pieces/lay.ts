@@ -1,4 +1,4 @@
-import { create } from 'mutative';
+import { create, type Draft } from 'mutative';
 import type { Course, Piece } from '../../course';
 import { checkpointNumber, familyOf, legOf, markOf } from '../../pieces';
 import { freshIds } from './ids';
@@ -51,28 +51,44 @@ export function layPieces(course: Course, pieces: readonly PieceInHand[]): Cours
     for (const piece of pieces) {
       familyOf(piece.family);
       const laid: Piece = { ...tidied(piece), id: nextId() };
-      if (laid.family === 'cairn' && laid.params?.number === undefined) {
-        const leg = Number(laid.params?.leg ?? checkpointLeg(draft));
-        const number = nextCheckpointNumber(draft, leg);
-        if (number > 1) laid.params = { ...laid.params, number };
-        if (leg > 1) laid.params = { ...laid.params, leg };
-      }
-      if (laid.role === 'checkpoint' && laid.mark?.number === undefined) {
-        const leg = laid.mark?.leg ?? checkpointLeg(draft);
-        const number = nextCheckpointNumber(draft, leg);
-        laid.mark = { ...laid.mark, number, ...(leg > 1 ? { leg } : {}) };
-      }
-      if (
-        (laid.family === 'start' || laid.family === 'lantern') &&
-        laid.params?.leg === undefined
-      ) {
-        const leg = nextLeg(draft, laid.family === 'start' ? 'start' : 'goal') ?? 1;
-        if (leg > 1) laid.params = { ...laid.params, leg };
-        if (leg > (draft.legs?.length ?? 1)) draft.legs = withLegs(draft, leg);
-      }
+      NUMBERED[laid.family]?.(draft, laid);
+      numberOwnCheckpoint(draft, laid);
       draft.pieces.push(laid);
     }
   });
+}
+
+/** Families whose pieces get a number or a leg when they are laid without one. */
+const NUMBERED: Readonly<Record<string, (draft: Draft<Course>, laid: Piece) => void>> = {
+  cairn: numberCairn,
+  start: numberLeg('start'),
+  lantern: numberLeg('goal'),
+};
+
+function numberCairn(draft: Draft<Course>, laid: Piece): void {
+  if (laid.params?.number !== undefined) return;
+  const leg = Number(laid.params?.leg ?? checkpointLeg(draft));
+  const number = nextCheckpointNumber(draft, leg);
+  if (number > 1) laid.params = { ...laid.params, number };
+  if (leg > 1) laid.params = { ...laid.params, leg };
+}
+
+/** Numbers a piece that is a checkpoint by its role. */
+function numberOwnCheckpoint(draft: Draft<Course>, laid: Piece): void {
+  if (laid.role !== 'checkpoint' || laid.mark?.number !== undefined) return;
+  const leg = laid.mark?.leg ?? checkpointLeg(draft);
+  const number = nextCheckpointNumber(draft, leg);
+  laid.mark = { ...laid.mark, number, ...(leg > 1 ? { leg } : {}) };
+}
+
+/** Gives a start or a goal the first leg that lacks one; a course of one leg gets another where need be. */
+function numberLeg(mark: 'start' | 'goal') {
+  return (draft: Draft<Course>, laid: Piece): void => {
+    if (laid.params?.leg !== undefined) return;
+    const leg = nextLeg(draft, mark) ?? 1;
+    if (leg > 1) laid.params = { ...laid.params, leg };
+    if (leg > (draft.legs?.length ?? 1)) draft.legs = withLegs(draft, leg);
+  };
 }
 
 /** The piece with its numbers as fine as they are kept, and no turn where there is none. */

@@ -97,6 +97,17 @@ export function runnerPath(
 
 const swept = newQueryBox();
 
+/** Sets `swept` to the box about a capsule's way. */
+function sweepBox({ x, y, z, dx, dy, dz, body }: CapsulePath): void {
+  const { radius, half } = body;
+  swept.x0 = (dx < 0 ? x + dx : x) - radius;
+  swept.x1 = (dx < 0 ? x : x + dx) + radius;
+  swept.y0 = dy < 0 ? y + dy : y;
+  swept.y1 = (dy < 0 ? y : y + dy) + 2 * (radius + half);
+  swept.z0 = (dz < 0 ? z + dz : z) - radius;
+  swept.z1 = (dz < 0 ? z : z + dz) + radius;
+}
+
 /**
  * Moves a capsule along its way and finds the first solid it touches.
  * @param world the course made ready
@@ -106,14 +117,8 @@ const swept = newQueryBox();
  * @returns whether anything is touched; `out` then holds the first touch
  */
 export function castCapsule(world: World, s: RunState, path: CapsulePath, out: Contact): boolean {
-  const { x, y, z, dx, dy, dz, skip, own, first } = path;
-  const { radius, half } = path.body;
-  swept.x0 = (dx < 0 ? x + dx : x) - radius;
-  swept.x1 = (dx < 0 ? x : x + dx) + radius;
-  swept.y0 = dy < 0 ? y + dy : y;
-  swept.y1 = (dy < 0 ? y : y + dy) + 2 * (radius + half);
-  swept.z0 = (dz < 0 ? z + dz : z) - radius;
-  swept.z1 = (dz < 0 ? z : z + dz) + radius;
+  const { skip, own, first } = path;
+  sweepBox(path);
   const { solids } = world.broadPhase.query(swept);
   out.t = 1;
   out.top = -1;

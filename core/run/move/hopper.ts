@@ -135,40 +135,61 @@ export function pushed(world: World, s: RunState): void {
 const onWall = (s: RunState, input: Input): boolean =>
   s.tick - s.wallTick <= 2 && input.x * s.wallX + input.z * s.wallZ < 0;
 
-function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: EmitEvent): void {
+/** Keeps a press of the button for some ticks; tells whether it was pressed in this one. */
+function notePress(s: RunState, hopper: Hopper, input: Input): boolean {
   const pressed = input.jump && !s.jumpHeld;
   // The tick of the press comes before those in which it is kept.
   if (pressed) s.buffer = hopper.bufferTicks + 1;
   else if (s.buffer > 0) s.buffer--;
   s.jumpHeld = input.jump;
-  const g = gravityOf(s);
+  return pressed;
+}
+
+/** Jumps from the ground, off a wall, or once more in the air. */
+function jump(world: World, s: RunState, hopper: Hopper, input: Input, say: EmitEvent): void {
+  const pressed = notePress(s, hopper, input);
   const up = upOf(s);
-  const speed = Math.sqrt(2 * (g > 0 ? g : world.gravity) * hopper.jumpHeight);
   const ground = s.ground >= 0 || s.coyote > 0;
   const wall = !ground && hopper.wallJump && s.tick - s.wallTick <= WALL_TICKS;
   const again = !ground && !wall && hopper.doubleJump && s.airJumps === 0;
   if (s.buffer > 0 && ground && dropThrough(world, s, input)) {
     s.buffer = 0;
   } else if (s.buffer > 0 && (ground || (pressed && (wall || again)))) {
-    setAlong(s, up, speed);
-    if (s.ground >= 0) leaveGround(world, s);
-    if (wall) {
-      s.vx += s.wallX * hopper.topSpeed;
-      if (world.lane === null) s.vz += s.wallZ * hopper.topSpeed;
-      s.wallTick -= WALL_TICKS + 1;
-    }
+    leap(world, s, hopper, wall, up);
     if (again) s.airJumps = 1;
-    s.coyote = 0;
-    s.buffer = 0;
-    s.rising = true;
-    s.jumps++;
     say('jump', 0);
   } else if (s.ground < 0 && s.coyote > 0) s.coyote--;
-  if (s.rising && paceAlong(s, up) <= 0) s.rising = false;
-  if (s.rising && !input.jump) {
-    setAlong(s, up, paceAlong(s, up) * hopper.jumpCut);
-    s.rising = false;
+  if (s.rising) endRise(s, hopper, input, up);
+}
+
+/** Ends a rise at its top, or cuts it short where the button is let go of. */
+function endRise(s: RunState, hopper: Hopper, input: Input, up: ReturnType<typeof upOf>): void {
+  const pace = paceAlong(s, up);
+  if (pace > 0 && input.jump) return;
+  if (pace > 0) setAlong(s, up, pace * hopper.jumpCut);
+  s.rising = false;
+}
+
+/** Gives the speed of a jump, and off a wall that away from it. */
+function leap(
+  world: World,
+  s: RunState,
+  hopper: Hopper,
+  wall: boolean,
+  up: ReturnType<typeof upOf>,
+): void {
+  const g = gravityOf(s);
+  setAlong(s, up, Math.sqrt(2 * (g > 0 ? g : world.gravity) * hopper.jumpHeight));
+  if (s.ground >= 0) leaveGround(world, s);
+  if (wall) {
+    s.vx += s.wallX * hopper.topSpeed;
+    if (world.lane === null) s.vz += s.wallZ * hopper.topSpeed;
+    s.wallTick -= WALL_TICKS + 1;
   }
+  s.coyote = 0;
+  s.buffer = 0;
+  s.rising = true;
+  s.jumps++;
 }
 
 /** Lets the runner down through the one-way face it stands on, with the pad drawn down and a jump. */

@@ -2,11 +2,13 @@ import { newTouch } from '../../collision';
 import { multiply, rotate, transpose, turnedHeading } from '../../geometry';
 import type { Pose } from '../../motion';
 import {
+  type Boxed,
   carriedAlong,
   type Collider,
   type Mover,
   newContact,
   poseMover,
+  type QueryBox,
   type World,
 } from '../world';
 import { type Trajectory, type RunState, SKIN } from '../state';
@@ -181,15 +183,26 @@ export function resolvePushers(world: World, s: RunState, path: Trajectory): num
     about = boxAround(body, s);
     isFree = isFreeOfLoose(world, s, about);
   }
-  if (pusher < 0) return -1;
+  return pusher >= 0 && isCrushed(world, s, solids, about, isFree) ? pusher : -1;
+}
+
+/** True where the runner is left deeper within a solid than it can stand. */
+function isCrushed(
+  world: World,
+  s: RunState,
+  solids: Boxed,
+  about: QueryBox,
+  isFree: boolean,
+): boolean {
+  const body = world.bodies[s.size];
   for (let i = 0; i < solids.list.length; i++) {
     const c = solids.list[i];
     if (outsideBox(about, solids.boxes, 6 * i)) continue;
     if (c.isDynamic && (isFree || outsideCurrentBounds(world, s, c, about))) continue;
     if (isDisabled(world, s, c) || c.oneWay) continue;
-    if (signedDistance(world, s, body, c, s).distance < -CRUSH) return pusher;
+    if (signedDistance(world, s, body, c, s).distance < -CRUSH) return true;
   }
-  return -1;
+  return false;
 }
 
 /** Moves the runner out of a mover it overlaps, a skin away. Returns whether it had to be. */

@@ -81,15 +81,9 @@ function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
   const { links } = world;
   const { touching } = s;
   touching.count = 0;
-  // What nobody waits for is not noted.
-  const watched = links.length > 0 || world.breaking || world.triggeredMovers.length > 0;
-  const happened = watched ? clearEvents(heard) : null;
+  const happened = isWatched(world) ? clearEvents(heard) : null;
 
-  if (world.triggeredMovers.length > 0) wakeMovers(world, s);
-  if (world.runnerDriven.length > 0) stepFollowers(world, s);
-  if (s.size !== 0 && s.tick > s.sizeUntil) s.size = 0;
-  if (world.loose.length > 0) (s.bodies ??= LooseBodies.of(world, s)).step(world, s);
-
+  stepPieces(world, s);
   beginPath(path, s.x, s.y, s.z);
   if (s.ground >= 0) moveWithPlatform(world, s, path);
   const crusher = world.movers.length > 0 ? resolvePushers(world, s, path) : -1;
@@ -113,16 +107,35 @@ function step(world: World, s: RunState, input: Input, say: EmitEvent): void {
   if (thrown >= 0 && hurtByCopy(world, s, thrown, say)) return;
   if (happened) touched(world, s, happened, say);
   if (happened && links.length > 0 && actOnLinks(world, s, happened, say)) return;
-  if (hurtBy === 'hurt' && !world.unharmed) {
-    say('hazard');
-    s.falls++;
-    respawn(world, s, say);
-  } else if (hurtBy === 'fall' || s.y < tideOf(s) || beyond(s)) {
-    say('fall');
-    s.falls++;
-    respawn(world, s, say);
-  }
+  comeToHarm(world, s, hurtBy, say);
 }
+
+/** True where something waits for what happens; else nothing of it is noted. */
+const isWatched = ({ links, breaking, triggeredMovers }: World): boolean =>
+  links.length > 0 || breaking || triggeredMovers.length > 0;
+
+/** Counts a mishap at the end of a tick, and sends the runner back. */
+function comeToHarm(world: World, s: RunState, harm: Harm, say: EmitEvent): void {
+  const mishap = harm === 'hurt' && !world.unharmed ? 'hazard' : fallen(s, harm) ? 'fall' : null;
+  if (mishap === null) return;
+  say(mishap);
+  s.falls++;
+  respawn(world, s, say);
+}
+
+/** Moves on what moves by itself: movers, what follows the runner, and what lies loose. */
+function stepPieces(world: World, s: RunState): void {
+  if (world.triggeredMovers.length > 0) wakeMovers(world, s);
+  if (world.runnerDriven.length > 0) stepFollowers(world, s);
+  if (s.size !== 0 && s.tick > s.sizeUntil) s.size = 0;
+  if (world.loose.length > 0) (s.bodies ??= LooseBodies.of(world, s)).step(world, s);
+}
+
+/** What a region does to whoever stands in it. */
+type Harm = 'hurt' | 'fall' | null;
+
+const fallen = (s: RunState, hurtBy: Harm): boolean =>
+  hurtBy === 'fall' || s.y < tideOf(s) || beyond(s);
 
 /** Faster than anything in a course can make a runner that still gets anywhere, m/s. */
 const MOST_SPEED = 1000;
@@ -178,10 +191,10 @@ function sense(
   way: Trajectory,
   happened: TickEvents | null,
   say: EmitEvent,
-): 'ended' | 'hurt' | 'fall' | null {
+): Harm | 'ended' {
   if (s.portal >= 0 && s.tick - s.portalTick > 1) s.portal = -1;
   resetField(world, s);
-  let done: 'hurt' | 'fall' | null = null;
+  let done: Harm = null;
   for (const { collider, timeOfImpact, normal } of sensorHits(world, s, way)) {
     const { piece, role } = collider;
     if (happened) noteTouch(world, s, piece, happened);

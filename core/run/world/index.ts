@@ -15,7 +15,7 @@ export {
 } from './runners';
 export { formBounds, centreHeight, type Capsule, fitsRestFrame, InflatedShapes } from './capsule';
 export { carriedAlong, type Collider, BROADPHASE_MARGIN, type Mouth } from './collider';
-export { newQueryBox, type QueryBox } from './broadPhase';
+export { newQueryBox, type Boxed, type QueryBox } from './broadPhase';
 export { type Clocks, DRIVE_SIZE, layLoose, LOOSE_SIZE, type Mover, moverTick } from './mover';
 export { compileMovers } from './compileMovers';
 export { poseMover } from './poseMover';

@@ -48,6 +48,8 @@ export function rangeOf(points: readonly ChartPoint[], signed: boolean): [number
   return high - low < least ? [signed ? -least / 2 : low, low + least] : [low, high];
 }
 
+const isThere = ({ value }: ChartPoint): boolean => value !== null;
+
 /** Values along the way of a run. */
 export function RunChart(props: RunChartProps) {
   const { label, curves, length, marks, signed = false, format, here, onTouch, testID } = props;
@@ -61,16 +63,12 @@ export function RunChart(props: RunChartProps) {
     ),
     [HEIGHT - FOOT, TOP],
   ).nice(4);
-  const curve = line<ChartPoint>(
-    ({ along }) => x(along),
-    ({ value }) => y(value!),
-  ).defined(({ value }) => value !== null);
-  const filled = area<ChartPoint>(
-    ({ along }) => x(along),
-    y(0),
-    ({ value }) => y(value!),
-  ).defined(({ value }) => value !== null);
+  const across = ({ along }: ChartPoint) => x(along);
+  const upward = ({ value }: ChartPoint) => y(value!);
+  const curve = line(across, upward).defined(isThere);
+  const filled = area(across, y(0), upward).defined(isThere);
   const shape = filled(curves[0].points as ChartPoint[]) ?? '';
+  const foot = HEIGHT - FOOT;
   return (
     <View
       role="img"
@@ -81,45 +79,24 @@ export function RunChart(props: RunChartProps) {
     >
       {width > 0 && (
         <Svg width={width} height={HEIGHT}>
-          <Defs>
-            <ClipPath id="lost">
-              <Rect x={0} y={0} width={width} height={y(0)} />
-            </ClipPath>
-            <ClipPath id="gained">
-              <Rect x={0} y={y(0)} width={width} height={HEIGHT} />
-            </ClipPath>
-          </Defs>
           {y.ticks(4).map((tick) => (
             <G key={tick}>
               <Line x1={LEFT} x2={width} y1={y(tick)} y2={y(tick)} stroke={colours.line} />
               <Label x={LEFT - 6} y={y(tick) + 4} anchor="end" words={format(tick)} />
             </G>
           ))}
-          {signed ? (
-            <>
-              <Path d={shape} fill={colours.rustSoft} clipPath="url(#lost)" />
-              <Path d={shape} fill={colours.mossSoft} clipPath="url(#gained)" />
-            </>
-          ) : (
-            <Path d={shape} fill={colours.line} opacity={0.5} />
-          )}
+          <Filled shape={shape} signed={signed} width={width} zero={y(0)} />
           {marks.map((mark) => (
             <Line
               key={mark}
-              x1={x(mark)}
-              x2={x(mark)}
-              y1={TOP}
-              y2={HEIGHT - FOOT}
+              {...{ x1: x(mark), x2: x(mark), y1: TOP, y2: foot }}
               stroke={colours.heather}
               strokeDasharray="3 4"
             />
           ))}
           {here !== undefined && (
             <Line
-              x1={x(here)}
-              x2={x(here)}
-              y1={TOP}
-              y2={HEIGHT - FOOT}
+              {...{ x1: x(here), x2: x(here), y1: TOP, y2: foot }}
               stroke={colours.moss}
               strokeWidth={2}
             />
@@ -150,6 +127,35 @@ export function RunChart(props: RunChartProps) {
         <Touched onTouch={(px) => onTouch(Math.min(length, Math.max(0, x.invert(px))))} />
       )}
     </View>
+  );
+}
+
+interface FilledProps {
+  /** The outline between the first curve and nothing. */
+  readonly shape: string;
+  readonly signed: boolean;
+  readonly width: number;
+  /** The height in the picture at which the value is nothing. */
+  readonly zero: number;
+}
+
+/** The room between the first curve and nothing; losses and gains in their own colours. */
+function Filled({ shape, signed, width, zero }: FilledProps) {
+  const colours = useColours();
+  if (!signed) return <Path d={shape} fill={colours.line} opacity={0.5} />;
+  return (
+    <>
+      <Defs>
+        <ClipPath id="lost">
+          <Rect x={0} y={0} width={width} height={zero} />
+        </ClipPath>
+        <ClipPath id="gained">
+          <Rect x={0} y={zero} width={width} height={HEIGHT} />
+        </ClipPath>
+      </Defs>
+      <Path d={shape} fill={colours.rustSoft} clipPath="url(#lost)" />
+      <Path d={shape} fill={colours.mossSoft} clipPath="url(#gained)" />
+    </>
   );
 }
 

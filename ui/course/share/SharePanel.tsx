@@ -22,8 +22,6 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const course = useCourse((s) => s.course);
   const { data } = useCourseOnServer(id);
   const errors = useFindings(course).filter(({ weight }) => weight === 'error');
-  const checked = useCheckOf(course).done;
-  const publish = usePublish(id);
   const published = data?.published;
   const { run, time, fresh, hash } = useOwnProof(course);
   const current = !!published?.current && published.shown && data?.course.name === course.name;
@@ -35,15 +33,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
       <Checklist course={course} time={time} fresh={fresh} errors={errors} onRun={onRun} />
       {run && !fresh && <TryAgain id={id} run={run} hash={hash} />}
       {fresh && !down && (
-        <Button
-          kind={current ? 'plain' : 'main'}
-          icon="upload"
-          title={current ? 'Published as it is now' : link ? 'Publish the changes' : 'Publish'}
-          disabled={current || errors.length > 0 || !checked}
-          busy={publish.isPending}
-          onPress={() => publish.mutate()}
-          testID="publish"
-        />
+        <PublishButton current={current} again={!!link} mayPublish={errors.length === 0} />
       )}
       {!down && link && <PlayLink link={link} name={course.name} />}
       <AsSeen slug={published?.slug} />
@@ -52,6 +42,31 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
       <CodeAndFile />
       <OtherFiles />
     </View>
+  );
+}
+
+interface PublishButtonProps {
+  /** What is published is the course as it is now. */
+  readonly current: boolean;
+  /** Something of the course was published before. */
+  readonly again: boolean;
+  readonly mayPublish: boolean;
+}
+
+function PublishButton({ current, again, mayPublish }: PublishButtonProps) {
+  const id = useCourse((s) => s.id);
+  const checked = useCheckOf(useCourse((s) => s.course)).done;
+  const publish = usePublish(id);
+  return (
+    <Button
+      kind={current ? 'plain' : 'main'}
+      icon="upload"
+      title={current ? 'Published as it is now' : again ? 'Publish the changes' : 'Publish'}
+      disabled={current || !mayPublish || !checked}
+      busy={publish.isPending}
+      onPress={() => publish.mutate()}
+      testID="publish"
+    />
   );
 }
 

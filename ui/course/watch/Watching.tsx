@@ -4,6 +4,7 @@ import { ScrollView, useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Film } from '@/core/run';
+import type { RunSheet } from '@/core/timing';
 import { Button, Card, Chip, IconButton, Text } from '../../parts';
 import { usePales } from '../../run/pale/usePales';
 import type { UseWatchClock } from '../../run/watch/watchClock';
@@ -44,13 +45,7 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
   const pales = usePales(course, usePaleRuns(id, course)).filter(({ key }) => key !== shown.key);
   const one = useMemo(() => [shown], [shown]);
   const line = useLines(id, course, one)?.[0] ?? null;
-  const marks = useMemo((): WatchMark[] => {
-    const { parts = [], mishaps = [] } = read?.sheet ?? {};
-    return [
-      ...parts.map(({ at }) => ({ tick: at * TICKS_PER_SECOND, kind: 'mark' as const })),
-      ...mishaps.map(({ tick }) => ({ tick, kind: 'mishap' as const })),
-    ];
-  }, [read]);
+  const marks = useMemo(() => marksOf(read?.sheet), [read]);
   const keep = useKeepMoment(id);
   const moment = () => {
     film.goTo(Math.floor(clock.getState().tick));
@@ -74,21 +69,12 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
       <View style={{ flex: 1 }}>
         <View style={{ flex: 1, overflow: 'hidden', backgroundColor: colours.sky }}>
           <WatchCanvas {...{ course, film, clock, follows, shapes, pales, line }} />
-          <Card
-            style={{ flexDirection: 'row', alignItems: 'center', margin: SPACE.s, minHeight: 52 }}
-          >
-            <IconButton icon="chevron-left" label="Back" onPress={() => leave(id)} />
-            <Text as="heading" numberOfLines={1} style={{ flex: 1 }}>
-              {shown.name}
-            </Text>
-            <IconButton
-              icon="bookmark"
-              label="Keep this moment"
-              onPress={() => keep(moment())}
-              testID="watch-keep"
-            />
-            <Button title="Run from here" icon="play" onPress={runFromHere} testID="watch-run" />
-          </Card>
+          <WatchBar
+            title={shown.name}
+            onBack={() => leave(id)}
+            onKeep={() => keep(moment())}
+            onRun={runFromHere}
+          />
         </View>
         {line && <WatchRibbon course={course} line={line} clock={clock} />}
         <View
@@ -96,26 +82,9 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
         >
           <WatchPanel film={film} clock={clock} marks={marks} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
-            <Chip
-              role="checkbox"
-              label="View is free"
-              on={!follows}
-              onPress={() => setFollows(!follows)}
-            />
-            <Chip
-              role="checkbox"
-              label="Collision shapes"
-              on={shapes}
-              onPress={() => setShapes(!shapes)}
-            />
-            {!wide && (
-              <Chip
-                role="checkbox"
-                label="Figures"
-                on={unfolded}
-                onPress={() => setUnfolded(!unfolded)}
-              />
-            )}
+            <Switch label="View is free" on={!follows} onSwitch={(free) => setFollows(!free)} />
+            <Switch label="Collision shapes" on={shapes} onSwitch={setShapes} />
+            {!wide && <Switch label="Figures" on={unfolded} onSwitch={setUnfolded} />}
           </View>
         </View>
       </View>
@@ -134,5 +103,44 @@ export function Watching({ id, course, shown, film, clock }: WatchingProps) {
     </View>
   );
 }
+
+/** Where checkpoints were passed and where something went wrong, for the line of time. */
+const marksOf = ({ parts = [], mishaps = [] }: Partial<RunSheet> = {}): WatchMark[] => [
+  ...parts.map(({ at }) => ({ tick: at * TICKS_PER_SECOND, kind: 'mark' as const })),
+  ...mishaps.map(({ tick }) => ({ tick, kind: 'mishap' as const })),
+];
+
+interface WatchBarProps {
+  readonly title: string;
+  readonly onBack: () => void;
+  /** Keeps the moment that is shown. */
+  readonly onKeep: () => void;
+  /** Runs on from the moment that is shown. */
+  readonly onRun: () => void;
+}
+
+/** The bar over the scene of a run that is watched. */
+function WatchBar({ title, onBack, onKeep, onRun }: WatchBarProps) {
+  return (
+    <Card style={{ flexDirection: 'row', alignItems: 'center', margin: SPACE.s, minHeight: 52 }}>
+      <IconButton icon="chevron-left" label="Back" onPress={onBack} />
+      <Text as="heading" numberOfLines={1} style={{ flex: 1 }}>
+        {title}
+      </Text>
+      <IconButton icon="bookmark" label="Keep this moment" onPress={onKeep} testID="watch-keep" />
+      <Button title="Run from here" icon="play" onPress={onRun} testID="watch-run" />
+    </Card>
+  );
+}
+
+interface SwitchProps {
+  readonly label: string;
+  readonly on: boolean;
+  readonly onSwitch: (on: boolean) => void;
+}
+
+const Switch = ({ label, on, onSwitch }: SwitchProps) => (
+  <Chip role="checkbox" label={label} on={on} onPress={() => onSwitch(!on)} />
+);
 
 const leave = (id: string) => goBack(timesPage(id));

@@ -25,31 +25,15 @@ function flightActOf(code: string): FlightAct | undefined {
   return act !== undefined && act in FLIGHT_ACTS ? (act as FlightAct) : undefined;
 }
 
-/** Has the runner fly as long as they are there: a pad, higher and lower; keys do the same. */
-export function FlyControls({
-  live,
-  sideOn,
-}: {
-  readonly live: LiveRun;
-  readonly sideOn: boolean;
-}) {
-  const hands = useRef({ touch: NO_FLIGHT, keys: NO_FLIGHT });
+/** Tells the flight that the keys held down ask for, whenever that changes. */
+function useFlightKeys(onChange: (keys: FlightHands) => void): void {
+  const latest = useRef(onChange);
   useEffect(() => {
-    const speed = () => {
-      const { touch, keys } = hands.current;
-      const both = {
-        right: touch.right + keys.right,
-        forward: touch.forward + keys.forward,
-        up: touch.up + keys.up,
-      };
-      return flightSpeed(both, useView.getState().yaw, sideOn);
-    };
-    live.setFlight(speed);
-    return () => live.setFlight(null);
-  }, [live, sideOn]);
+    latest.current = onChange;
+  });
   useEffect(() => {
     const held = new Set<FlightAct>();
-    const update = () => (hands.current.keys = pushedBy(held));
+    const update = () => latest.current(pushedBy(held));
     const down = ({ code }: KeyboardEvent) => {
       const act = flightActOf(code);
       if (act) held.add(act);
@@ -73,6 +57,31 @@ export function FlyControls({
       window.removeEventListener('blur', blur);
     };
   }, []);
+}
+
+/** Makes the runner fly while they are shown: a pad, higher and lower; keys do the same. */
+export function FlyControls({
+  live,
+  sideOn,
+}: {
+  readonly live: LiveRun;
+  readonly sideOn: boolean;
+}) {
+  const hands = useRef({ touch: NO_FLIGHT, keys: NO_FLIGHT });
+  useEffect(() => {
+    const speed = () => {
+      const { touch, keys } = hands.current;
+      const both = {
+        right: touch.right + keys.right,
+        forward: touch.forward + keys.forward,
+        up: touch.up + keys.up,
+      };
+      return flightSpeed(both, useView.getState().yaw, sideOn);
+    };
+    live.setFlight(speed);
+    return () => live.setFlight(null);
+  }, [live, sideOn]);
+  useFlightKeys((keys) => (hands.current.keys = keys));
   const push = (change: Partial<FlightHands>) => {
     hands.current.touch = { ...hands.current.touch, ...change };
   };

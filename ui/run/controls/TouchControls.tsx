@@ -1,8 +1,8 @@
 import { useRef } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { RunnerKind } from '@/core/course';
 import { SPACE } from '../../theme';
-import { RUNNER_ROWS } from '../runners';
+import { RUNNER_ROWS, type Held } from '../runners';
 import { HoldButton } from './HoldButton';
 import { Pad } from './Pad';
 import { type Offset, useTouchLayout, useTouchLayouts } from './touchLayout';
@@ -24,14 +24,7 @@ export function TouchControls({
   /** Whether they are being put where they are to lie. */
   arranging: boolean;
 }) {
-  const pedals = useRef({ drive: false, brake: false, steer: 0 });
-  // Both pedals at once draw the hand brake: the cart drifts and goes on driving.
-  const pedal = (change: Partial<typeof pedals.current>) => {
-    Object.assign(pedals.current, change);
-    const { drive, brake, steer } = pedals.current;
-    controls.push(steer, drive ? 1 : brake ? -1 : 0);
-    controls.press(drive && brake);
-  };
+  const pedal = usePedals(controls);
   const { leftHanded, size, pad, buttons } = useTouchLayout(kind);
   const arrange = (part: 'pad' | 'buttons') =>
     arranging
@@ -42,14 +35,10 @@ export function TouchControls({
   return (
     <View
       pointerEvents="box-none"
-      style={{
-        flexDirection: leftHanded ? 'row-reverse' : 'row',
-        justifyContent: 'space-between',
-        alignItems: 'flex-end',
-        padding: SPACE.l,
-        paddingBottom: SPACE.xl,
-        opacity: hidden ? 0 : 1,
-      }}
+      style={[
+        styles.sides,
+        { flexDirection: leftHanded ? 'row-reverse' : 'row', opacity: hidden ? 0 : 1 },
+      ]}
     >
       <UnderThumb
         onLeft={!leftHanded}
@@ -69,35 +58,72 @@ export function TouchControls({
         {...{ size, offset: buttons, onMove: arrange('buttons'), name: 'buttons' }}
         testID="under-buttons"
       >
-        {steers ? (
-          <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
-            <HoldButton
-              name={worked.brake.name}
-              testID="run-brake"
-              size={76}
-              mark={worked.brake.mark}
-              plain
-              onHold={(brake) => pedal({ brake })}
-            />
-            <HoldButton
-              name={worked.drive.name}
-              testID="run-drive"
-              size={112}
-              mark={worked.drive.mark}
-              onHold={(drive) => pedal({ drive })}
-            />
-          </View>
-        ) : (
-          worked.kind === 'pad' && (
-            <HoldButton
-              {...worked.button}
-              testID="run-jump"
-              size={112}
-              onHold={(held) => controls.press(held)}
-            />
-          )
+        {worked.kind === 'pedals' && (
+          <Pedals brake={worked.brake} drive={worked.drive} onPedal={pedal} />
+        )}
+        {worked.kind === 'pad' && (
+          <HoldButton
+            {...worked.button}
+            testID="run-jump"
+            size={112}
+            onHold={(held) => controls.press(held)}
+          />
         )}
       </UnderThumb>
     </View>
   );
 }
+
+interface PedalState {
+  readonly drive: boolean;
+  readonly brake: boolean;
+  /** From -1, full left, to 1. */
+  readonly steer: number;
+}
+
+/** Pedals and steering of a cart as its controls take them; tells what one of them is changed to. */
+function usePedals(controls: Controls): (change: Partial<PedalState>) => void {
+  const state = useRef<PedalState>({ drive: false, brake: false, steer: 0 });
+  return (change) => {
+    state.current = { ...state.current, ...change };
+    const { drive, brake, steer } = state.current;
+    controls.push(steer, drive ? 1 : brake ? -1 : 0);
+    // Both pedals at once draw the hand brake: the cart drifts and goes on driving.
+    controls.press(drive && brake);
+  };
+}
+
+interface PedalsProps {
+  readonly brake: Held;
+  readonly drive: Held;
+  readonly onPedal: (change: Partial<PedalState>) => void;
+}
+
+function Pedals({ brake, drive, onPedal }: PedalsProps) {
+  return (
+    <View pointerEvents="box-none" style={{ alignItems: 'flex-end', gap: SPACE.m }}>
+      <HoldButton
+        {...brake}
+        testID="run-brake"
+        size={76}
+        plain
+        onHold={(held) => onPedal({ brake: held })}
+      />
+      <HoldButton
+        {...drive}
+        testID="run-drive"
+        size={112}
+        onHold={(held) => onPedal({ drive: held })}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  sides: {
+    justifyContent: 'space-between',
+    alignItems: 'flex-end',
+    padding: SPACE.l,
+    paddingBottom: SPACE.xl,
+  },
+});

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useWindowDimensions, View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { Course } from '@/core/course';
 import { Card, IconButton, PiecePicture, swells, Text } from '../../parts';
 import { RADIUS, SPACE } from '../../theme';
@@ -8,6 +8,7 @@ import type { LiveRun } from '../liveRun';
 import { OVER_SCENE } from './overScene';
 import { PassedRow } from './PassedRow';
 import { RunClock } from './RunClock';
+import type { HudFacts } from './hudFacts';
 import { useHudFacts } from './useHudFacts';
 import type { Best } from '../finish/finished';
 import type { GatheredTally } from './gatheredTally';
@@ -65,32 +66,10 @@ export function RunHud({
         </Card>
         <View
           pointerEvents="none"
-          style={{
-            alignItems: 'center',
-            flexShrink: 1,
-            marginHorizontal: SPACE.s,
-            paddingHorizontal: SPACE.m,
-            paddingBottom: tally.length + fields.length > 0 ? SPACE.xs : 0,
-            borderRadius: RADIUS.m,
-            backgroundColor: OVER_SCENE,
-          }}
+          style={[styles.facts, { paddingBottom: tally.length + fields.length > 0 ? SPACE.xs : 0 }]}
         >
           <RunClock live={live} held={held} before={before} />
-          {fields.map((words) => (
-            <Text key={words} as="smallStrong" style={{ color: '#155A6B' }}>
-              {words}
-            </Text>
-          ))}
-          {tally.map((line, i) => (
-            <Text
-              key={i}
-              as="smallFigures"
-              testID={i === 0 ? 'run-tally' : undefined}
-              style={{ color: '#1F2A2E' }}
-            >
-              {line}
-            </Text>
-          ))}
+          <Facts fields={fields} tally={tally} />
         </View>
         {world.pickups.length > 0 ? (
           <Gathered {...gathered} />
@@ -101,16 +80,7 @@ export function RunHud({
       <PassedRow live={live} width={Math.min(width - 40, 520)} />
       {/* Under what stays, so that nothing moves when it comes and goes. */}
       {word && (
-        <View
-          pointerEvents="none"
-          style={{
-            alignSelf: 'center',
-            marginTop: SPACE.s,
-            paddingHorizontal: SPACE.m,
-            borderRadius: RADIUS.m,
-            backgroundColor: OVER_SCENE,
-          }}
-        >
+        <View pointerEvents="none" style={styles.word}>
           <Text as="figures" style={{ color: word.good === false ? '#8F3420' : '#2F5A42' }}>
             {word.words}
           </Text>
@@ -118,6 +88,29 @@ export function RunHud({
       )}
       {children}
     </View>
+  );
+}
+
+/** The fields the runner stands in, and the counts of its goal. */
+function Facts({ fields, tally }: Pick<HudFacts, 'fields' | 'tally'>) {
+  return (
+    <>
+      {fields.map((words) => (
+        <Text key={words} as="smallStrong" style={{ color: '#155A6B' }}>
+          {words}
+        </Text>
+      ))}
+      {tally.map((line, i) => (
+        <Text
+          key={i}
+          as="smallFigures"
+          testID={i === 0 ? 'run-tally' : undefined}
+          style={{ color: '#1F2A2E' }}
+        >
+          {line}
+        </Text>
+      ))}
+    </>
   );
 }
 
@@ -142,3 +135,21 @@ function Gathered({ count, of }: GatheredTally) {
     </Card>
   );
 }
+
+const styles = StyleSheet.create({
+  facts: {
+    alignItems: 'center',
+    flexShrink: 1,
+    marginHorizontal: SPACE.s,
+    paddingHorizontal: SPACE.m,
+    borderRadius: RADIUS.m,
+    backgroundColor: OVER_SCENE,
+  },
+  word: {
+    alignSelf: 'center',
+    marginTop: SPACE.s,
+    paddingHorizontal: SPACE.m,
+    borderRadius: RADIUS.m,
+    backgroundColor: OVER_SCENE,
+  },
+});

@@ -36,28 +36,11 @@ const same = (a: Paint, b: Paint) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Materials and colours to paint with, and taking a paint from a piece. */
 export function PaintOptions() {
-  const {
-    paint,
-    picking,
-    wholeGround,
-    groundBrush,
-    brush,
-    setBrush,
-    takePaint,
-    toggleGroundBrush,
-    togglePicking,
-    toggleWholeGround,
-  } = useLayOf(
+  const { paint, picking, takePaint, togglePicking } = useLayOf(
     'paint',
     'picking',
-    'wholeGround',
-    'groundBrush',
-    'brush',
-    'setBrush',
     'takePaint',
-    'toggleGroundBrush',
     'togglePicking',
-    'toggleWholeGround',
   );
   const { choice, edit } = useEditing();
   return (
@@ -75,6 +58,43 @@ export function PaintOptions() {
         disabled={choice.size === 0}
         onPress={() => edit((course) => paintPieces(course, choice, paint))}
       />
+      <GroundOptions />
+      <ToolButton
+        icon="rotate-ccw"
+        label="Own"
+        on={paint === 'own'}
+        onPress={() => takePaint('own')}
+      />
+      <OwnColour
+        colour={typeof paint === 'object' && 'colour' in paint ? paint.colour : undefined}
+        onChange={(colour) => takePaint({ colour })}
+      />
+      {SWATCHES.map((swatch) => (
+        <Swatch
+          key={swatch.label}
+          label={swatch.label}
+          fill={swatch.fill}
+          on={same(paint, swatch.paint)}
+          onPress={() => takePaint(swatch.paint)}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Painting the ground: all of it, or by a brush of some width. */
+function GroundOptions() {
+  const { wholeGround, groundBrush, brush, setBrush, toggleGroundBrush, toggleWholeGround } =
+    useLayOf(
+      'wholeGround',
+      'groundBrush',
+      'brush',
+      'setBrush',
+      'toggleGroundBrush',
+      'toggleWholeGround',
+    );
+  return (
+    <>
       <ToolButton
         icon="edit-2"
         label="Brush"
@@ -100,25 +120,6 @@ export function PaintOptions() {
         onPress={() => toggleWholeGround()}
         testID="paint-ground"
       />
-      <ToolButton
-        icon="rotate-ccw"
-        label="Own"
-        on={paint === 'own'}
-        onPress={() => takePaint('own')}
-      />
-      <OwnColour
-        colour={typeof paint === 'object' && 'colour' in paint ? paint.colour : undefined}
-        onChange={(colour) => takePaint({ colour })}
-      />
-      {SWATCHES.map((swatch) => (
-        <Swatch
-          key={swatch.label}
-          label={swatch.label}
-          fill={swatch.fill}
-          on={same(paint, swatch.paint)}
-          onPress={() => takePaint(swatch.paint)}
-        />
-      ))}
     </>
   );
 }
