@@ -47,7 +47,7 @@ type Effect<K extends FieldKind> = (
  * The effect of each kind of field. Winds, pulls and swirls add up; of boosts the one that leads to the highest speed
  * counts; of weights the smallest region, which lies innermost.
  */
-const FIELD_EFFECTS: { readonly [K in FieldKind]: Effect<K> } = {
+export const FIELD_EFFECTS: { readonly [K in FieldKind]: Effect<K> } = {
   touch: () => null,
   hurt: () => 'hurt',
   fall: () => 'fall',
