@@ -71,12 +71,13 @@ const passphraseTurns = (waiting: number) =>
   new Turns({ atOnce: PASSPHRASES, waiting, ofAddress: 4, ofMaker: 4, seconds: 20 });
 
 /** Threads for each kind of work, and the turns it takes: no kind waits for another, nor the short for the long. */
-function threadsOf({ workerFile, workers, queue, verifyMegabytes, verifySeconds }: Config) {
+function threadsOf(config: Config) {
+  const { workerFile, workers, queue, verifyMegabytes, verifySeconds, patience } = config;
   const lane = (threads: number, budget: number, behind: number) =>
     new Lane(
       new Pool(workerFile, threads, verifyMegabytes, behind),
       new Turns({ atOnce: Math.max(1, threads), waiting: queue, ...SHARE }),
-      budget,
+      budget * patience,
     );
   return {
     intake: new Lanes(lane(1, READ_SOON, SOON), lane(1, TAKEN_IN, LATER)),

@@ -28,7 +28,15 @@ const begin = async (release: string, lines: string[]) => {
   running = await serve(
     {
       ...configFromEnvironment({}, path.join(__dirname, '..')),
-      ...{ port: 0, dataDir, webDir: null, difficultyTries: 0, inRealTime: false, warm: false },
+      ...{
+        port: 0,
+        dataDir,
+        webDir: null,
+        difficultyTries: 0,
+        inRealTime: false,
+        warm: false,
+        patience: 20,
+      },
     },
     { write: (line: string) => void lines.push(line) },
   );

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import type { Finding } from '@/core/check';
 import type { Course } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
+import type { Roads } from '@/core/route';
 import type { Checker } from './check.worker';
 import { LastingWorker, withoutPicture } from './lastingWorker';
 
@@ -29,5 +29,5 @@ export function checkInWorker(course: Course, { told, progress, failed }: CheckL
  * Looks for the ways from mark to mark in the same worker, after the check that is under way.
  * @throws when the worker cannot be begun or breaks
  */
-export const roadsElsewhere = (course: Course): Promise<Vec3[][]> =>
+export const roadsElsewhere = (course: Course): Promise<Roads> =>
   checker.also((api) => api.roads(withoutPicture(course)));

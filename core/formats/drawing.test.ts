@@ -33,6 +33,18 @@ test('of a box three faces are seen, and what is nearer is drawn later', () => {
   expect(order.lastIndexOf(false)).toBeLessThan(order.indexOf(true));
 });
 
+test('of a course that spreads all is in the picture, however far off it lies', () => {
+  const wide = (x: number) =>
+    drawCourse(
+      layPieces(emptyCourse('Wide', 'free'), [
+        { family: 'start', at: [0, 0, 0] },
+        { family: 'ramp', at: [x, 0, 0] },
+      ]),
+    );
+  expect(wide(400).faces).toHaveLength(wide(20).faces.length);
+  expect(wide(400).width).toBeGreaterThan(300);
+});
+
 test('a course with nothing in it still has a picture', () => {
   expect(toSvg(drawCourse(emptyCourse('Empty')), 100, 50, 4, 0)).toContain('<svg');
 });

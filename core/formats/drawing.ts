@@ -66,14 +66,12 @@ export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
 export const drawPieces = (pieces: readonly Piece[]): Drawing =>
   draw(pieces.flatMap(worldParts), SLANTED);
 
-/** How much of a long course a picture shows, metres each way from where it begins. */
+/** How much of a long stage a picture shows, metres each way from where it begins. */
 const PICTURED = 15;
-/** The same of a free-roaming one, which is seen from above and keeps its shape when small. */
-const ROAMED = 120;
 
 /**
- * A picture of a course: as its maker has it taken, or else low for a side-on stage, higher for one that
- * spreads. Of a long one it then shows where it begins, as the whole would be too small to tell anything.
+ * A picture of a course: as its maker has it taken, or else from above, and low for a side-on stage. Of a long stage
+ * it then shows where it begins: the whole would be a thin line. A course that spreads keeps its shape when small.
  */
 export function drawCourse(course: Course): Drawing {
   registerModels(course);
@@ -81,14 +79,12 @@ export function drawCourse(course: Course): Drawing {
   if (picture && distance(picture.at, picture.look) > NEAR) {
     return taken(course.pieces.flatMap(worldParts), picture);
   }
+  if (course.space !== 'side-on') return draw(course.pieces.flatMap(worldParts), SLANTED);
   const begin = (course.pieces.find(({ family }) => family === 'start') ?? course.pieces[0])?.at;
-  const sideOn = course.space === 'side-on';
-  const shown = course.pieces.filter(({ at }) =>
-    sideOn
-      ? at[0] > begin[0] - PICTURED / 2 && at[0] < begin[0] + 1.6 * PICTURED
-      : Math.abs(at[0] - begin[0]) < ROAMED && Math.abs(at[2] - begin[2]) < ROAMED,
+  const shown = course.pieces.filter(
+    ({ at: [x] }) => x > begin[0] - PICTURED / 2 && x < begin[0] + 1.6 * PICTURED,
   );
-  return draw(shown.flatMap(worldParts), sideOn ? LEVEL : SLANTED);
+  return draw(shown.flatMap(worldParts), LEVEL);
 }
 
 type Place = readonly [number, number];

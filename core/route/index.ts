@@ -9,7 +9,7 @@ export {
   wayLength,
 } from './profile';
 export { trackWay } from './track';
-export { roadsOf } from './road';
+export { roadsOf, type Roads } from './road';
 export {
   courseLength,
   type Expectation,

@@ -10,9 +10,11 @@ const marks = layPieces(emptyCourse('Marks', 'free'), [
 ]);
 
 test('length, climb and time follow the way and the runner', () => {
-  const meant = plannedRoute(marks);
-  const { from } = meant;
-  expect(from).toBe('marks');
+  const straight = plannedRoute(marks);
+  expect(straight.from).toBe('marks');
+  // Straight over whatever lies between is no way that takes a time.
+  expect(expectationOf(marks, straight).time).toBeNull();
+  const meant = { ...straight, whole: true };
   const { length, climb, time } = expectationOf(marks, meant);
   expect(length).toBeCloseTo(Math.hypot(30, 3) + Math.hypot(40, 3), 6);
   expect(climb).toBeCloseTo(3, 9);

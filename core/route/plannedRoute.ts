@@ -2,7 +2,7 @@ import type { Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
 import { paceTime } from './pace';
 import { marksOf } from './profile';
-import { roadsOf } from './road';
+import { roadsOf, type Roads } from './road';
 import { trackWay } from './track';
 
 /** What a way asks of the runner. */
@@ -11,8 +11,8 @@ export interface Expectation {
   readonly length: number;
   /** All that goes up, m. */
   readonly climb: number;
-  /** Seconds for the runner, as paceTime has them. */
-  readonly time: number;
+  /** Seconds for the runner, as paceTime has them; null where no way is known all along. */
+  readonly time: number | null;
 }
 
 /** The way a course is meant to take, in one piece for each leg, and where it is known from. */
@@ -21,6 +21,8 @@ export interface PlannedRoute {
   /** All of it in a row. */
   readonly way: Vec3[];
   readonly closed: boolean;
+  /** It leads along a track, a sketch or surfaces from end to end; else in places straight over what lies there. */
+  readonly whole: boolean;
   readonly from: 'track' | 'sketch' | 'road' | 'marks';
 }
 
@@ -43,29 +45,28 @@ export function extentOf(meant: Pick<PlannedRoute, 'legs' | 'closed'>): Omit<Exp
 /** The same, and the time it takes the course's runner. */
 export function expectationOf(
   course: Course,
-  meant: Pick<PlannedRoute, 'legs' | 'closed'>,
+  meant: Pick<PlannedRoute, 'legs' | 'closed' | 'whole'>,
 ): Expectation {
   const rounds = course.kind === 'laps' ? (course.laps ?? 3) : 1;
-  return { ...extentOf(meant), time: paceTime(course, ringsOf(meant), rounds) };
+  const time = meant.whole ? paceTime(course, ringsOf(meant), rounds) : null;
+  return { ...extentOf(meant), time };
 }
 
 /**
  * The way a course is meant to take: along its track, its sketch, or from mark to mark.
  * @param roads the ways found from mark to mark, where they are known; else those are straight
  */
-export function plannedRoute(
-  course: Course,
-  roads: readonly (readonly Vec3[])[] | null = null,
-): PlannedRoute {
+export function plannedRoute(course: Course, roads: Roads | null = null): PlannedRoute {
   const track = trackWay(course);
-  if (track) return { legs: [track.way], ...track, from: 'track' };
+  if (track) return { legs: [track.way], ...track, whole: true, from: 'track' };
   const points = (course.sketch?.points ?? []) as Vec3[];
   const marks = marksOf(course);
   if (points.length > 1 && marks.flat().length < 3) {
-    return { legs: [points], way: points, closed: !!course.sketch?.closed, from: 'sketch' };
+    const closed = !!course.sketch?.closed;
+    return { legs: [points], way: points, closed, whole: true, from: 'sketch' };
   }
-  const legs = roads ?? marks;
-  return { legs, way: legs.flat(), closed: false, from: roads ? 'road' : 'marks' };
+  const { legs, whole } = roads ?? { legs: marks, whole: false };
+  return { legs, way: legs.flat(), closed: false, whole, from: roads ? 'road' : 'marks' };
 }
 
 /** Length of the way a course is meant to take, m, looked for where it has to be. */

@@ -21,7 +21,7 @@ const floor = (x: number, y: number, z: number, w: number, d: number): PieceInHa
   at: [x, y - 1, z],
   size: [w, 1, d],
 });
-const lengthOf = (course: Course) => wayLength(roadsOf(course)[0]);
+const lengthOf = (course: Course) => wayLength(roadsOf(course).legs[0]);
 
 test('over one floor it is straight', () => {
   const ends = fc.tuple(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 }));
@@ -62,7 +62,7 @@ test('over a gap as far as the runner jumps; beyond that there is no way, and it
       floor(0, 0, 0, 8, 8),
       floor(far, rise, 0, 8, 8),
     );
-    const way = roadsOf({ ...course, runner })[0];
+    const way = roadsOf({ ...course, runner }).legs[0];
     return way.length > 2;
   };
   // Of the hopper: 5.45 m on the level, 4.5 m to a metre up; a little is kept back.
@@ -75,6 +75,13 @@ test('over a gap as far as the runner jumps; beyond that there is no way, and it
   expect(gap(3, 0, { kind: 'cart' })).toBe(false);
 });
 
+test('over 52 m of water no time is told', () => {
+  const course = between([0, 0, 0], [60, 0, 0], floor(0, 0, 0, 8, 8), floor(60, 0, 0, 8, 8));
+  const meant = plannedRoute(course, roadsOf(course));
+  expect(meant).toMatchObject({ from: 'road', whole: false });
+  expect(expectationOf(course, meant)).toMatchObject({ length: 60, time: null });
+});
+
 test('up a winding stair, not through the tower; about as far as it was run', () => {
   const { course } = beaconStair;
   const run = wayLength(thinPath(replay(course, DEMO_RUNS['beacon-stair'][0].run).path));
@@ -85,7 +92,7 @@ test('up a winding stair, not through the tower; about as far as it was run', ()
   expect(length).toBeLessThan(run);
   expect(length).toBeGreaterThan(3 * wayLength(plannedRoute(course).way));
   expect(climb).toBeGreaterThan(15);
-  expect(time).toBeGreaterThan(length / 8);
+  expect(time!).toBeGreaterThan(length / 8);
   expect(courseLength(course)).toBe(length);
 });
 
@@ -111,13 +118,14 @@ test('what moves to and fro takes one along', () => {
           }
         : {}),
     } as PieceInHand);
-  expect(roadsOf(lift(true))[0].length).toBeGreaterThan(2);
-  expect(roadsOf(lift(false))[0]).toHaveLength(2);
+  expect(roadsOf(lift(true)).legs[0].length).toBeGreaterThan(2);
+  expect(roadsOf(lift(false)).legs[0]).toHaveLength(2);
 });
 
 test('each leg has a way of its own, and what is between two legs is not run', () => {
   const { course } = netLoftLinks;
-  const roads = roadsOf(course);
+  const { legs: roads, whole } = roadsOf(course);
+  expect(whole).toBe(true);
   expect(roads).toHaveLength(course.legs!.length);
   const sum = roads.reduce((total, road) => total + wayLength(road), 0);
   expect(courseLength(course)).toBeCloseTo(sum, 9);
@@ -125,9 +133,9 @@ test('each leg has a way of its own, and what is between two legs is not run', (
 });
 
 test('without marks, or with one alone, there is no way', () => {
-  expect(roadsOf(emptyCourse('Bare'))).toEqual([[]]);
+  expect(roadsOf(emptyCourse('Bare')).legs).toEqual([[]]);
   const lone = layPieces(emptyCourse('Lone'), [{ family: 'start', at: [0, 0, 0] }]);
-  expect(roadsOf(lone)).toEqual([[[0, 0, 0]]]);
+  expect(roadsOf(lone).legs).toEqual([[[0, 0, 0]]]);
   expect(courseLength(lone)).toBe(0);
 });
 

@@ -79,22 +79,32 @@ const keyOf = ({ i, k, h }: Pick<Node, 'i' | 'k' | 'h'>): number =>
 
 const placeOf = ({ i, k, y }: Node): Vec3 => [i * PITCH, y, k * PITCH];
 
+/** The ways from mark to mark, one for each leg. */
+export interface Roads {
+  readonly legs: readonly (readonly Vec3[])[];
+  /** A way was found for every stretch; else some are straight, over whatever lies between. */
+  readonly whole: boolean;
+}
+
 /**
  * The shortest ways from mark to mark over what a course's runner can stand on, by steps, jumps and falls it can
- * take (A*; Hart, Nilsson and Raphael, 1968), one for each leg. A stretch for which there is none, or that is not
- * found soon enough, is straight. Walls thinner than the grid are not seen.
+ * take (A*; Hart, Nilsson and Raphael, 1968). A stretch for which there is none, or that is not found soon enough, is
+ * straight. Walls thinner than the grid are not seen.
  */
-export function roadsOf(course: Course): Vec3[][] {
+export function roadsOf(course: Course): Roads {
   const ground = new Ground(course);
   const reach = reachOf(course);
-  return marksOf(course).map((marks) => {
+  let whole = true;
+  const legs = marksOf(course).map((marks) => {
     const way: Vec3[] = marks.slice(0, 1);
     for (let i = 1; i < marks.length; i++) {
       const stretch = search(ground, reach, marks[i - 1], marks[i]);
+      if (!stretch) whole = false;
       way.push(...(stretch ? straightened(ground, stretch).slice(1, -1) : []), marks[i]);
     }
     return way;
   });
+  return { legs, whole };
 }
 
 function search(ground: Ground, reach: Reach, from: Vec3, to: Vec3): Vec3[] | null {

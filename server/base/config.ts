@@ -38,6 +38,8 @@ export interface Config {
   readonly proxies: number;
   /** Whether cookies may travel over plain HTTP only when the page did. */
   readonly secureCookies: boolean;
+  /** How many times the usual time limits work on threads may take, for slow machines. */
+  readonly patience: number;
   /** Start threads before they are first needed. */
   readonly warm: boolean;
   readonly logLevel: string;
@@ -75,6 +77,7 @@ export function configFromEnvironment(
     freeMegabytes: number('STONEHOP_FREE_MB', 200),
     proxies: number('STONEHOP_PROXIES', 0),
     secureCookies: env.STONEHOP_SECURE === '1',
+    patience: number('STONEHOP_PATIENCE', 1),
     warm: env.STONEHOP_WARM !== '0',
     logLevel: env.STONEHOP_LOG ?? 'warn',
   };

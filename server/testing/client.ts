@@ -31,6 +31,8 @@ export async function testServer(
     makersPerHour: 10_000,
     difficultyTries: 0,
     warm: false,
+    // In Jest no thread comes up in place of one that was ended, and both processors are busy.
+    patience: 20,
     // Runs of tests were made by programs.
     inRealTime: false,
     ...change,

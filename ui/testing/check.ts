@@ -1,7 +1,6 @@
 import { checkCourse } from '@/core/check';
 import type { Course } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
-import { roadsOf } from '@/core/route';
+import { roadsOf, type Roads } from '@/core/route';
 import type { CheckListener } from '@/workers/check';
 
 /** Stands in for the worker where there is none. */
@@ -9,4 +8,4 @@ export function checkElsewhere(course: Course, { told }: CheckListener): void {
   told(checkCourse(course));
 }
 
-export const roadsElsewhere = async (course: Course): Promise<Vec3[][]> => roadsOf(course);
+export const roadsElsewhere = async (course: Course): Promise<Roads> => roadsOf(course);

@@ -15,6 +15,9 @@ export interface Pulse {
 /** How long it is seen, ms. */
 export const PULSE_MS = 320;
 
+/** The part of its time that has gone by, from 0 to 1. A frame may be stamped with a time before it was asked for. */
+export const pulsePart = (ms: number): number => Math.min(1, Math.max(0, ms / PULSE_MS));
+
 export const usePulse = create<{ readonly pulse: Pulse | null; readonly joining: boolean }>()(
   () => ({ pulse: null, joining: false }),
 );

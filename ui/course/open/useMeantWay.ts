@@ -1,19 +1,18 @@
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import type { Course } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
-import { plannedRoute, type PlannedRoute } from '@/core/route';
+import { plannedRoute, type PlannedRoute, type Roads } from '@/core/route';
 import { roadsElsewhere } from '@/workers/check';
 import { useCourse } from '../../state/courseStore';
 
 /** How long an edit rests before the way is looked for anew, ms. */
 const REST = 300;
 
-interface Roads {
+interface KnownRoads {
   /** The ways found last; of the course before the last edit until they are found again. */
-  readonly roads: Vec3[][] | null;
+  readonly roads: Roads | null;
 }
-const useRoads = create<Roads>()(() => ({ roads: null }));
+const useRoads = create<KnownRoads>()(() => ({ roads: null }));
 
 let asked: Course['pieces'] | null = null;
 let resting: ReturnType<typeof setTimeout> | undefined;

@@ -19,8 +19,11 @@ export function Expected() {
   const { length, climb, time } = expectationOf(course, meant);
   return (
     <Text as="small" tint="slate" testID="expected">
-      {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb, about {time.toFixed(0)} s at a
-      run. Tide line at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
+      {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb
+      {time === null
+        ? '. No time: its surfaces do not lead all the way.'
+        : `, about ${time.toFixed(0)} s at a run.`}{' '}
+      Tide line at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
     </Text>
   );
 }

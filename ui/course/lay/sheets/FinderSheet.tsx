@@ -1,62 +1,59 @@
-import Fuse from 'fuse.js';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { FAMILIES } from '@/core/pieces';
 import { SearchField, ListItem, Sheet, Text } from '../../../parts';
+import {
+  COMMAND_WORDS,
+  DESTROYING,
+  found,
+  goToSetting,
+  SETTINGS,
+  type Findable,
+} from '../../commands/find';
 import { COMMANDS } from '../../commands/list';
-import { useNavigation } from '../../commands/navigation';
+import { useNavigation, type Navigation } from '../../commands/navigation';
 import { hintFor } from '../../commands/keys';
 import { takeFamily } from '../tray/families';
 
-interface Entry {
+export interface FinderEntry extends Findable {
   readonly key: string;
-  readonly label: string;
   readonly group: string;
   readonly hint?: string;
   readonly run: () => void;
 }
 
-/** Runs any command, or takes any piece, by its name. */
+/** All that can be found: commands, places of settings, and pieces to take in hand. */
+export function finderEntries(navigation: Navigation): readonly FinderEntry[] {
+  return [
+    ...COMMANDS.map(({ id, label, group, run }) => ({
+      key: id,
+      ...{ label, group, words: COMMAND_WORDS[id], destroys: DESTROYING.has(id) },
+      hint: hintFor(id),
+      run: () => run({ navigation }),
+    })),
+    ...SETTINGS.map((place) => ({
+      key: place.id,
+      ...{ label: place.label, words: place.words, group: 'Settings' },
+      run: () => goToSetting(place, { navigation }),
+    })),
+    ...FAMILIES.map((family) => ({
+      key: `take.${family.id}`,
+      ...{ label: `Take ${family.label.toLowerCase()}`, words: family.words, group: 'Pieces' },
+      run: () => {
+        navigation.to('lay');
+        takeFamily(family);
+      },
+    })),
+  ];
+}
+
+/** Runs any command, goes to any setting, or takes any piece, by whatever it is called. */
 export function FinderSheet({ onClose }: { onClose: () => void }) {
   const navigation = useNavigation();
   const [words, setWords] = useState('');
-  const entries = useMemo<Entry[]>(
-    () => [
-      ...COMMANDS.map(({ id, label, group, run }) => ({
-        key: id,
-        label,
-        group,
-        hint: hintFor(id),
-        run: () => run({ navigation }),
-      })),
-      ...FAMILIES.map((family) => ({
-        key: `take.${family.id}`,
-        label: `Take ${family.label.toLowerCase()}`,
-        group: 'Pieces',
-        run: () => {
-          navigation.to('lay');
-          takeFamily(family);
-        },
-      })),
-    ],
-    [navigation],
-  );
-  const search = useMemo(
-    () =>
-      new Fuse(entries, {
-        keys: [
-          { name: 'label', weight: 3 },
-          { name: 'group', weight: 1 },
-        ],
-        // Words that merely end alike are no answer.
-        threshold: 0.3,
-        ignoreLocation: true,
-        minMatchCharLength: 2,
-      }),
-    [entries],
-  );
-  const found = words.trim() ? search.search(words).map(({ item }) => item) : entries;
-  const run = (entry: Entry | undefined) => {
+  const entries = useMemo(() => finderEntries(navigation), [navigation]);
+  const results = useMemo(() => found(entries, words), [entries, words]);
+  const run = (entry: FinderEntry | undefined) => {
     if (!entry) return;
     onClose();
     entry.run();
@@ -69,11 +66,11 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
         autoFocus
         value={words}
         onChangeText={setWords}
-        onSubmitEditing={() => run(found[0])}
+        onSubmitEditing={() => run(results[0])}
         testID="finder-words"
       />
       <View>
-        {found.slice(0, 14).map((entry) => (
+        {results.slice(0, 14).map((entry) => (
           <ListItem key={entry.key} onPress={() => run(entry)}>
             <Text style={{ flex: 1 }}>{entry.label}</Text>
             <Text as="small" tint="slate">
@@ -81,7 +78,7 @@ export function FinderSheet({ onClose }: { onClose: () => void }) {
             </Text>
           </ListItem>
         ))}
-        {found.length === 0 && <Text tint="slate">No command by that name.</Text>}
+        {results.length === 0 && <Text tint="slate">Nothing is called that here.</Text>}
       </View>
     </Sheet>
   );

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Circle } from 'react-native-svg';
-import { PULSE_MS, usePulse, type Pulse } from '../../open/pulse';
+import { pulsePart, usePulse, type Pulse } from '../../open/pulse';
 import { MOSS, type See } from './marks';
 
 /** Radius a ring grows to, pixels. */
@@ -17,8 +17,9 @@ function Rings({ pulse, see }: { pulse: Pulse; see: See }) {
   useEffect(() => {
     const began = performance.now();
     let frame = requestAnimationFrame(function next(now) {
-      setPart(Math.min(1, (now - began) / PULSE_MS));
-      if (now - began < PULSE_MS) frame = requestAnimationFrame(next);
+      const part = pulsePart(now - began);
+      setPart(part);
+      if (part < 1) frame = requestAnimationFrame(next);
     });
     return () => cancelAnimationFrame(frame);
   }, []);

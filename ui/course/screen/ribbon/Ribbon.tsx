@@ -19,6 +19,8 @@ import { useColours } from '../../../theme';
 import { useTune } from '../../open/tuneStore';
 import { useWays } from '../../open/way/wayStore';
 import { useMeantWay } from '../../open/useMeantWay';
+import { useOwnProof } from '../../open/useOwnProof';
+import { extentWords } from './extentWords';
 import { Tried } from './Tried';
 
 interface RibbonProps {
@@ -51,8 +53,8 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
       useView.getState().look({ target: [sx, sy + 1, sz] });
     }
   };
-  const metres = Math.round(way ? length : expected.length);
-  const words = `${metres} m, about ${Math.round(expected.time)} s`;
+  const { time, fresh } = useOwnProof(course);
+  const words = extentWords(expected, fresh ? time : undefined);
   return (
     <AtView
       stations={stations}
