@@ -151,6 +151,26 @@ test('by keys on a wide screen: find a command, change its keys, choose, group, 
     .click();
   await page.keyboard.press('z');
   await expect(pieces(page)).toContainText('67 pieces');
+  // Copied, pasted where the pointer is, cut, and pasted into another course.
+  const over = (await page.getByTestId('scene').boundingBox())!;
+  await page.mouse.move(over.x + over.width / 2, over.y + over.height / 2);
+  await page.keyboard.press('Control+c');
+  await expect(page.getByText('Piece copied.')).toBeVisible();
+  await page.keyboard.press('Control+v');
+  await expect(pieces(page)).toContainText('68 pieces');
+  await page.keyboard.press('Control+x');
+  await expect(pieces(page)).toContainText('67 pieces');
+  await page.keyboard.press('Control+k');
+  await page.getByTestId('finder-words').fill('paste');
+  await page.keyboard.press('Enter');
+  await expect(pieces(page)).toContainText('68 pieces');
+  await page.keyboard.press('Control+z');
+  await expect(pieces(page)).toContainText('67 pieces');
+  await page.getByTestId('phase-tune').click();
+  await page
+    .getByRole('button', { name: /Old kiln|Lift/ })
+    .first()
+    .click();
   await page.keyboard.press('Shift+C');
   await page.getByTestId('copies-count').fill('20000');
   await page.getByTestId('copies-count').press('Enter');

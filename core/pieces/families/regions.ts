@@ -111,7 +111,7 @@ export const REGIONS: readonly Family[] = [
   region(
     'wind',
     'Wind',
-    'push blow current force',
+    'push blow fan current force',
     [
       number('force', 'Pushes by', 'm/s²', 12, [0.5, 80, 0.5]),
       degrees('rise', 'Upwards by', 0, -90, 90),
@@ -125,7 +125,7 @@ export const REGIONS: readonly Family[] = [
   region(
     'boost',
     'Boost',
-    'speed up fast dash accelerate',
+    'speed up fast dash accelerate pad booster',
     [
       number('force', 'Speeds up by', 'm/s²', 30, [1, 120, 1]),
       number('top', 'Up to', 'm/s', 14, [1, 40, 0.5]),
@@ -180,10 +180,12 @@ export const REGIONS: readonly Family[] = [
     [number('rate', 'Worth a second', '', 1, [-100, 100, 1])],
     (spec) => ({ kind: 'points', rate: spec.number('rate') }),
   ),
-  region('sting', 'Hurtful', 'hurting hurt danger death kill', [], () => ({ kind: 'hurt' })),
+  region('sting', 'Hurtful', 'hurting hurt danger death kill lava acid fire damage', [], () => ({
+    kind: 'hurt',
+  })),
   tidePool,
   soundPlace,
-  region('hush', 'Quiet', 'silence music mute', [], () => ({ kind: 'quiet' })),
+  region('hush', 'Quiet', 'silence mute still', [], () => ({ kind: 'quiet' })),
   region(
     'lookout',
     'Lookout',

@@ -26,7 +26,7 @@ const beam: Family = {
   id: 'beam',
   label: 'Beam',
   group: 'timber',
-  words: 'bridge plank jetty walk',
+  words: 'bridge plank jetty walk balance',
   material: 'timber',
   size: [4, 0.3, 1.2],
   sizable: true,

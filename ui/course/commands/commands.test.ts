@@ -36,6 +36,8 @@ const MET: [string, () => void][] = [
 
 const nowhere = () => {};
 const navigation = { to: nowhere, help: nowhere, times: nowhere, runHere: nowhere };
+// A page that is not served safely has no clipboard.
+Object.assign(globalThis, { navigator: {} });
 jest.useFakeTimers();
 
 test.each(COMMANDS.map((command) => [command.id, command] as const))(

@@ -19,7 +19,7 @@ export function useBuildKeys(active: boolean, navigation: Navigation): void {
       // Redo by the other keys that stand for it everywhere.
       if (keys === 'Ctrl+Shift+Z') keys = 'Ctrl+Y';
       const command = commandFor(keys);
-      if (!command) return;
+      if (!command || (command.native && keys === command.keys)) return;
       event.preventDefault();
       command.run({ navigation });
     };

@@ -8,6 +8,7 @@ import { useLastRun } from '../../state/lastRun';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { NavigationProvider, type Navigation } from '../commands/navigation';
 import { useBuildKeys } from '../commands/useBuildKeys';
+import { useClipboard } from '../commands/useClipboard';
 import { takeTool, useLay } from '../open/laying';
 import { Sheets } from '../lay/sheets/Sheets';
 import { Tray } from '../lay/tray/Tray';
@@ -53,6 +54,7 @@ export const OpenCourse = memo(function OpenCourse({ id, phase }: { id: string; 
   useGridKept(id);
   useWaysAsked(id);
   useBuildKeys(focused, navigation);
+  useClipboard(focused);
   useEffect(() => soundEdits(), []);
   const work = workOf(
     phase,

@@ -40,7 +40,7 @@ export const spring: Family = {
   id: 'spring',
   label: 'Springboard',
   group: 'floors',
-  words: 'bounce jump trampoline launch',
+  words: 'bounce bouncer jump trampoline launch',
   material: 'timber',
   size: [1.6, 0.5, 1.6],
   sizable: true,

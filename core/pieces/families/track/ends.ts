@@ -74,7 +74,7 @@ export const cup: Family = {
   id: 'cup',
   label: 'Cup',
   group: 'track',
-  words: 'track bowl dish hole catch end',
+  words: 'track bowl dish hole putt pocket catch end',
   material: 'slate',
   size: [3.6, 0.9, 3.6],
   sizable: true,

@@ -36,10 +36,9 @@ function rankOf(sought: readonly string[], { label, words = '', destroys }: Find
     const best = Math.min(byName, byWord);
     if (best === Infinity) return Infinity;
     isWhole &&= best === 0;
-    rank += 10 * best + (byName <= byWord ? 0 : 4);
+    // Of labels that fit alike the one with the fewest words says it best.
+    rank += 10 * best + (byName <= byWord ? Math.min(3, named.length / 2) : 4);
   }
-  // Of labels that fit alike the one with the fewest other words says it best.
-  rank += Math.min(3, Math.max(0, named.length - sought.length)) * 0.5;
   return destroys && !isWhole ? rank + 100 : rank;
 }
 

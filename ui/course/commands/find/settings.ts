@@ -36,7 +36,7 @@ export const SETTINGS: readonly SettingsPlace[] = [
     id: 'set.rules',
     label: 'Rules of the course',
     words:
-      'laps rounds lives gravity time limit countdown order checkpoints win lose respawn side-on mode starts spawn legs',
+      'water sea level tide laps rounds lives gravity time limit countdown order checkpoints win lose respawn side-on mode starts spawn legs',
     phase: 'tune',
   },
   {
@@ -54,7 +54,8 @@ export const SETTINGS: readonly SettingsPlace[] = [
   {
     id: 'set.place',
     label: 'Place, turn and size in figures',
-    words: 'position coordinates rotation scale dimensions transform exact numbers xyz type',
+    words:
+      'measure distance ruler position coordinates rotation scale dimensions transform exact numbers xyz type',
     phase: 'tune',
     tab: 'place',
   },
@@ -107,7 +108,7 @@ export const SETTINGS: readonly SettingsPlace[] = [
     id: 'set.publish',
     label: 'Publish, link, code and files',
     words:
-      'upload release share url qr export download file glb svg csv png print screenshot thumbnail cover embed',
+      'save backup upload release share url qr export download file glb svg csv png print screenshot thumbnail cover embed',
     phase: 'share',
   },
 ];

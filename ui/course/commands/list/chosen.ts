@@ -9,6 +9,7 @@ import {
 import { middle, unionBounds } from '@/core/geometry';
 import { pieceBounds } from '@/core/pieces';
 import { buildCommands } from '../../open/chosenEdits';
+import { copyChosen, pasteChosen } from '../clipboard';
 import { HANDLE_MODES } from '../../open/laying';
 import { useOpen } from '../../open/openStore';
 import { type Command, course, lay, cycle, upright } from './command';
@@ -98,6 +99,30 @@ export const CHOSEN: readonly Command[] = [
     group: 'Chosen',
     keys: 'ArrowDown',
     run: () => (upright() ? buildCommands.move(0, -1, 0) : buildCommands.move(0, 0, 1)),
+  },
+  {
+    id: 'copy',
+    label: 'Copy',
+    group: 'Chosen',
+    keys: 'Ctrl+C',
+    native: true,
+    run: () => void copyChosen(false),
+  },
+  {
+    id: 'cut',
+    label: 'Cut',
+    group: 'Chosen',
+    keys: 'Ctrl+X',
+    native: true,
+    run: () => void copyChosen(true),
+  },
+  {
+    id: 'paste',
+    label: 'Paste',
+    group: 'Chosen',
+    keys: 'Ctrl+V',
+    native: true,
+    run: () => void pasteChosen(),
   },
   { id: 'duplicate', label: 'Duplicate', group: 'Chosen', keys: 'C', run: buildCommands.duplicate },
   {

@@ -16,6 +16,8 @@ export interface Command {
   readonly group: 'Go' | 'View' | 'Lay' | 'Snap' | 'Choose' | 'Chosen' | 'Tools';
   /** Usual keys, as the browser names them with their modifiers; changeable. */
   readonly keys?: string;
+  /** Its usual keys are the browser's own: pressed, the browser tells what comes of them (`useClipboard`). */
+  readonly native?: boolean;
   readonly run: (context: CommandContext) => void;
 }
 

@@ -1,4 +1,5 @@
 import type { IconName } from '../../../parts';
+import { copyChosen } from '../../commands/clipboard';
 import { buildCommands } from '../../open/chosenEdits';
 import { useOpen, type OpenSheet } from '../../open/openStore';
 import { HANDLE_MODES, useLay, type HandleMode, type LayState } from '../../open/laying';
@@ -98,6 +99,20 @@ export const CHOICE_ACTIONS: readonly ChoiceAction[] = [
     act: flip('bothSides'),
   },
   { icon: 'copy', label: 'Duplicate', command: 'duplicate', act: duplicate },
+  {
+    icon: 'clipboard',
+    label: 'Copy',
+    command: 'copy',
+    act: () => void copyChosen(false),
+    testID: 'act-copy',
+  },
+  {
+    icon: 'scissors',
+    label: 'Cut',
+    command: 'cut',
+    act: () => void copyChosen(true),
+    testID: 'act-cut',
+  },
   {
     icon: 'plus-square',
     label: 'In hand',

@@ -31,11 +31,6 @@ export function finderEntries(navigation: Navigation): readonly FinderEntry[] {
       hint: hintFor(id),
       run: () => run({ navigation }),
     })),
-    ...SETTINGS.map((place) => ({
-      key: place.id,
-      ...{ label: place.label, words: place.words, group: 'Settings' },
-      run: () => goToSetting(place, { navigation }),
-    })),
     ...FAMILIES.map((family) => ({
       key: `take.${family.id}`,
       ...{ label: `Take ${family.label.toLowerCase()}`, words: family.words, group: 'Pieces' },
@@ -43,6 +38,11 @@ export function finderEntries(navigation: Navigation): readonly FinderEntry[] {
         navigation.to('lay');
         takeFamily(family);
       },
+    })),
+    ...SETTINGS.map((place) => ({
+      key: place.id,
+      ...{ label: place.label, words: place.words, group: 'Settings' },
+      run: () => goToSetting(place, { navigation }),
     })),
   ];
 }
