@@ -91,6 +91,8 @@ export const COMMAND_WORDS: Readonly<Record<string, string>> = {
   unlock: 'unfreeze release',
   drop: 'ground floor land settle fall snap down',
   lie: 'tilt slope conform normal',
+  corner: 'align vertex snap edge match mate',
+  'drag.copy': 'duplicate clone alt drag',
   ramp: 'slope incline skew tilt',
   sink: 'bury embed lower nudge',
   unsink: 'lift nudge raise',

@@ -59,6 +59,7 @@ export const CHOOSE: readonly Command[] = [
     id: 'choose.add',
     label: 'Add to the choice by touch',
     group: 'Choose',
+    keys: 'Shift+I',
     run: () => lay().toggleChoosing('adding'),
   },
 ];
@@ -210,7 +211,27 @@ export const CHOSEN: readonly Command[] = [
     keys: 'N',
     run: buildCommands.lieAlong,
   },
-  { id: 'ramp', label: 'Make a ramp: pull an edge down', group: 'Chosen', run: buildCommands.ramp },
+  {
+    id: 'ramp',
+    label: 'Make a ramp: pull an edge down',
+    group: 'Chosen',
+    keys: 'Shift+N',
+    run: buildCommands.ramp,
+  },
+  {
+    id: 'corner',
+    label: 'Line up by a corner: touch two',
+    group: 'Chosen',
+    keys: 'Shift+O',
+    run: () => lay().lineUpCorner(null),
+  },
+  {
+    id: 'drag.copy',
+    label: 'A drag moves a copy',
+    group: 'Chosen',
+    keys: 'Shift+S',
+    run: () => lay().toggleChoosing('dragCopies'),
+  },
   {
     id: 'sink',
     label: 'Sink by 10 cm',
@@ -264,6 +285,7 @@ export const CHOSEN: readonly Command[] = [
     id: 'kit.keep',
     label: 'Keep the choice in the kit',
     group: 'Chosen',
+    keys: 'Shift+B',
     run: () => useOpen.getState().open('kit'),
   },
 ];

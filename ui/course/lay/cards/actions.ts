@@ -123,6 +123,7 @@ export const CHOICE_ACTIONS: readonly ChoiceAction[] = [
   {
     icon: 'layers',
     label: 'Drag copy',
+    command: 'drag.copy',
     on: ({ dragCopies }) => dragCopies,
     act: flip('dragCopies'),
     testID: 'act-drag-copy',
@@ -146,13 +147,14 @@ export const CHOICE_ACTIONS: readonly ChoiceAction[] = [
   {
     icon: 'plus-circle',
     label: 'Add more',
+    command: 'choose.add',
     on: ({ adding }) => adding,
     act: flip('adding'),
     testID: 'act-add',
   },
   { icon: 'link', label: 'Group', command: 'group', act: buildCommands.group },
   {
-    icon: 'scissors',
+    icon: 'maximize-2',
     label: 'Ungroup',
     command: 'ungroup',
     when: ({ grouped }) => grouped,
@@ -169,10 +171,11 @@ export const CHOICE_ACTIONS: readonly ChoiceAction[] = [
   {
     icon: 'corner-down-right',
     label: 'Corner',
+    command: 'corner',
     act: () => useLay.getState().lineUpCorner(null),
     testID: 'act-corner',
   },
-  { icon: 'triangle', label: 'Ramp', act: buildCommands.ramp, testID: 'act-ramp' },
+  { icon: 'triangle', label: 'Ramp', command: 'ramp', act: buildCommands.ramp, testID: 'act-ramp' },
   { icon: 'repeat', label: 'Flip', command: 'flip', act: buildCommands.flip },
   { icon: 'eye-off', label: 'Hide', command: 'hide', act: buildCommands.hide },
   { icon: 'lock', label: 'Lock', command: 'lock', act: buildCommands.lock },
