@@ -3,6 +3,8 @@ import { tideLine } from '@/core/run';
 import { metres, numberText, Text } from '../../parts';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useMeantWay } from '../open/useMeantWay';
+import { useOwnProof } from '../open/useOwnProof';
+import { timeWords } from './timeWords';
 
 const WAYS = {
   track: 'along the track',
@@ -17,13 +19,12 @@ export function Expected() {
   const meant = useMeantWay(course);
   const { from } = meant;
   const { length, climb, time } = expectationOf(course, meant);
+  const proof = useOwnProof(course);
+  const own = proof.fresh ? proof.time : undefined;
   return (
     <Text as="small" tint="slate" testID="expected">
-      {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb
-      {time === null
-        ? '. No time: its surfaces do not lead all the way.'
-        : `, about ${time.toFixed(0)} s at a run.`}{' '}
-      Tide line at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
+      {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb{timeWords(time, own)} Tide line
+      at {numberText(Math.round(10 * tideLine(course)) / 10)} m.
     </Text>
   );
 }
