@@ -1,4 +1,4 @@
-import type { Course } from '../../course';
+import type { Course, Piece } from '../../course';
 import { legOf, markOf, type Mark } from '../../pieces';
 
 /** Most legs a course may have. */
@@ -41,3 +41,35 @@ export const withLegs = (
     kind === 'strokes' ? { par: 3 } : {},
   ),
 ];
+
+/** A piece on another leg. */
+function onLeg(piece: Piece, leg: number): Piece {
+  if (piece.mark?.leg !== undefined) return { ...piece, mark: { ...piece.mark, leg } };
+  return { ...piece, params: { ...piece.params, leg } };
+}
+
+/**
+ * The course with the starts of legs that nobody can end moved to the leg before, of which they are further starts,
+ * and without the legs that are then empty. Before a course had several starts, each one laid began a leg.
+ */
+export function gatherStarts(course: Course): Course {
+  const markedOn = (mark: Mark) =>
+    course.pieces.filter((piece) => markOf(piece) === mark).map(legOf);
+  const ended = new Set(markedOn('goal'));
+  const last = Math.max(1, ...ended, ...markedOn('checkpoint'));
+  const target = (leg: number) => {
+    for (let before = leg; before > 1; before--) if (ended.has(before)) return before;
+    return 1;
+  };
+  const pieces = course.pieces.map((piece) => {
+    const leg = legOf(piece);
+    return markOf(piece) === 'start' && leg !== target(leg) ? onLeg(piece, target(leg)) : piece;
+  });
+  const { legs, ...rest } = course;
+  const left = legs?.slice(0, last);
+  return {
+    ...rest,
+    pieces,
+    ...(left && (last > 1 || left[0]?.par !== undefined) ? { legs: left } : {}),
+  };
+}

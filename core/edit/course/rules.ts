@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { CourseSchema, RunnerSettingsSchema, type Course } from '../../course';
+import { gatherStarts } from './legs';
 
 /** Settings of a runner that are numbers. */
 export type RunnerDial =
@@ -62,6 +63,7 @@ export type CourseRule =
 
 /**
  * Sets something that holds for the whole course, or has it be as usual when nothing is given.
+ * Where runs may begin at several starts, those that began legs without a goal become starts of one leg.
  * @throws RangeError in words when the document may not have the value
  */
 export function setRule<K extends CourseRule>(course: Course, key: K, value: Course[K]): Course {
@@ -69,5 +71,6 @@ export function setRule<K extends CourseRule>(course: Course, key: K, value: Cou
   if (value === undefined) return rest as Course;
   const checked = v.safeParse(CourseSchema.entries[key] as v.GenericSchema<Course[K]>, value);
   if (!checked.success) throw new RangeError(`The value ${checked.issues[0].message}.`);
-  return { ...rest, [key]: checked.output } as Course;
+  const set = { ...rest, [key]: checked.output } as Course;
+  return key === 'starts' ? gatherStarts(set) : set;
 }
