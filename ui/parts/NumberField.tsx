@@ -5,6 +5,7 @@ import { focusRing, NO_OUTLINE } from './focus';
 import { shortNumber } from './format';
 import { IconButton } from './IconButton';
 import { Text } from './Text';
+import { useHeld } from './useHeld';
 import { useNumberEntry } from './useNumberEntry';
 
 interface NumberFieldProps {
@@ -31,6 +32,8 @@ export function NumberField(props: NumberFieldProps) {
   const { label, value, unit, mixed, testID } = props;
   const [tight, setTight] = useState(false);
   const { typed, error, type, finish, less, more } = useNumberEntry(props);
+  const down = useHeld(less);
+  const up = useHeld(more);
   return (
     <View onLayout={({ nativeEvent }) => setTight(nativeEvent.layout.width < ROOMY)}>
       {tight && (
@@ -44,7 +47,7 @@ export function NumberField(props: NumberFieldProps) {
             {label}
           </Text>
         )}
-        <IconButton icon="minus" label={`${label} less`} onPress={less} />
+        <IconButton icon="minus" label={`${label} less`} {...down} />
         <Entry
           value={typed ?? (mixed ? '' : shortNumber(value))}
           placeholder={mixed ? 'mixed' : undefined}
@@ -57,7 +60,7 @@ export function NumberField(props: NumberFieldProps) {
           wrong={error !== null}
           wide={tight}
         />
-        <IconButton icon="plus" label={`${label} more`} onPress={more} />
+        <IconButton icon="plus" label={`${label} more`} {...up} />
       </View>
       {error && (
         <Text as="small" tint="rust" accessibilityRole="alert" style={{ paddingBottom: SPACE.xs }}>

@@ -1,8 +1,11 @@
-import { View } from 'react-native';
-import { useColours } from '../theme';
-import { IconButton } from './IconButton';
+import { TextInput, View } from 'react-native';
+import { RADIUS, TARGET, TYPE, useColours } from '../theme';
+import { NO_OUTLINE } from './focus';
 import { shortNumber } from './format';
+import { IconButton } from './IconButton';
 import { Text } from './Text';
+import { useHeld } from './useHeld';
+import { useNumberEntry } from './useNumberEntry';
 
 interface StepperProps {
   readonly label: string;
@@ -15,7 +18,7 @@ interface StepperProps {
   readonly testID?: string;
 }
 
-/** A number in little room: its name above, a step down and a step up beside it. */
+/** A number in little room: its name above, and a step down and a step up beside a field to type it in. */
 export function Stepper({
   label,
   value,
@@ -27,15 +30,26 @@ export function Stepper({
   testID,
 }: StepperProps) {
   const colours = useColours();
-  const go = (by: number) =>
-    onChange(Math.min(max, Math.max(min, Math.round((value + by) * 1e4) / 1e4)));
+  const go = (by: number) => {
+    const next = Math.min(max, Math.max(min, Math.round((value + by) * 1e4) / 1e4));
+    if (next !== value) onChange(next);
+  };
+  const less = useHeld(() => go(-step), value > min);
+  const more = useHeld(() => go(step), value < max);
+  const set = (typed: number) => {
+    if (typed < min || typed > max) {
+      throw new RangeError(`From ${shortNumber(min)} to ${shortNumber(max)}${unit && ` ${unit}`}.`);
+    }
+    onChange(typed);
+  };
+  const { typed, error, type, finish } = useNumberEntry({ value, step, onChange: set });
   return (
     <View
       style={{
         alignItems: 'center',
         borderWidth: 1,
-        borderColor: colours.line,
-        borderRadius: 8,
+        borderColor: error ? colours.rust : colours.line,
+        borderRadius: RADIUS.s,
         backgroundColor: colours.card,
         paddingTop: 4,
       }}
@@ -44,23 +58,30 @@ export function Stepper({
         {label}
       </Text>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <IconButton
-          icon="minus"
-          label={`${label} less`}
-          disabled={value <= min}
-          onPress={() => go(-step)}
+        <IconButton icon="minus" label={`${label} less`} disabled={value <= min} {...less} />
+        <TextInput
+          value={typed ?? `${shortNumber(value)}${unit && ` ${unit}`}`}
+          onFocus={() => type(shortNumber(value))}
+          onChangeText={type}
+          onSubmitEditing={finish}
+          onBlur={finish}
+          selectTextOnFocus
+          inputMode="text"
+          aria-label={label}
+          testID={testID}
+          style={[
+            TYPE.figures,
+            NO_OUTLINE,
+            { width: 66, height: TARGET, color: colours.ink, textAlign: 'center' },
+          ]}
         />
-        <Text as="figures" testID={testID} style={{ minWidth: 44, textAlign: 'center' }}>
-          {shortNumber(value)}
-          {unit && ` ${unit}`}
-        </Text>
-        <IconButton
-          icon="plus"
-          label={`${label} more`}
-          disabled={value >= max}
-          onPress={() => go(step)}
-        />
+        <IconButton icon="plus" label={`${label} more`} disabled={value >= max} {...more} />
       </View>
+      {error && (
+        <Text as="small" tint="rust" accessibilityRole="alert" style={{ paddingBottom: 4 }}>
+          {error}
+        </Text>
+      )}
     </View>
   );
 }
