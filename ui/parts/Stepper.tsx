@@ -40,7 +40,8 @@ export function Stepper({
     if (typed < min || typed > max) {
       throw new RangeError(`From ${shortNumber(min)} to ${shortNumber(max)}${unit && ` ${unit}`}.`);
     }
-    onChange(typed);
+    // Looked at and left, it stays as exact as it was.
+    if (shortNumber(typed) !== shortNumber(value)) onChange(typed);
   };
   const { typed, error, type, finish } = useNumberEntry({ value, step, onChange: set });
   return (

@@ -41,6 +41,14 @@ const hold = (ms: number) => {
   for (let gone = 0; gone < ms; gone += 90) act(() => jest.advanceTimersByTime(90));
 };
 
+test('a figure that was only looked at stays as it was', () => {
+  render(<Height from={1.23456} />);
+  fireEvent(field(), 'focus');
+  fireEvent(field(), 'blur');
+  expect(heard).not.toHaveBeenCalled();
+  expect(field().props.value).toMatch(/^1\.2\d* m$/);
+});
+
 test('a press is one step; held it goes on until it is let go of, or at the end of its range', () => {
   render(<Height />);
   const more = screen.getByLabelText('Height more');
