@@ -12,11 +12,11 @@ export default defineConfig({
   workers: 1,
   // A failed test is tried once more only to tell the flaky from the broken; both fail the whole.
   retries: 1,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
-    actionTimeout: 20_000,
+    actionTimeout: 30_000,
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',

@@ -19,7 +19,7 @@ test('a cart drives off from its start on a hill', async ({ open }) => {
   await page.getByTestId('play-run').click();
   await expect(page.getByTestId('run-clock')).toBeVisible();
   await page.keyboard.down('KeyW');
-  await expect(page.getByText(/at checkpoint 1/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/at checkpoint 1/)).toBeVisible({ timeout: 90_000 });
   await page.keyboard.up('KeyW');
 });
 
@@ -63,6 +63,6 @@ test('run from the spot in view, a course of legs opens the goal of the leg it i
   await page.goto(`${url.origin}${url.pathname}/run?from=27,0,0`);
   await expect(page.getByTestId('run-tally')).toContainText('Leg 2 of 2');
   await page.keyboard.down('KeyD');
-  await expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByTestId('finish-time')).toBeVisible({ timeout: 90_000 });
   await expect(page.getByText(/it is no proof/)).toBeVisible();
 });
