@@ -16,6 +16,7 @@ interface Held {
  */
 export function useHeld(act: () => void, may = true): Held {
   const latest = useRef(act);
+  const repeated = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
     latest.current = act;
@@ -25,20 +26,19 @@ export function useHeld(act: () => void, may = true): Held {
     return () => clearTimeout(timer.current);
   }, [may]);
   return useMemo(() => {
-    let repeated = false;
     const again = () => {
-      repeated = true;
+      repeated.current = true;
       latest.current();
       timer.current = setTimeout(again, EVERY);
     };
     return {
       onPressIn: () => {
-        repeated = false;
+        repeated.current = false;
         timer.current = setTimeout(again, BEFORE);
       },
       onPressOut: () => clearTimeout(timer.current),
       onPress: () => {
-        if (!repeated) latest.current();
+        if (!repeated.current) latest.current();
       },
     };
   }, []);
