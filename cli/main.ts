@@ -158,7 +158,7 @@ interface Options {
 }
 
 interface Command {
-  /** How many files it takes, at least and at most. */
+  /** Files it takes, at least and at most. */
   readonly files: readonly [least: number, most: number];
   /** Answers with the exit code. */
   readonly run: (files: readonly string[], options: Options) => number | Promise<number>;

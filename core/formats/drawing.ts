@@ -66,7 +66,7 @@ export function drawPiece(piece: Parameters<typeof localGeometry>[0]): Drawing {
 export const drawPieces = (pieces: readonly Piece[]): Drawing =>
   draw(pieces.flatMap(worldParts), SLANTED);
 
-/** How much of a long stage a picture shows, metres each way from where it begins. */
+/** Metres of a long stage that a picture shows, each way from where it begins. */
 const PICTURED = 15;
 
 /**

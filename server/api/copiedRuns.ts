@@ -31,7 +31,7 @@ export async function refuseCopies(
   throw new HttpError(409, 'same-run', 'Somebody else has sent in this very run, press by press.');
 }
 
-/** Whether a run is the one by which somebody else proved the course: anybody may look at that. */
+/** True for the run by which somebody else proved the course: anybody may look at that. */
 async function isProof(
   db: Knex,
   { course, hash, inputs }: Pick<PublishedRow, 'course' | 'hash'> & Pick<RunRow, 'inputs'>,

@@ -26,7 +26,7 @@ interface ReplayedRun {
   readonly edition: EditionRun;
   readonly maker: string;
   readonly player: string;
-  /** Whether others may look at it. */
+  /** True where others may look at it. */
   readonly open: boolean;
   /** The digest of the inputs as they were sent. */
   readonly sent: string;

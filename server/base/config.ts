@@ -38,7 +38,7 @@ export interface Config {
   readonly proxies: number;
   /** Whether cookies may travel over plain HTTP only when the page did. */
   readonly secureCookies: boolean;
-  /** How many times the usual time limits work on threads may take, for slow machines. */
+  /** Factor on the usual time limits of work on threads, more for slow machines. */
   readonly patience: number;
   /** Start threads before they are first needed. */
   readonly warm: boolean;

@@ -41,6 +41,14 @@ test('legs that have a goal stay, with the starts laid for them', () => {
   expect(buildWorld(several).starts.map(({ length }) => length)).toEqual([1, 2]);
 });
 
+test('legs that were named, or were never begun, stay', () => {
+  const laid = course(...more);
+  const named = { ...laid, legs: [{ name: 'Quay' }, {}, { name: 'Kiln' }] };
+  expect(setRule(named, 'starts', 'turn').legs).toEqual(named.legs);
+  const planned = { ...course(), legs: [{}, { par: 4 }, { par: 5 }] };
+  expect(setRule(planned, 'starts', 'turn').legs).toEqual(planned.legs);
+});
+
 test('a start on a leg that is not there is told, and put on the first by a touch', () => {
   const { legs: _, ...laid } = course(...more);
   const lost: Course = { ...laid, starts: 'chance' };

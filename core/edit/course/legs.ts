@@ -49,27 +49,28 @@ function onLeg(piece: Piece, leg: number): Piece {
 }
 
 /**
- * The course with the starts of legs that nobody can end moved to the leg before, of which they are further starts,
- * and without the legs that are then empty. Before a course had several starts, each one laid began a leg.
+ * The course with the starts of legs that nobody can end moved to the leg before, of which they are further starts.
+ * Legs at the end that are empty by that go; whatever its maker named, or never began, stays. Before a course had
+ * several starts, each one laid began a leg.
  */
 export function gatherStarts(course: Course): Course {
   const markedOn = (mark: Mark) =>
     course.pieces.filter((piece) => markOf(piece) === mark).map(legOf);
   const ended = new Set(markedOn('goal'));
-  const last = Math.max(1, ...ended, ...markedOn('checkpoint'));
   const target = (leg: number) => {
     for (let before = leg; before > 1; before--) if (ended.has(before)) return before;
     return 1;
   };
+  const emptied = new Set(markedOn('start').filter((leg) => leg !== target(leg)));
+  if (emptied.size === 0) return course;
+  for (const leg of [...ended, ...markedOn('checkpoint')]) emptied.delete(leg);
   const pieces = course.pieces.map((piece) => {
     const leg = legOf(piece);
     return markOf(piece) === 'start' && leg !== target(leg) ? onLeg(piece, target(leg)) : piece;
   });
   const { legs, ...rest } = course;
-  const left = legs?.slice(0, last);
-  return {
-    ...rest,
-    pieces,
-    ...(left && (last > 1 || left[0]?.par !== undefined) ? { legs: left } : {}),
-  };
+  const left = [...(legs ?? [])];
+  while (emptied.has(left.length) && left[left.length - 1].name === undefined) left.pop();
+  const isPlain = left.length === 0 || (left.length === 1 && Object.keys(left[0]).length === 0);
+  return { ...rest, pieces, ...(isPlain ? {} : { legs: left }) };
 }

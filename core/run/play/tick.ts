@@ -131,7 +131,7 @@ function stepPieces(world: World, s: RunState): void {
   if (world.loose.length > 0) (s.bodies ??= LooseBodies.of(world, s)).step(world, s);
 }
 
-/** What a region does to whoever stands in it. */
+/** The harm that a region does to whoever stands in it. */
 type Harm = 'hurt' | 'fall' | null;
 
 const fallen = (s: RunState, hurtBy: Harm): boolean =>

@@ -4,8 +4,8 @@ import { chosenOf } from '@/core/edit';
 import { IconButton } from '../../../parts';
 import { useView } from '../../../scene';
 import { usePanelSnapshot } from '../../../state/panelSnapshot';
-import { hintFor } from '../../commands/keys';
 import { WIDE } from '../../../theme';
+import { hintFor } from '../../commands/keys';
 import { useLayOf } from '../../open/laying';
 import { CHOICE_ACTIONS, STEP_ACTIONS, type ChoiceAction, type ChoiceNow } from './actions';
 
