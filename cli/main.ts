@@ -1,7 +1,7 @@
 import { readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import { checkCourse } from '@/core/check';
+import { checkCourse, partedFindings } from '@/core/check';
 import { CourseError, MAX_COURSE_BYTES, type Course } from '@/core/course';
 import {
   looksLikeSvg,
@@ -65,11 +65,12 @@ function openRun(file: string): Run {
 
 function check(file: string): number {
   const course = openCourse(file);
-  const findings = checkCourse(course);
+  const { told: findings, aside } = partedFindings(course, checkCourse(course));
   for (const { weight, message, at, piece } of findings) {
     const place = at ? ` (${piece} at ${at.map((c) => c.toFixed(2)).join(', ')})` : '';
     console.log(`${weight}: ${message}${place}`);
   }
+  if (aside.length > 0) console.log(`${aside.length} put aside by its maker.`);
   const errors = findings.filter(({ weight }) => weight === 'error').length;
   console.log(
     errors === 0

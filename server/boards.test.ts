@@ -201,16 +201,17 @@ describe('a run on the list', () => {
     const [slug, elsewhere] = [await out(course), await out(course)];
     await somebody().play(slug, runRight(course, 14), 'Orla');
     const [{ run: key }] = await listed(somebody(), slug);
-    for (const [where, asked] of [
-      [elsewhere, key!],
-      [slug, '0'],
-      [slug, '-1'],
-      [slug, 'NaN'],
-      [slug, `${key} or 1`],
-      [slug, '99999999999999999999'],
-      ['nowhere', key!],
-    ]) {
-      expect((await shown(somebody(), where, encodeURIComponent(asked))).status).toBe(404);
+    for (const [where, asked, status] of [
+      [elsewhere, key!, 404],
+      [slug, '0', 404],
+      [slug, '-1', 400],
+      [slug, 'NaN', 400],
+      [slug, `${key} or 1`, 400],
+      [slug, '99999999999999999999', 400],
+      ['nowhere', key!, 404],
+    ] as const) {
+      const answer = await shown(somebody(), where, encodeURIComponent(asked));
+      expect([asked, answer.status]).toEqual([asked, status]);
     }
     const stranger = somebody();
     expect((await stranger.ask('PUT', `/published/${slug}/runs/own`, { open: false })).status).toBe(

@@ -5,7 +5,8 @@ import staticGzip from 'express-static-gzip';
 import type { Knex } from 'knex';
 import { previewOf, type Preview } from './api/previews';
 import { escaped } from '@/core/formats';
-import { FOR_EVER, HttpError, param } from './base/http';
+import { FOR_EVER, HttpError } from './base/http';
+import { param } from './base/params';
 import { PREVIEW_HEIGHT, PREVIEW_WIDTH } from './threads/previewSize';
 
 /** The built pages: files that carry a hash in their name for ever, the page itself never kept. */
@@ -30,9 +31,10 @@ export function pages(db: Knex, webDir: string): Router {
       )
       // Whoever shows a link reads no further than the head of its page.
       .get(['/play/:slug', '/play/:slug/run'], async (req, res, next) => {
-        const slug = param(req, 'slug');
+        let slug: string;
         let preview: Preview;
         try {
+          slug = param(req, 'slug');
           preview = await previewOf(db, slug);
         } catch (error) {
           // The application says what is not there.

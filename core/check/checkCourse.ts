@@ -1,6 +1,8 @@
 import type { Course } from '../course';
 import { registerModels } from '../pieces';
+import { findingKey } from './aside';
 import type { Finding } from './finding';
+import { mendAll, withTriedFixes } from './mend';
 import { RULES } from './rules';
 import { familyRule } from './rules/family';
 import { settingRule } from './rules/setting';
@@ -12,11 +14,23 @@ export function checkPieces(course: Course): Finding[] {
 }
 
 /**
- * Everything found wrong with a course, errors first.
+ * All findings of a course, errors first. Every fix was tried and holds.
  * @param progress is told the part of the rules that have been gone through, 0 to 1
  */
 export function checkCourse(course: Course, progress?: (part: number) => void): Finding[] {
   registerModels(course);
+  return withTriedFixes(course, findAll(course, progress), findAll);
+}
+
+/** The course with every finding of a rule mended whose fix holds. */
+export const fixAll = (
+  course: Course,
+  findings: readonly Finding[],
+  rule: Finding['rule'],
+): Course => mendAll(course, findings, rule, findAll);
+
+/** All findings of all rules, errors first; fixes are not tried. */
+function findAll(course: Course, progress?: (part: number) => void): Finding[] {
   const found: Finding[] = [];
   for (const [i, { id, check }] of RULES.entries()) {
     found.push(...check(course));
@@ -24,5 +38,22 @@ export function checkCourse(course: Course, progress?: (part: number) => void): 
     if (id === 'family' && found.length > 0) return found;
     progress?.((i + 1) / RULES.length);
   }
-  return found.sort((a, b) => Number(a.weight === 'notice') - Number(b.weight === 'notice'));
+  return onceEach(found).sort(
+    (a, b) => Number(a.weight === 'notice') - Number(b.weight === 'notice'),
+  );
+}
+
+/** Rules that tell of two pieces what another rule tells better, where it does. */
+const TOLD_BY: Partial<Record<Finding['rule'], readonly Finding['rule'][]>> = {
+  seam: ['gap'],
+  overlap: ['twins', 'inside'],
+  flicker: ['twins'],
+};
+
+/** The findings without those that tell of two pieces what another finding tells better. */
+function onceEach(found: readonly Finding[]): Finding[] {
+  const keys = new Set(found.map(findingKey));
+  return found.filter(
+    (finding) => !TOLD_BY[finding.rule]?.some((rule) => keys.has(findingKey({ ...finding, rule }))),
+  );
 }

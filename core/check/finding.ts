@@ -41,6 +41,8 @@ export interface Finding<Id extends string = string> {
   /** The piece concerned, and where to look. */
   readonly piece?: string;
   readonly at?: Vec3;
+  /** The piece it stands in, beside or against, where there is one. */
+  readonly other?: string;
   readonly fix?: Fix;
 }
 

@@ -15,3 +15,5 @@ export const MOST_CARRIED = 24;
 export const MOST_LINKS = 500;
 /** Links that timers and beats may have act within a second. */
 export const MOST_TIMED = 120;
+/** Most findings that a course keeps as put aside. */
+export const MOST_ASIDE = 500;

@@ -12,6 +12,7 @@ test('what is the maker’s alone stays, and all else goes along', () => {
   const course: Course = {
     ...open,
     notes: 'Tam’s birthday',
+    aside: ['seam p1 p2'],
     sketch: {
       ...open.sketch!,
       notes: [{ at: [0, 0, 0], text: 'Ask Isla' }],
@@ -20,7 +21,7 @@ test('what is the maker’s alone stays, and all else goes along', () => {
   };
   expect(hasPrivate(course)).toBe(true);
   expect(withoutPrivate(course)).toEqual(open);
-  expect(JSON.stringify(withoutPrivate(course))).not.toMatch(/Tam|Isla|base64/);
+  expect(JSON.stringify(withoutPrivate(course))).not.toMatch(/Tam|Isla|base64|seam/);
 });
 
 test('a course without anything private is itself', () => {

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { CameraSchema, PictureSchema } from './camera';
 import { SEEN } from './courseName';
 import { AllowanceSchema, contactFields, ROLES, ShapeSchema } from './contact';
-import { MOST_LINKS } from './limits';
+import { MOST_ASIDE, MOST_LINKS } from './limits';
 import { LinkSchema } from './links';
 import { ModelsSchema } from './model';
 import { MotionSchema, ThrowerSchema, WakeSchema } from './motion';
@@ -272,6 +272,10 @@ export const CourseSchema = v.looseObject({
     }),
   ),
   notes: v.optional(text(4000)),
+  /** Findings that are no problem here, by their names; see core/check/aside. */
+  aside: v.optional(
+    v.pipe(v.array(text(200)), v.maxLength(MOST_ASIDE, `has more than ${MOST_ASIDE} findings`)),
+  ),
   welcome: v.optional(text(200)),
   /** What is said of it where it is found. */
   description: v.optional(text(1000)),

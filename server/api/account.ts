@@ -3,7 +3,8 @@ import { DevicesAnswer, DoneAnswer, LeaveBody, type DeviceKind } from '@/core/pr
 import type { MakerRow, SessionRow } from '../db/rows';
 import { clearRecordings } from '../db/sweep';
 import { readJson } from '../base/bodies';
-import { handler, HttpError, NoBody, notFound, param } from '../base/http';
+import { handler, HttpError, NoBody, notFound } from '../base/http';
+import { param } from '../base/params';
 import { sendAll } from './allData';
 import type { Context } from './context';
 import { inTurn, matchesPassphrase } from './passphrase';

@@ -1,7 +1,8 @@
 import { Router } from 'express';
 import { BinAnswer, DoneAnswer } from '@/core/protocol';
 import type { CourseRow, KeepRow, KitRow } from '../db/rows';
-import { handler, NoBody, notFound, param } from '../base/http';
+import { handler, NoBody, notFound } from '../base/http';
+import { param } from '../base/params';
 import { BINNED, clearRecordings } from '../db/sweep';
 import type { Context } from './context';
 import { coursesOf } from './series';

@@ -13,7 +13,8 @@ import {
 } from '@/core/protocol';
 import type { LikeRow, ListingRow, MakerRow } from '../db/rows';
 import { readJson } from '../base/bodies';
-import { handler, HttpError, NoBody, param } from '../base/http';
+import { handler, HttpError, NoBody } from '../base/http';
+import { param } from '../base/params';
 import { nameKey } from '../base/names';
 import type { Context } from './context';
 import { findPublished } from './found';

@@ -4,7 +4,8 @@ import type { InferOutput } from 'valibot';
 import { BlockBody, DoneAnswer, MOST_NOTES, NoteBody, NotesAnswer, UNNAMED } from '@/core/protocol';
 import type { BlockRow, CourseRow, NoteRow, PublishedRow } from '../db/rows';
 import { readJson } from '../base/bodies';
-import { handler, HttpError, NoBody, notFound, param } from '../base/http';
+import { handler, HttpError, NoBody, notFound } from '../base/http';
+import { param, query } from '../base/params';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { ownCourse } from './owned';
@@ -20,7 +21,7 @@ export function notes(context: Context): Router {
   const noteOf = async (req: Request) => {
     const { id } = await ownCourse(context, req);
     const published = await db<PublishedRow>('published').where('course', id).first('slug');
-    return { slug: published?.slug ?? '', id: Number(param(req, 'note')) || 0 };
+    return { slug: published?.slug ?? '', id: param(req, 'note') };
   };
   return Router()
     .post(
@@ -43,7 +44,7 @@ export function notes(context: Context): Router {
       '/courses/:id/notes',
       handler({ body: NoBody, answer: NotesAnswer }, async (_, req) => {
         const { id, maker } = await ownCourse(context, req);
-        return notesOn(db, id, maker, Number(req.query.before) || Infinity);
+        return notesOn(db, id, maker, query(req, 'before') ?? Infinity);
       }),
     )
     .put(

@@ -1,7 +1,8 @@
 import type { Request } from 'express';
 import type { Knex } from 'knex';
 import type { BodyRow, CourseRow, ListingRow, MakerRow } from '../db/rows';
-import { notFound, param } from '../base/http';
+import { notFound } from '../base/http';
+import { param } from '../base/params';
 import type { Context } from './context';
 import { requireMaker } from './session';
 

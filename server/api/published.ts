@@ -4,7 +4,8 @@ import type { InferOutput } from 'valibot';
 import type { CourseRow, LikeRow, ListingRow, MakerRow, PublishedRow } from '../db/rows';
 import { DEMO_MAKER } from '../db/demoMaker';
 import { DemosAnswer, DoneAnswer, PublishedAnswer, UNNAMED } from '@/core/protocol';
-import { FOR_EVER, handler, NoBody, notFound, param, sendJson, sendPicture } from '../base/http';
+import { FOR_EVER, handler, NoBody, notFound, sendJson, sendPicture } from '../base/http';
+import { param, query } from '../base/params';
 import { partyOf } from './limits';
 import { bestTimes, spreadOf } from './boards';
 import type { Context } from './context';
@@ -33,11 +34,11 @@ async function listingOf(db: Knex, slug: string, viewer: string) {
 async function editionAsked(
   db: Knex,
   slug: string,
-  asked: unknown,
+  asked: number | undefined,
 ): Promise<EditionTold & { readonly newest: boolean }> {
   const { edition } = (await db<ListingRow>('listings').where({ slug }).first('edition'))!;
-  if (asked !== undefined && Number(asked) !== edition) {
-    const { document, ...told } = await earlierEdition(db, slug, Number(asked) || 0);
+  if (asked !== undefined && asked !== edition) {
+    const { document, ...told } = await earlierEdition(db, slug, asked);
     return { ...told, look: lookOf(document), newest: false };
   }
   const row = (await db<PublishedRow>('published')
@@ -70,7 +71,7 @@ export function published(context: Context): Router {
       '/published/:slug',
       handler({ body: NoBody, answer: PublishedAnswer }, async (_, req) => {
         const { slug, course } = await findPublished(db, param(req, 'slug'));
-        const edition = await editionAsked(db, slug, req.query.edition);
+        const edition = await editionAsked(db, slug, query(req, 'edition'));
         const maker = await db<MakerRow>('makers')
           .join('courses', 'courses.maker', 'makers.id')
           .where('courses.id', course)
@@ -96,7 +97,7 @@ export function published(context: Context): Router {
         if (!(await db<CourseRow>('courses').where({ id: course, maker }).first('id'))) {
           throw notFound('That edition');
         }
-        const edition = Number(param(req, 'edition')) || 0;
+        const edition = param(req, 'edition');
         await db.transaction((trx) => removeEdition(trx, slug, edition));
         return { done: true };
       }),

@@ -1,8 +1,9 @@
 import { Router } from 'express';
-import { DoneAnswer, ReportBody } from '@/core/protocol';
+import { DoneAnswer, MAKERS_RUN, ReportBody } from '@/core/protocol';
 import type { CourseRow, ReportRow, RunRow } from '../db/rows';
 import { readJson } from '../base/bodies';
-import { handler, NoBody, notFound, param } from '../base/http';
+import { handler, NoBody, notFound } from '../base/http';
+import { param } from '../base/params';
 import type { Context } from './context';
 import { findPublished } from './found';
 import { knownOrNew, makerOrNew, requireMaker } from './session';
@@ -34,8 +35,12 @@ export function reports(context: Context): Router {
         const { slug, course } = await findPublished(db, param(req, 'slug'));
         const { id: maker } = await requireMaker(context, req);
         const own = await db<CourseRow>('courses').where({ id: course, maker }).first('id');
-        const id = Number(param(req, 'run')) || 0;
-        if (!own || (await db<RunRow>('runs').where({ slug, id }).delete()) === 0) {
+        const id = param(req, 'run');
+        if (
+          !own ||
+          id === MAKERS_RUN ||
+          (await db<RunRow>('runs').where({ slug, id }).delete()) === 0
+        ) {
           throw notFound('The run');
         }
         return { done: true };

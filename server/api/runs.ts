@@ -9,7 +9,8 @@ import {
 } from '@/core/protocol';
 import type { Run } from '@/core/run';
 import { readJson, readRunText } from '../base/bodies';
-import { handler, NoBody, notFound, param } from '../base/http';
+import { handler, NoBody, notFound } from '../base/http';
+import { param } from '../base/params';
 import type { CourseRow, PublishedRow, RunRow } from '../db/rows';
 import type { Context } from './context';
 import { findPublished } from './found';
@@ -58,10 +59,10 @@ export function runs(context: Context): Router {
 async function shownRun(
   db: Knex,
   { slug, hash, course }: Pick<PublishedRow, 'slug' | 'hash' | 'course'>,
-  name: string,
+  asked: typeof MAKERS_RUN | number,
   viewer: string | undefined,
 ): Promise<string | null> {
-  if (name === MAKERS_RUN) {
+  if (asked === MAKERS_RUN) {
     const row = await db<CourseRow>('courses')
       .join('bodies', 'bodies.course', 'courses.id')
       .where({ 'courses.id': course, 'courses.proof_hash': hash })
@@ -69,7 +70,7 @@ async function shownRun(
     return row?.proof ?? null;
   }
   const row = await db<RunRow>('runs')
-    .where({ slug, hash, id: Number(name) || 0 })
+    .where({ slug, hash, id: asked })
     .first('run', 'open', 'maker');
   return row && (row.open === 1 || row.maker === viewer) ? row.run : null;
 }

@@ -14,7 +14,8 @@ import {
 import { slugOf } from '@/core/formats';
 import type { MakerRow, SeriesCourseRow, SeriesRow } from '../db/rows';
 import { jsonUpTo } from '../base/bodies';
-import { handler, HttpError, NoBody, notFound, param } from '../base/http';
+import { handler, HttpError, NoBody, notFound } from '../base/http';
+import { param } from '../base/params';
 import type { Context } from './context';
 import { newId } from './ids';
 import { known, knownOrNew, makerOf, makerOrNew, requireMaker } from './session';

@@ -4,7 +4,8 @@ import { DoneAnswer, VersionBody, VersionsAnswer } from '@/core/protocol';
 import type { CourseRow, VersionRow } from '../db/rows';
 import { toThin } from '../db/thin';
 import { readJson } from '../base/bodies';
-import { handler, NoBody, notFound, param, sendJson } from '../base/http';
+import { handler, NoBody, notFound, sendJson } from '../base/http';
+import { param } from '../base/params';
 import type { Limits } from './limits';
 import { unpack, type TakenCourse } from '../threads/intake';
 import type { Context } from './context';
@@ -38,7 +39,7 @@ export function versions(context: Context): Router {
     .get('/courses/:id/versions/:revision', async (req, res) => {
       const { id } = await ownCourse(context, req);
       const row = await db<VersionRow>('versions')
-        .where({ course: id, revision: Number(param(req, 'revision')) })
+        .where({ course: id, revision: param(req, 'revision') })
         .first('document');
       if (!row) throw notFound('That version');
       sendJson(res, {}, { course: unpack(row.document) });
@@ -50,7 +51,7 @@ export function versions(context: Context): Router {
       handler({ body: VersionBody, answer: DoneAnswer }, async ({ label }, req) => {
         const { id } = await ownCourse(context, req);
         const named = await db<VersionRow>('versions')
-          .where({ course: id, revision: Number(param(req, 'revision')) })
+          .where({ course: id, revision: param(req, 'revision') })
           .update({ label: label || null });
         if (named === 0) throw notFound('That version');
         return { done: true };

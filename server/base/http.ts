@@ -45,9 +45,6 @@ export function handler<Body extends v.GenericSchema, Answer extends v.GenericSc
 /** For requests without a body. */
 export const NoBody = v.any();
 
-/** A path parameter that stands for one thing. */
-export const param = (req: Request, name: string): string => String(req.params[name]);
-
 /**
  * Answers with JSON into which texts that are JSON already are put as they are: documents are long, and were
  * read when they were taken in.

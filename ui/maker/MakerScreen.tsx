@@ -6,7 +6,7 @@ import type { MakerPage } from '@/core/protocol';
 import { Chip, CannotOpen, Fault, Loading, Page, showToast, Text, triesWords } from '../parts';
 import { FoundCourses } from '../explore/FoundCourses';
 import { SeriesLines } from '../series/SeriesListScreen';
-import { api, type ApiError } from '../state/api';
+import { api, isNotThere } from '../state/api';
 import { SPACE } from '../theme';
 import { EXPLORE_PAGE, goBack } from '../device/routes';
 import { KEYS } from '../state/keys';
@@ -20,7 +20,7 @@ export function MakerScreen({ name }: { readonly name: string }) {
     retry: 1,
   });
   if (error && !data) {
-    return (error as ApiError).status === 404 ? (
+    return isNotThere(error) ? (
       <Fault
         title="There is no such maker"
         words="They may have left, or be called otherwise now."

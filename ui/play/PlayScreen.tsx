@@ -20,7 +20,7 @@ import {
   Text,
   triesWords,
 } from '../parts';
-import type { ApiError } from '../state/api';
+import { isNotThere, type ApiError } from '../state/api';
 import { useCreateCourse, usePublished } from '../state/queries';
 import { SPACE, useColours, WIDE } from '../theme';
 import { raceRun } from './besideRuns';
@@ -55,7 +55,7 @@ export function PlayScreen({ slug, edition }: { slug: string; edition?: number }
         />
       );
     }
-    return status === 404 ? (
+    return isNotThere(error) ? (
       <Fault
         title="There is no such course"
         words="The link may be cut off. Ask for it again, or look at the courses of Lantern Week."

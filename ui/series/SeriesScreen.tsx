@@ -14,7 +14,7 @@ import {
   runTime,
   Text,
 } from '../parts';
-import type { ApiError } from '../state/api';
+import { isNotThere } from '../state/api';
 import { useSeries } from '../state/queries';
 import { SPACE } from '../theme';
 import { SeriesCourses } from './SeriesCourses';
@@ -30,7 +30,7 @@ export function SeriesScreen({ id, change }: { readonly id: string; readonly cha
   const { data, error, refetch } = useSeries(id);
   const [changing, setChanging] = useState(change);
   if (error && !data) {
-    return (error as ApiError).status === 404 ? (
+    return isNotThere(error) ? (
       <Fault
         title="There is no such series"
         words="Its maker may have removed it. Ask for the link again, or look at the courses there are."

@@ -54,6 +54,10 @@ export class ApiError extends Error {
   }
 }
 
+/** True where what was asked for is not there: nothing has that address, or nothing can have it. */
+export const isNotThere = (error: unknown): boolean =>
+  error instanceof ApiError && (error.status === 404 || error.status === 400);
+
 /** Whether an error says nothing against what was sent: it may be sent again. */
 export const maySendAgain = (error: unknown): boolean => {
   if (!(error instanceof ApiError)) return true;

@@ -1,8 +1,5 @@
-import fc from 'fast-check';
-import { cases } from '../../deep.testing';
 import { addLink, layPieces, newCue, newEffect, type PieceInHand } from '../../edit';
 import { emptyCourse, type Course } from '../../course';
-import { anyRun } from '../../run/fuzz.testing';
 import { applyFix, checkCourse, RULES, type Finding, type RuleId } from '..';
 
 const begun = (...pieces: PieceInHand[]): Course =>
@@ -118,7 +115,11 @@ const EXAMPLES: Record<RuleId, () => Course> = {
       { family: 'boards', at: [20, 0, 0] },
       { family: 'boards', at: [22, 0, 0], turn: [0, 90, 0] },
     ),
-  flicker: () => begun({ family: 'ashlar', at: [8, 0, 0] }, { family: 'ashlar', at: [9, 0, 0.5] }),
+  flicker: () =>
+    begun(
+      { family: 'ashlar', at: [8, 0, 0] },
+      { family: 'ashlar', at: [9, 0, 0.5], look: { material: 'moss' } },
+    ),
   inside: () =>
     begun({ ...crate, at: [8, 1, 8] }, { family: 'ashlar', at: [8, 0, 8], size: [4, 4, 4] }),
   bounds: () => begun({ family: 'pine', at: [1999.5, 0, 0] }),
@@ -134,7 +135,7 @@ const EXAMPLES: Record<RuleId, () => Course> = {
   seam: () =>
     layPieces(emptyCourse('Example', 'free'), [
       { ...block(0, 0, 0), size: [4, 2, 4] },
-      { ...block(4.12, 0.1, 1), size: [4, 2, 4] },
+      { ...block(4.03, 0.1, 1), size: [4, 2, 4] },
     ]),
   step: () =>
     begun({ family: 'straight', at: [20, 0, 0] }, { family: 'straight', at: [24, 0.1, 0] }),
@@ -176,20 +177,3 @@ test.each(RULES.map(({ id }) => [id] as const))(
     }
   },
 );
-
-test('whatever stands in a course, checking it throws nothing, and fixes add no error', () => {
-  let mended = 0;
-  fc.assert(
-    fc.property(anyRun, ({ course }) => {
-      const before = new Set(errors(course));
-      for (const finding of checkCourse(course)) {
-        if (!finding.fix || finding.fix.edit.do === 'remove') continue;
-        const after = applyFix(course, finding.fix);
-        mended++;
-        expect(errors(after).filter((error) => !before.has(error))).toEqual([]);
-      }
-    }),
-    { numRuns: cases(60), seed: 41, endOnFailure: true },
-  );
-  expect(mended).toBeGreaterThan(cases(20));
-});

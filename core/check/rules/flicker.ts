@@ -13,6 +13,7 @@ import {
 import {
   type Facet,
   type PieceGeometry,
+  type Tone,
   facetsOf,
   familyOf,
   localGeometry,
@@ -29,6 +30,7 @@ const SMALL = 0.02;
 const facetsByForm = new WeakMap<PieceGeometry, Facet[]>();
 
 interface Flat extends Bounds {
+  readonly tone: Tone;
   readonly points: readonly Vec3[];
   readonly normal: Vec3;
   readonly offset: number;
@@ -57,12 +59,14 @@ function makeFlats(piece: Piece): Flat[] {
   }
   const place = toWorld(piece);
   const turn = turnOf(piece);
-  return facets.flatMap(({ points, normal: own }): Flat[] => {
+  return facets.flatMap(({ points, normal: own, tone }): Flat[] => {
     const normal = rotate(turn, own);
     // Undersides are not looked at: pieces stand on things, and the eye stays above them.
     if (normal[1] < -0.5) return [];
     const corners = points.map(place);
-    return [{ points: corners, normal, offset: dot(normal, corners[0]), ...boundsOf(corners) }];
+    return [
+      { points: corners, normal, tone, offset: dot(normal, corners[0]), ...boundsOf(corners) },
+    ];
   });
 }
 
@@ -71,7 +75,7 @@ const IN_PLANE = 2e-3;
 
 const PARALLEL = 0.99999;
 
-/** Faces of two pieces that lie in one plane, look the same way and overlap: they flicker. */
+/** Faces of two pieces that flicker: they overlap in one plane, face one way and look unlike. */
 const flicker: Check<'flicker'> = (course) => {
   const { pieces } = sparseOf(course);
   const found: Finding<'flicker'>[] = [];
@@ -102,6 +106,7 @@ const flicker: Check<'flicker'> = (course) => {
           { label: 'Raise it by 1 cm', edit: { do: 'move', id: other.id, by: [0, 0.01, 0] } },
         ),
         at,
+        other: piece.id,
       });
     }
   }
@@ -112,7 +117,9 @@ const flicker: Check<'flicker'> = (course) => {
 function sharedFace(mine: readonly Flat[], its: readonly Flat[]): Vec3 | null {
   for (const a of mine) {
     for (const b of its) {
-      if (Math.abs(a.offset - b.offset) > IN_PLANE || !boxesMeet(a, b, IN_PLANE)) continue;
+      // Two faces of one look are drawn alike, whichever of them is drawn.
+      if (a.tone === b.tone || Math.abs(a.offset - b.offset) > IN_PLANE) continue;
+      if (!boxesMeet(a, b, IN_PLANE)) continue;
       if (dot(a.normal, b.normal) > PARALLEL && overlap(a, b)) return b.points[0];
     }
   }

@@ -45,6 +45,7 @@ const gaps: Check<'gap'> = (whole) => {
           { label: 'Close the gap', edit: { do: 'move', id: other.piece, by } },
         ),
         at: end.at,
+        other: piece.id,
       });
     }
   }

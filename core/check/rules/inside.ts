@@ -21,15 +21,16 @@ const inside: Check<'inside'> = (course) => {
         (axis) => box.low[axis] > low[axis] && box.high[axis] < high[axis],
       );
       if (!within || familyOf(inner.family).group === 'marks' || !holds(outer, box)) continue;
-      found.push(
-        pieceFinding(
+      found.push({
+        ...pieceFinding(
           inner,
           'inside',
           'notice',
           `${familyOf(inner.family).label} lies wholly inside ${familyOf(outer.family).label.toLowerCase()}.`,
           { label: 'Take it away', edit: { do: 'remove', id: inner.id } },
         ),
-      );
+        other: outer.id,
+      });
       if (found.length >= MOST_TOLD) return found;
     }
   }

@@ -31,7 +31,7 @@ test.each<[RuleId, PieceInHand[]]>([
     'flicker',
     [
       { family: 'ashlar', at: [8, 0, 0] },
-      { family: 'ashlar', at: [9, 0, 0.5] },
+      { family: 'ashlar', at: [9, 0, 0.5], look: { material: 'moss' } },
     ],
   ],
   [

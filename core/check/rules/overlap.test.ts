@@ -22,10 +22,10 @@ test('two blocks in each other are told by how deep, and moved out by just that'
 });
 
 test('the deepest are told first', () => {
-  const found = overlaps(block(0), block(3.8), block(20), block(22.5));
+  const found = overlaps(block(0), block(3.7), block(20), block(22.5));
   expect(found.map(({ message }) => /(\d+(\.\d)?) (cm|m)/.exec(message)![0])).toEqual([
     '1.5 m',
-    '20 cm',
+    '30 cm',
   ]);
 });
 

@@ -12,8 +12,11 @@ import { contactShapes, familyOf, markOf, pieceBounds, toWorld } from '../../pie
 import { MOST_PAIRS, sparseOf } from '../crowd';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
 
-/** Deeper than this one is in the other, m: less is how things are stood on each other. */
-const DEEP = 0.05;
+/** Deeper than this one is in the other, m: less is how things are stood on each other and side by side. */
+const DEEP = 0.25;
+
+/** The same of track, whose beds what rolls runs over, m. */
+const DEEP_IN_TRACK = 0.05;
 
 /** What stands on something is sunk into it up to this on purpose, m. */
 const SUNK = 0.35;
@@ -41,9 +44,10 @@ const overlaps: Check<'overlap'> = (course) => {
     pairs += over.length;
     for (const other of over) {
       if (other.id <= piece.id || together(piece, other)) continue;
+      const deep = isTrack(piece) && isTrack(other) ? DEEP_IN_TRACK : DEEP;
       // Whose boxes are no deeper in each other, the pieces are not either.
-      if (!boxesMeet({ low, high }, pieceBounds(other), -DEEP)) continue;
-      const deepest = deepestOf(bodiesOf(piece), bodiesOf(other));
+      if (!boxesMeet({ low, high }, pieceBounds(other), -deep)) continue;
+      const deepest = deepestOf(bodiesOf(piece), bodiesOf(other), deep);
       if (!deepest || isSunk(deepest)) continue;
       found.push({ depth: deepest.depth, finding: told(piece, other, deepest) });
     }
@@ -54,9 +58,13 @@ const overlaps: Check<'overlap'> = (course) => {
     .map(({ finding }) => finding);
 };
 
-/** Pieces that were made to be in each other: drawn walls, what is grouped, attached, or tied. */
+const isTrack = ({ family }: Piece): boolean => familyOf(family).group === 'track';
+const isWall = ({ family }: Piece): boolean => familyOf(family).group === 'walls';
+
+/** True for pieces that are in each other on purpose: walls, and what is grouped or attached. */
 const together = (a: Piece, b: Piece): boolean =>
-  (a.line !== undefined && b.line !== undefined) ||
+  isWall(a) ||
+  isWall(b) ||
   (a.group !== undefined && a.group === b.group) ||
   a.attach === b.id ||
   b.attach === a.id;
@@ -71,13 +79,14 @@ function makeBodies(course: Course, piece: Piece): Body[] {
   });
 }
 
-function deepestOf(mine: readonly Body[], its: readonly Body[]): Overlap | null {
+/** The deepest overlap of two pieces' solids that is deeper than a depth in metres. */
+function deepestOf(mine: readonly Body[], its: readonly Body[], deep: number): Overlap | null {
   let deepest: Overlap | null = null;
   for (const a of mine) {
     for (const b of its) {
-      if (!boxesMeet(a, b, -DEEP)) continue;
+      if (!boxesMeet(a, b, -deep)) continue;
       const found = overlapOf(a, b);
-      if (found && found.depth > DEEP && (!deepest || found.depth > deepest.depth)) deepest = found;
+      if (found && found.depth > deep && (!deepest || found.depth > deepest.depth)) deepest = found;
     }
   }
   return deepest;
@@ -88,13 +97,16 @@ const isSunk = ({ depth, way }: Overlap): boolean =>
 
 function told(piece: Piece, other: Piece, { depth, way }: Overlap): Finding<'overlap'> {
   const deep = depth < 1 ? `${Math.round(depth * 100)} cm` : `${depth.toFixed(1)} m`;
-  return pieceFinding(
-    other,
-    'overlap',
-    'notice',
-    `${familyOf(other.family).label} reaches ${deep} into ${familyOf(piece.family).label.toLowerCase()}.`,
-    { label: 'Move it out', edit: { do: 'move', id: other.id, by: way } },
-  );
+  return {
+    ...pieceFinding(
+      other,
+      'overlap',
+      'notice',
+      `${familyOf(other.family).label} reaches ${deep} into ${familyOf(piece.family).label.toLowerCase()}.`,
+      { label: 'Move it out', edit: { do: 'move', id: other.id, by: way } },
+    ),
+    other: piece.id,
+  };
 }
 
 export const overlapRule: CheckRule<'overlap'> = { id: 'overlap', check: overlaps };

@@ -16,12 +16,13 @@ import { STEP_HEIGHT } from '../../run';
 import { byTheWay } from '../byTheWay';
 import { MOST_PAIRS, sparseOf } from '../crowd';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
+import { HAIR } from '../joins';
 
 /** Narrower than this two tops meet, m. */
 const MEETS = 0.002;
 
-/** Widest seam of a course that says nothing of its grid, and of any: wider ones are to be jumped, m. */
-const [USUAL_STEP, WIDEST] = [0.5, 1];
+/** Wider ones are seen, and meant: to be jumped, or rolled over, m. */
+const WIDEST = HAIR;
 
 /** Upward part of a normal from which a face is a top. */
 const LEVEL = 0.9;
@@ -38,10 +39,9 @@ interface Edge {
   readonly out: Vec2;
 }
 
-/** Level tops whose edges face each other with a gap less than a step of the grid: one hardly sees it, and catches in it. */
+/** Level tops whose edges face each other with a gap that one hardly sees: they were meant to meet. */
 const seams: Check<'seam'> = (course) => {
   const { pieces } = sparseOf(course);
-  const widest = Math.min(WIDEST, course.grid?.steps[0] || USUAL_STEP);
   const { way } = plannedRoute(course);
   const edges = new Map<Piece, Edge[]>();
   const edgesOf = (piece: Piece): Edge[] => {
@@ -56,17 +56,17 @@ const seams: Check<'seam'> = (course) => {
     const { low, high } = pieceBounds(piece);
     const over = piecesOver(
       pieces,
-      low[0] - widest,
-      low[2] - widest,
-      high[0] + widest,
-      high[2] + widest,
+      low[0] - WIDEST,
+      low[2] - WIDEST,
+      high[0] + WIDEST,
+      high[2] + WIDEST,
     );
     pairs += over.length;
     for (const other of over) {
       if (other.id <= piece.id || found.length >= MOST_TOLD) continue;
       const { low: foot, high: top } = pieceBounds(other);
       if (foot[1] > high[1] + STEP_HEIGHT || top[1] < low[1] - STEP_HEIGHT) continue;
-      const seam = seamOf(edgesOf(piece), edgesOf(other), widest);
+      const seam = seamOf(edgesOf(piece), edgesOf(other));
       if (!seam || !byTheWay(way, seam.at) || isFilled(course, over, seam.at)) continue;
       found.push(told(piece, other, seam));
     }
@@ -119,13 +119,13 @@ function normalsOf(solid: Polyhedron): readonly Vec3[] {
 }
 
 /** The narrowest seam between edges that face each other, or null where none does, or two of them meet. */
-function seamOf(mine: readonly Edge[], its: readonly Edge[], widest: number): Seam | null {
+function seamOf(mine: readonly Edge[], its: readonly Edge[]): Seam | null {
   let narrowest: Seam | null = null;
   for (const one of mine) {
     for (const other of its) {
       if (one.out[0] * other.out[0] + one.out[1] * other.out[1] > FACING) continue;
       const seam = between(one, other);
-      if (!seam || seam.width > widest) continue;
+      if (!seam) continue;
       if (Math.abs(seam.width) <= MEETS) return null;
       if (seam.width > 0 && (!narrowest || seam.width < narrowest.width)) narrowest = seam;
     }
@@ -172,6 +172,7 @@ function told(piece: Piece, other: Piece, { width, at, by }: Seam): Finding<'sea
       { label: 'Close the gap', edit: { do: 'move', id: other.id, by } },
     ),
     at,
+    other: piece.id,
   };
 }
 

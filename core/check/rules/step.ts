@@ -52,6 +52,7 @@ const steps: Check<'step'> = (whole) => {
           { label: 'Bring it level', edit: { do: 'move', id: its.id, by } },
         ),
         at: end.at,
+        other: piece.id,
       });
     }
   }

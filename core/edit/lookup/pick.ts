@@ -81,19 +81,42 @@ export function rayHitsBounds(ray: Ray, piece: Piece): boolean {
 /** How far above a place ground is still looked for, m: it may lie within a stone. */
 const HEADROOM = 4;
 
+type Ground = Pick<Course, 'pieces' | 'collides'>;
+
 /** The ground at or below a place, as the height of what is drawn there, or null over open water. */
-export function groundBelow(
-  course: Pick<Course, 'pieces' | 'collides'>,
-  [x, y, z]: Vec3,
-): number | null {
-  const solid = piecesOver(course.pieces, x, z, x, z).filter(
+export function groundBelow(course: Ground, [x, y, z]: Vec3): number | null {
+  const from: Vec3 = [x, y + HEADROOM, z];
+  const under = firstMet(solidsOver(course, x, z), { from, along: DOWN });
+  return under ? from[1] - under.t : null;
+}
+
+/** The top of what a place lies in, however high that is, else the ground below it; null over open water. */
+export function surfaceAt(course: Ground, [x, y, z]: Vec3): number | null {
+  const solids = solidsOver(course, x, z);
+  let height = y;
+  // Pieces stand in each other: out of one the place may lie in the next.
+  for (let i = 0; i <= solids.length; i++) {
+    const met = firstMet(solids, { from: [x, height, z], along: DOWN });
+    if (!met) return null;
+    if (met.t > INSIDE) return height - met.t;
+    const holder = solids.filter(({ id }) => id === met.id);
+    const over = pieceBounds(holder[0]).high[1] + 1;
+    const top = over - firstMet(holder, { from: [x, over, z], along: DOWN })!.t;
+    height = top + 2 * INSIDE;
+  }
+  return height;
+}
+
+const DOWN: Vec3 = [0, -1, 0];
+/** A ray that meets a solid nearer than this begins in it or on it, m. */
+const INSIDE = 1e-6;
+
+/** The pieces a runner could stand on over a place of the map. */
+const solidsOver = (course: Ground, x: number, z: number): Piece[] =>
+  piecesOver(course.pieces, x, z, x, z).filter(
     (piece) =>
       touches(course, piece) && localGeometry(piece).shapes.some(({ role }) => role === 'solid'),
   );
-  const from: Vec3 = [x, y + HEADROOM, z];
-  const under = firstMet(solid, { from, along: [0, -1, 0] });
-  return under ? from[1] - under.t : null;
-}
 
 /** How far along a ray it comes into a box, whose corners begin at places of two lists. */
 function meetsBox(

@@ -1,6 +1,6 @@
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
-import type { Finding } from '@/core/check';
+import { partedFindings, type Finding } from '@/core/check';
 import type { Course } from '@/core/course';
 import { checkInWorker } from '@/workers/check';
 import { useCourse } from '../../state/courseStore';
@@ -45,14 +45,19 @@ function ask(course: Course): void {
   }, REST);
 }
 
-/**
- * What is wrong with the open course, as it was a moment ago: the check runs beside the page, whatever the
- * course's size.
- */
-export function useFindings(course: Course): readonly Finding[] {
+/** All that was found of the open course, as it was a moment ago: the check runs beside the page. */
+function useParted(course: Course): ReturnType<typeof partedFindings> {
   useEffect(() => ask(course), [course]);
-  return useChecked((s) => s.findings);
+  const findings = useChecked((s) => s.findings);
+  const { aside } = course;
+  return useMemo(() => partedFindings({ aside }, findings), [aside, findings]);
 }
+
+/** Findings of the open course, as it was a moment ago, without those put aside. */
+export const useFindings = (course: Course): readonly Finding[] => useParted(course).told;
+
+/** Findings of the open course that its maker put aside. */
+export const useAsideFindings = (course: Course): readonly Finding[] => useParted(course).aside;
 
 /** How far the check of a course has got: done, under way with a part done, or broken off. */
 export function useCheckOf(course: Course): {

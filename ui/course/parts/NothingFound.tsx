@@ -1,15 +1,19 @@
 import { runTime, Text } from '../../parts';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
+import { useAsideFindings } from '../open/useFindings';
 import { useOwnProof } from '../open/useOwnProof';
 
 /** What is known of a course with no finding: that is not yet that it can be finished. */
 export function NothingFound() {
-  const { time, fresh } = useOwnProof(useDebouncedCourse());
+  const course = useDebouncedCourse();
+  const { time, fresh } = useOwnProof(course);
+  const found =
+    useAsideFindings(course).length > 0 ? 'Nothing else found.' : 'Nothing wrong found.';
   const known =
     time === undefined
       ? 'Nobody has finished it yet.'
       : fresh
         ? `You finished it in ${runTime(time)}.`
         : 'It has changed since you finished it.';
-  return <Text tint="slate">{`Nothing wrong found. ${known}`}</Text>;
+  return <Text tint="slate">{`${found} ${known}`}</Text>;
 }

@@ -6,7 +6,8 @@ import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE } from '../../theme';
 import { Expected } from '../parts/Expected';
-import { FindingList } from '../parts/FindingsSheet';
+import { AsideFindings } from '../parts/AsideFindings';
+import { FindingList } from '../parts/FindingList';
 import { lastSteps } from './stepWords';
 import { useFindings } from '../open/useFindings';
 
@@ -30,6 +31,7 @@ export function CourseGlance() {
       <Text as="heading">Findings</Text>
       <View>
         <FindingList findings={findings} most={MOST} />
+        <AsideFindings />
       </View>
       <LastSteps />
       <Text as="small" tint="slate">

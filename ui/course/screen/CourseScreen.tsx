@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { CannotOpen, Fault, Loading, PHASES, type Phase } from '../../parts';
+import { isNotThere } from '../../state/api';
 import { useOpenCourse } from '../../state/useOpenCourse';
 import { OpenCourse } from './OpenCourse';
 import { COURSES_PAGE } from '../../device/routes';
@@ -16,7 +17,7 @@ const toPhase = (phase: string | undefined): Phase =>
 export function CourseScreen({ id, phase: wanted }: CourseScreenProps) {
   const { ready, error, retry } = useOpenCourse(id);
   if (error && !ready) {
-    return error.status === 404 || error.status === 401 ? (
+    return isNotThere(error) || error.status === 401 ? (
       <Fault
         title="This course is not here"
         words="It was deleted, or it belongs to somebody else. If it is yours, sign in with your name and passphrase."

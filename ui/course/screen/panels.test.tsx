@@ -4,7 +4,7 @@ import { layPieces } from '@/core/edit';
 import { checkCourse } from '@/core/check';
 import { emptyCourse } from '@/core/course';
 import { useCourse } from '../../state/courseStore';
-import { FindingList } from '../parts/FindingsSheet';
+import { FindingList } from '../parts/FindingList';
 import { PlanPanel } from '../plan/PlanPanel';
 import { Tray } from '../lay/tray/Tray';
 import { TunePanel } from './TunePanel';

@@ -4,7 +4,8 @@ import type { Finding } from '@/core/check';
 import { nameProblem, type Course } from '@/core/course';
 import { Button, Feather, runTime, Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
-import { CheckState, FindingList } from '../parts/FindingsSheet';
+import { CheckState } from '../parts/CheckState';
+import { FindingList } from '../parts/FindingList';
 import { useCheckOf } from '../open/useFindings';
 
 /** Whether something is as it has to be; null while that is not known yet. */

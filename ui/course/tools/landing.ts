@@ -35,7 +35,8 @@ export function snapNow(): SnapSettings {
     frame: { origin: gridOrigin, turn: gridTurn },
     ends: on && ends,
     corners: on && corners,
-    surface: on && surface && !upright,
+    surface: on && surface,
+    upright,
     reach: Math.min(1.2, metresAPixel(view, view.target) * REACH),
   };
 }

@@ -192,3 +192,21 @@ test('a row of what is gathered stands apart, one of stones side by side', () =>
   expect(blocks.length).toBeGreaterThan(2);
   expect(blocks.every((gap) => Math.abs(gap - 2) < 1e-6)).toBe(true);
 });
+
+test.each(['start', 'lantern', 'pine', 'crate'])(
+  'seen from the side, a %s tapped at a platform’s top stands on it, on the lane',
+  (family) => {
+    useCourse
+      .getState()
+      .edit((c) => layPieces(c, [{ family: 'slab', at: [0, 1, 0], size: [12, 0.5, 4] }]));
+    useView.getState().look({ mode: 'side', yaw: 0, pitch: 0, distance: 30, target: [0, 2, 0] });
+    const tool = pieceTool();
+    for (const [i, y] of [1.2, 1.5, 1.8].entries()) {
+      useCourse.getState().take({ family, at: [0, 0, 0] });
+      tap(tool, [4 * i - 4, y, 0]);
+      const { at } = course().pieces.at(-1)!;
+      expect(at[1]).toBeCloseTo(1.5, 4);
+      expect(at[2]).toBe(0);
+    }
+  },
+);
