@@ -137,6 +137,10 @@ const EXAMPLES: Record<RuleId, () => Course> = {
       { ...block(0, 0, 0), size: [4, 2, 4] },
       { ...block(4.03, 0.1, 1), size: [4, 2, 4] },
     ]),
+  'off-lane': () => ({
+    ...begun({ family: 'shell', at: [2, 1, 1.5] }),
+    space: 'side-on',
+  }),
   step: () =>
     begun({ family: 'straight', at: [20, 0, 0] }, { family: 'straight', at: [24, 0.1, 0] }),
 };

@@ -19,6 +19,7 @@ import { linkLoopRule } from './linkLoop';
 import { lockRule } from './lock';
 import { looseRule } from './loose';
 import { nameRule } from './name';
+import { offLaneRule } from './offLane';
 import { openEndRule } from './openEnd';
 import { overlapRule } from './overlap';
 import { pairsRule } from './pairs';
@@ -66,6 +67,7 @@ export const RULES = [
   heavyRunRule,
   crowdRule,
   gapRule,
+  offLaneRule,
   openEndRule,
   patternRule,
   flickerRule,

@@ -39,6 +39,8 @@ type Sight = Eye & { width: number; height: number };
 const OUT = 34;
 /** Nearest that the middle and a handle may be seen to each other to be of use, pixels. */
 const LEAST = 16;
+/** Cosine between the line of sight and an arrow seen nearly end-on: it would move a piece far for each pixel. */
+const END_ON = 0.94;
 
 const UNITS: readonly Vec3[] = [
   [1, 0, 0],
@@ -73,12 +75,15 @@ export function handlesOf(
     const along = ownAxes ? rotate(turnOf(first), UNITS[axis]) : UNITS[axis];
     if (mode === 'turn') return turnHandle(axis, along, centre, half, out, view);
     return ([1, -1] as const).flatMap((side): Handle[] => {
-      if (mode === 'move' && side < 0) return [];
+      if (mode === 'move' && (side < 0 || isEndOn(along, centre, view))) return [];
       const at = add(middleOf, scale(along, side * (half[axis] + out)));
       return seen({ mode, axis, side, along, centre: middleOf, at }, view);
     });
   });
 }
+
+const isEndOn = (along: Vec3, centre: Vec3, view: Sight): boolean =>
+  Math.abs(dot(normalize(sub(centre, eyePlace(view))), along)) > END_ON;
 
 /** A knob in the middle of each top edge, pulled up and down. */
 function slopeHandles(piece: Piece, view: Sight): Handle[] {
