@@ -109,7 +109,21 @@ test('the open end of a track is touched for what fits there, and the tide line 
   };
   const end = endIndex(await saved()).open('track')[0].at;
   await hands.tap([...end]);
-  await expect(page.getByTestId('family-bend')).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Fits here' })).toBeInViewport();
+  // What is taken waits on that end, and is laid there by a touch of it.
+  await page.getByTestId('family-bend').tap();
+  await hands.tap([...end]);
+  await page.getByTestId('hand-done').tap();
+  await expect(pieces(page)).toContainText('5 pieces');
+  await expect(async () => {
+    const course = await saved();
+    expect(course.pieces).toHaveLength(5);
+    expect(
+      endIndex(course)
+        .open('track')
+        .map(({ at }) => at),
+    ).not.toContainEqual(end);
+  }).toPass();
 
   await page.getByText('Tools', { exact: true }).tap();
   await page.getByText('Sky', { exact: true }).tap();

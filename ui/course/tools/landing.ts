@@ -75,6 +75,12 @@ function footFor(piece: PieceInHand, [x, y, z]: Vec3): PieceInHand {
   return { ...piece, at: [x, y - (low[1] + high[1]) / 2, z] };
 }
 
+/** Where to point so that a piece's foot is held at a place: `footFor` the other way. */
+export function pointedFor(piece: PieceInHand, [x, y, z]: Vec3): Vec3 {
+  const foot = footFor(piece, [0, 0, 0]).at;
+  return [x - foot[0], y - foot[1], z - foot[2]];
+}
+
 /** What lands held as far above it as the maker says; at an end or a corner it is joined all the same. */
 function raised(landing: Landing): Landing {
   const by = useLay.getState().raised;

@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useState, type PropsWithChildren } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type PropsWithChildren } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/edit';
 import type { Family } from '@/core/pieces';
@@ -24,21 +24,25 @@ const toggleTool = (pieces: boolean) => {
   takeTool(pieces ? 'choose' : 'pieces');
 };
 
-/** The shelf that is open; what fits at an open end comes up when one is touched. */
-function useOpenShelf(): [Shelf, (shelf: Shelf) => void] {
+/**
+ * The shelf that is open, the words that pieces are looked for by, and the list of shelves. When an open end is touched
+ * the shelf of what fits there is opened and comes into sight.
+ */
+function useOpenShelf() {
   const [shelf, setShelf] = useState<Shelf>(() => groupOrder(useCourse.getState().course)[0]);
+  const [words, setWords] = useState<string | null>(null);
+  const list = useRef<ScrollView>(null);
   useEffect(
     () =>
-      useLay.subscribe(({ fitsAt }, before) => {
-        if (fitsAt && fitsAt !== before.fitsAt) setShelf('fits');
+      useLay.subscribe(({ touchedEnd }, before) => {
+        if (!touchedEnd || touchedEnd === before.touchedEnd) return;
+        setWords(null);
+        setShelf('fits');
+        list.current?.scrollTo({ x: 0, y: 0 });
       }),
     [],
   );
-  const choose = (next: Shelf) => {
-    useLay.getState().offerFits(null);
-    setShelf(next);
-  };
-  return [shelf, choose];
+  return { shelf, setShelf, words, setWords, list };
 }
 
 /** The families to show, and what to say when there are none. */
@@ -46,14 +50,14 @@ function useShelf(words: string | null, shelf: Shelf) {
   // A shelf that follows neither the course nor the view need not hear of them.
   const course = useCourse((s) => (shelf === 'fits' ? s.course : null));
   const target = useView((s) => (shelf === 'fits' ? s.target : null));
-  const fitsAt = useLay((s) => s.fitsAt);
+  const touchedEnd = useLay((s) => s.touchedEnd);
   const used = useUsed();
   const families = useMemo(
     () =>
       words?.trim()
         ? findFamilies(words)
-        : onShelf(shelf, course, fitsAt ?? target ?? [0, 0, 0], used),
-    [words, shelf, course, target, fitsAt, used],
+        : onShelf(shelf, course, touchedEnd ?? target ?? [0, 0, 0], used),
+    [words, shelf, course, target, touchedEnd, used],
   );
   const none = words?.trim()
     ? 'No piece by that name.'
@@ -143,8 +147,7 @@ function Tabs({ name, children }: PropsWithChildren<{ name: string }>) {
 function PhoneTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
   const tool = useLay((s) => s.tool);
-  const [shelf, setShelf] = useOpenShelf();
-  const [words, setWords] = useState<string | null>(null);
+  const { shelf, setShelf, words, setWords, list } = useOpenShelf();
   const { families, none } = useShelf(words, shelf);
   return (
     <View style={{ backgroundColor: colours.paper, paddingBottom: SPACE.xs }}>
@@ -158,6 +161,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
           testID="tray-toggle"
         />
         <ScrollView
+          ref={list}
           key={pieces ? 'shelves' : 'tools'}
           horizontal
           showsHorizontalScrollIndicator={false}
@@ -217,8 +221,7 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
 /** The shelves as a column beside their pieces: as much room for the pieces as there is. */
 function WideTray({ pieces }: { pieces: boolean }) {
   const colours = useColours();
-  const [shelf, setShelf] = useOpenShelf();
-  const [words, setWords] = useState('');
+  const { shelf, setShelf, words, setWords, list } = useOpenShelf();
   const { families, none } = useShelf(words, shelf);
   return (
     <View style={{ flex: 1 }}>
@@ -240,7 +243,7 @@ function WideTray({ pieces }: { pieces: boolean }) {
           <SearchField
             name="Find a piece"
             placeholder="Find a piece"
-            value={words}
+            value={words ?? ''}
             onChangeText={setWords}
             testID="find-piece"
           />
@@ -248,8 +251,9 @@ function WideTray({ pieces }: { pieces: boolean }) {
       </View>
       {pieces ? (
         <View style={{ flex: 1, flexDirection: 'row' }}>
-          {!words.trim() && (
+          {!words?.trim() && (
             <ScrollView
+              ref={list}
               style={{
                 flexGrow: 0,
                 flexShrink: 0,

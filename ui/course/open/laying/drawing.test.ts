@@ -51,8 +51,8 @@ test('a wall has a post or a panel chosen, never both', () => {
 });
 
 test('an open end that was touched is offered, and let go', () => {
-  now().offerFits([1, 0, 0]);
-  expect(now().fitsAt).toEqual([1, 0, 0]);
-  now().offerFits(null);
-  expect(now().fitsAt).toBeNull();
+  now().touchEnd([1, 0, 0]);
+  expect(now().touchedEnd).toEqual([1, 0, 0]);
+  now().touchEnd(null);
+  expect(now().touchedEnd).toBeNull();
 });

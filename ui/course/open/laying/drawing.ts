@@ -39,8 +39,8 @@ export interface Drawing {
   readonly post: number | null;
   readonly corner: { readonly rim: Rim; readonly index: number } | null;
   readonly panel: { readonly run: number; readonly panel: number } | null;
-  /** The open end that was touched: the tray shows what fits there. */
-  readonly fitsAt: Vec3 | null;
+  /** The open end that was touched: the tray shows what fits there, and what is taken waits there. */
+  readonly touchedEnd: Vec3 | null;
   /** Takes up a tool; what another one had begun is dropped. */
   pickTool: (tool: LayTool) => void;
   /** What was wrong with the stroke before is no longer said. */
@@ -54,7 +54,7 @@ export interface Drawing {
   choosePost: (post: number | null) => void;
   choosePanel: (panel: { run: number; panel: number } | null) => void;
   chooseCorner: (corner: { rim: Rim; index: number } | null) => void;
-  offerFits: (at: Vec3 | null) => void;
+  touchEnd: (at: Vec3 | null) => void;
 }
 
 const NOTHING_DRAWN = {
@@ -71,7 +71,7 @@ const NOTHING_DRAWN = {
 export const drawingSlice = (set: SetSlice<Drawing>): Drawing => ({
   tool: 'pieces',
   ...NOTHING_DRAWN,
-  fitsAt: null,
+  touchedEnd: null,
   pickTool: (tool) => set({ tool, ...NOTHING_DRAWN }),
   drawStroke: (stroke) => set({ stroke, fault: null }),
   dropStroke: () => set({ stroke: [], fault: null, measure: null }),
@@ -81,5 +81,5 @@ export const drawingSlice = (set: SetSlice<Drawing>): Drawing => ({
   choosePost: (post) => set({ post, panel: null }),
   choosePanel: (panel) => set({ panel, post: null }),
   chooseCorner: (corner) => set({ corner }),
-  offerFits: (fitsAt) => set({ fitsAt }),
+  touchEnd: (touchedEnd) => set({ touchedEnd }),
 });

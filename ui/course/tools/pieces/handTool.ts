@@ -47,6 +47,7 @@ export function layAt(pointed: Vec3 | null): void {
   }
   willJoin(took === 'end');
   edit((before) => layPieces(before, [piece]));
+  useLay.getState().touchEnd(null);
   useFirsts.getState().note('lay');
   const begun = useCourse.getState().course.pieces.at(-1);
   if (begun?.family === 'start' && legOf(begun) > 1) {

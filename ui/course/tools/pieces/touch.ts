@@ -3,7 +3,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, rayAt, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
-import { useLay } from '../../open/laying';
+import { takeTool, useLay } from '../../open/laying';
 
 /** How near an open end a finger means it, pixels. */
 const ON_END = 18;
@@ -40,9 +40,14 @@ export function choiceAfterTouch(
 /** A tap with nothing in hand: chooses, or at an open end brings up what fits there. */
 export function touchPiece(x: number, y: number, adds: boolean): void {
   const { course, choice, choose } = useCourse.getState();
-  const { adding, offerFits } = useLay.getState();
+  const { adding, tool, touchEnd } = useLay.getState();
   const end = choice.size === 0 ? endAt(course, x, y) : null;
-  if (end) return offerFits(end);
+  touchEnd(end);
+  if (end) {
+    // What fits there is among the pieces.
+    if (tool !== 'pieces') takeTool('pieces');
+    return;
+  }
   const id = pickChoosable(course, rayAt(useView.getState(), x, y))?.id ?? null;
   const ids = id === null ? new Set<string>() : withGroups(course, [id]);
   choose(choiceAfterTouch(choice, id, ids, adds || adding));
