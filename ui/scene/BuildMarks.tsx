@@ -1,4 +1,5 @@
-import { useMemo, useState } from 'react';
+import { useThree } from '@react-three/fiber';
+import { useEffect, useMemo, useState } from 'react';
 import type { GridFrame, PieceInHand, WorkPlane } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { mapVec3, type Vec3 } from '@/core/geometry';
@@ -8,7 +9,7 @@ import { bakeParts, joinBaked } from './bake';
 import { boxEdges } from './boxEdges';
 import { rigidOffset } from './rigidOffset';
 import { facetGeometry, lineGeometry } from './geometry';
-import { CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB } from './materials';
+import { BRIGHT, CHOSEN, GHOST, GHOST_REFUSED, INK, MOVER_PATH, PLUMB, SKY } from './materials';
 import { useDisposal } from './useDisposal';
 
 interface GhostProps {
@@ -52,6 +53,33 @@ export function Ghosts({ pieces }: { pieces: readonly Piece[] }) {
   return (
     <group renderOrder={2}>
       <mesh geometry={facets} material={GHOST} />
+      <lineSegments geometry={lines} material={INK} />
+    </group>
+  );
+}
+
+/** How far into the haze goes what cannot be touched. */
+const PALED = 0.6;
+
+/** Pieces that can be touched, as bright as ever; all others are pale meanwhile. */
+export function Fitting({ pieces }: { pieces: readonly Piece[] }) {
+  const [facets, lines] = useMemo(() => {
+    const baked = joinBaked(pieces.map((piece) => bakeParts(worldParts(piece))));
+    return [facetGeometry(baked), lineGeometry(baked.lines)];
+  }, [pieces]);
+  useDisposal(facets, lines);
+  const invalidate = useThree((s) => s.invalidate);
+  useEffect(() => {
+    SKY.uPale.value = PALED;
+    invalidate();
+    return () => {
+      SKY.uPale.value = 0;
+      invalidate();
+    };
+  }, [invalidate]);
+  return (
+    <group renderOrder={1}>
+      <mesh geometry={facets} material={BRIGHT} />
       <lineSegments geometry={lines} material={INK} />
     </group>
   );

@@ -7,7 +7,7 @@ export { type FrameState, restingMoment } from './frameState';
 export { movesInPart, MovingPieces } from './MovingPieces';
 export { Surroundings } from './Surroundings';
 export { GroundPaint } from './GroundPaint';
-export { Chosen, Ghost, Ghosts, PlaneGrid } from './BuildMarks';
+export { Chosen, Fitting, Ghost, Ghosts, PlaneGrid } from './BuildMarks';
 export { ComparedMarks } from './ComparedMarks';
 export { BoardTexts, Words } from './BoardTexts';
 export { UnderPicture } from './UnderPicture';

@@ -23,6 +23,8 @@ export const SKY = {
   uSunLight: { value: new Vector3(1, 1, 1) },
   uSkyLight: { value: new Vector3(1, 1, 1) },
   uSun: { value: new Vector3(0, 1, 0) },
+  /** How far all pieces fade into the haze, 0 to 1, while only some can be touched. */
+  uPale: { value: 0 },
   /** By how much the way to the sun differs from the one that is baked into the colours. */
   uSunShift: { value: new Vector3(0, 0, 0) },
 };
@@ -56,10 +58,11 @@ const facetFragment = /* glsl */ `
   uniform vec3 uTint;
   uniform float uTinted;
   uniform float uOpacity;
+  uniform float uPale;
   varying vec3 vColour;
   varying float vHaze;
   void main() {
-    gl_FragColor = vec4(mix(mix(vColour, uTint, uTinted), uFar, vHaze), uOpacity);
+    gl_FragColor = vec4(mix(mix(vColour, uTint, uTinted), uFar, max(vHaze, uPale)), uOpacity);
   }`;
 
 const facets = (tint: string, tinted: number, opacity: number) =>
@@ -78,6 +81,12 @@ const facets = (tint: string, tinted: number, opacity: number) =>
 
 /** Flat facets in their baked colours. */
 export const FACETS = facets('#000000', 0, 1);
+/** The same of what stays bright while the rest is pale, drawn over it. */
+export const BRIGHT = facets('#000000', 0, 1);
+BRIGHT.uniforms.uPale = { value: 0 };
+BRIGHT.polygonOffset = true;
+BRIGHT.polygonOffsetFactor = -1;
+BRIGHT.polygonOffsetUnits = -4;
 /** Paint on the ground: drawn over the stone it lies on, however far off that is. */
 export const GROUND = facets('#000000', 0, 1);
 GROUND.polygonOffset = true;

@@ -69,6 +69,8 @@ const EXAMPLES: Record<RuleId, () => Course> = {
     const walls = begun(wall, { ...wall, at: [8, 0, -4] });
     return addLink(addLink(walls, breaks('p4', 'p5')).course, breaks('p5', 'p4')).course;
   },
+  misfit: () =>
+    addLink(begun(crate), { cue: newCue('start'), effects: [newEffect('start', ['p4'])] }).course,
   'cairn-gap': () => begun(cairn(1, 2), cairn(3, 4)),
   leg: () => ({ ...begun(), legs: [{}, {}] }),
   'cairn-leg': () => ({

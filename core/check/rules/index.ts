@@ -18,6 +18,7 @@ import { linkRule } from './link';
 import { linkLoopRule } from './linkLoop';
 import { lockRule } from './lock';
 import { looseRule } from './loose';
+import { misfitRule } from './misfit';
 import { nameRule } from './name';
 import { offLaneRule } from './offLane';
 import { openEndRule } from './openEnd';
@@ -60,6 +61,7 @@ export const RULES = [
   throwerRule,
   linkRule,
   linkLoopRule,
+  misfitRule,
   cairnGapRule,
   cairnLegRule,
   legRule,

@@ -13,4 +13,5 @@ export {
   removeLink,
   withoutTies,
 } from './links';
-export { pairOf, pairWith, partnersOf } from './ties';
+export { cueMisfit, effectMisfit } from './linkable';
+export { pairMisfit, pairOf, pairWith, partnersOf } from './ties';

@@ -144,20 +144,24 @@ export function partnersOf({ pieces }: Pick<Course, 'pieces'>, piece: Piece): Pi
       );
 }
 
+/** Why a piece cannot act together with another, as a sentence. Null where it can. */
+export function pairMisfit(piece: Piece, other: Piece): string | null {
+  if (piece.id === other.id) return 'Touch another piece.';
+  if (actTogether(piece, other)) return null;
+  return piece.family === 'portal'
+    ? 'A portal leads to another portal. Touch one.'
+    : 'Switches and gates act together. Touch one of those.';
+}
+
 /**
  * Has a piece act together with another: it takes the other's number, and so acts with all that share it.
  * @throws RangeError in words when the two cannot act together, or are one
  */
 export function pairWith(course: Course, id: string, other: string): Course {
   const [piece, partner] = [id, other].map((one) => course.pieces.find((p) => p.id === one));
-  if (!piece || !partner || piece === partner) throw new RangeError('Touch another piece.');
-  if (!actTogether(piece, partner)) {
-    throw new RangeError(
-      piece.family === 'portal'
-        ? 'A portal leads to another portal. Touch one.'
-        : 'Switches and gates act together. Touch one of those.',
-    );
-  }
+  if (!piece || !partner) throw new RangeError('Touch another piece.');
+  const why = pairMisfit(piece, partner);
+  if (why) throw new RangeError(why);
   const pieces = course.pieces.map((one) =>
     one === piece ? withPair(one, pairOf(partner)!) : one,
   );

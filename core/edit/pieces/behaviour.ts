@@ -200,6 +200,22 @@ export const removeMotion = (course: Course, choice: ReadonlySet<string>, index:
     }
   });
 
+/** Why the chosen pieces cannot go along with another, as a sentence. Null where they can. */
+export function attachMisfit(
+  course: Pick<Course, 'pieces'>,
+  choice: ReadonlySet<string>,
+  host: Pick<Piece, 'id' | 'attach'>,
+): string | null {
+  let next: string | undefined = host.id;
+  for (let i = 0; next !== undefined && i <= course.pieces.length; i++) {
+    if (choice.has(next)) return 'That piece goes along with this one already, or is the same.';
+    const id: string = next;
+    const on = id === host.id ? host : course.pieces.find((piece) => piece.id === id);
+    next = on?.attach;
+  }
+  return null;
+}
+
 /**
  * Has the chosen pieces go along with another, or with nothing.
  * @throws RangeError in words when that one goes along with them already
@@ -209,12 +225,9 @@ export function attachTo(
   choice: ReadonlySet<string>,
   host: string | undefined,
 ): Course {
-  const byId = new Map(course.pieces.map((piece) => [piece.id, piece]));
-  for (let next = host; next !== undefined; next = byId.get(next)?.attach) {
-    if (choice.has(next)) {
-      throw new RangeError('That piece goes along with this one already, or is the same.');
-    }
-  }
+  const on = course.pieces.find(({ id }) => id === host);
+  const why = on ? attachMisfit(course, choice, on) : null;
+  if (why) throw new RangeError(why);
   return setBehaviour(course, choice, 'attach', host);
 }
 

@@ -39,6 +39,7 @@ export {
 } from './paint';
 export {
   addMotion,
+  attachMisfit,
   attachTo,
   changeMotion,
   copiesAbout,

@@ -26,6 +26,7 @@ import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { takeTool, useLay } from './laying';
+import { endSceneMode } from './sceneMode';
 import { noticeWithUndo } from './undoNotice';
 
 const turnBy = (): number => useLay.getState().turnStep || 1;
@@ -173,12 +174,12 @@ export const buildCommands = {
     toChoice((course, choice) => sinkPieces(course, choice, metres), 'sink'),
   resetTurn: () => toChoice(resetTurn),
   toOrigin: () => toChoice(toOrigin),
-  /** Lets go of what is being drawn, then of what is in hand, then of what is chosen. */
+  /** Ends a mode of the scene; or lets go of what is being drawn, then of what is in hand, then of what is chosen. */
   done: () => {
     const { inHand, take, choose } = useCourse.getState();
-    const { stroke, cornering, dropStroke, endCornering } = useLay.getState();
-    if (cornering) endCornering();
-    else if (stroke.length > 0) dropStroke();
+    const { stroke, dropStroke } = useLay.getState();
+    if (endSceneMode()) return;
+    if (stroke.length > 0) dropStroke();
     else if (inHand) take(null);
     else choose([]);
   },

@@ -1,3 +1,4 @@
+import type { Course, Piece } from '@/core/course';
 import type { ManualTrigger } from '@/core/run';
 import { create } from 'zustand';
 import { picker } from '../../state/picker';
@@ -41,8 +42,12 @@ interface TuneState {
   set: (change: Partial<Omit<TuneState, 'set'>>) => void;
 }
 
+/** A piece is to be touched for something. */
 export interface Picking {
+  /** What the next touch is for. */
   readonly words: string;
+  /** Says why a piece will not do, as a sentence; null where it will. Any will where it is left out. */
+  readonly misfit?: (course: Course, piece: Piece) => string | null;
   readonly take: (id: string) => void;
 }
 

@@ -8,6 +8,7 @@ import {
   Canvas,
   Chosen,
   ContactShapes,
+  Fitting,
   Ghost,
   Ghosts,
   GroundPaint,
@@ -128,6 +129,7 @@ function Contents({ work }: { work: Work }) {
       {building && <KitGhost />}
       {building && inHand && <GhostInHand inHand={inHand} tide={tide} />}
       {building && <ChosenNow />}
+      {building && <FittingNow />}
       {building && <PlayersInset />}
     </>
   );
@@ -165,6 +167,19 @@ function Shapes({ moment }: { moment: RefObject<FrameState> }) {
 function ChosenNow() {
   const chosen = useSame(useCourse((s) => chosenOf(s.course, s.choice)));
   return chosen.length > 0 ? <Chosen pieces={chosen} /> : null;
+}
+
+/** While a piece is to be touched for something: those that will do. */
+function FittingNow() {
+  const course = useCourse((s) => s.course);
+  const misfit = useTune((s) => s.picking?.misfit);
+  const fitting = useSame(
+    useMemo(
+      () => (misfit ? course.pieces.filter((piece) => misfit(course, piece) === null) : []),
+      [course, misfit],
+    ),
+  );
+  return misfit ? <Fitting pieces={fitting} /> : null;
 }
 
 /** The work plane's grid about the place looked at, while something may be laid on it. */

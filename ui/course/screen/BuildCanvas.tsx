@@ -7,6 +7,7 @@ import { SPACE, useColours, WIDE } from '../../theme';
 import { useLay } from '../open/laying';
 import { CourseScene } from '../scene/CourseScene';
 import { FlyPad } from '../scene/FlyPad';
+import { ModeLine } from '../scene/ModeLine';
 import { ViewTools } from '../scene/ViewTools';
 import { Scrubber } from '../tune/motion/Scrubber';
 import { ComparedKey } from '../scene/ComparedScene';
@@ -51,6 +52,7 @@ export function BuildCanvas({ phase, work, focused, onTune, onRunHere }: BuildCa
           {building && <WaySaid />}
           {building && <Flying />}
           {phase === 'tune' && <Scrubber />}
+          {building && <ModeLine />}
           {phase === 'lay' && <HandOrChoice onTune={onTune} onRunHere={onRunHere} />}
         </View>
       </View>

@@ -3,6 +3,7 @@ import type { Vec3 } from '@/core/geometry';
 import { FAMILIES, pieceBounds } from '@/core/pieces';
 import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
+import { touchBeside } from '../open/sceneMode';
 import { useTune } from '../open/tuneStore';
 
 const REGION_FAMILIES = new Set(
@@ -42,10 +43,15 @@ export function pickTool(): Tool {
     tap: (x, y) => {
       const { picking, set } = useTune.getState();
       const { course } = useCourse.getState();
+      if (!picking) return;
       const id = feltAt(x, y) ?? pickChoosable(course, ray(x, y))?.id;
-      if (!picking || !id) return;
+      const piece = course.pieces.find((one) => one.id === id);
+      // A touch beside everything is the way out.
+      if (!piece) return void touchBeside();
+      const why = picking.misfit?.(course, piece);
+      if (why) return set({ picking: { ...picking, words: why } });
       try {
-        picking.take(id);
+        picking.take(piece.id);
         set({ picking: null });
       } catch (problem) {
         if (!(problem instanceof RangeError)) throw problem;

@@ -1,9 +1,10 @@
-import { movePose, posePlaces, turnPose } from '@/core/edit';
+import { movePose, pickChoosable, posePlaces, turnPose } from '@/core/edit';
 import type { Course } from '@/core/course';
 import { shortestAngle, type Vec3 } from '@/core/geometry';
-import { pixelOf, useView, type Tool } from '../../scene';
+import { pixelOf, rayAt, useView, type Tool } from '../../scene';
 import { endMerge, useCourse } from '../../state/courseStore';
 import { useLay } from '../open/laying';
+import { touchBeside } from '../open/sceneMode';
 import { useTune } from '../open/tuneStore';
 import { showPose } from '../open/preview/showPose';
 import { besidePlace, heightOver, knobAt, liftedBy, onLift, onTurn } from './knobs';
@@ -75,6 +76,10 @@ export function poseTool(): Tool {
     drop: () => {
       drag = null;
       endMerge();
+    },
+    tap: (x, y) => {
+      const { course } = useCourse.getState();
+      if (!pickChoosable(course, rayAt(useView.getState(), x, y))) touchBeside();
     },
   };
 }

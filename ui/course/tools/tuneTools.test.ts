@@ -1,5 +1,12 @@
-import { addMotion, addPathPoint, layPieces, pathPlaces, posePlaces } from '@/core/edit';
-import { emptyCourse, type PosesMotion } from '@/core/course';
+import {
+  addMotion,
+  addPathPoint,
+  effectMisfit,
+  layPieces,
+  pathPlaces,
+  posePlaces,
+} from '@/core/edit';
+import { emptyCourse, type Course, type Piece, type PosesMotion } from '@/core/course';
 import { distance, type Vec3 } from '@/core/geometry';
 import { pixelOf, useView, type Tool } from '../../scene';
 import { useCourse } from '../../state/courseStore';
@@ -143,4 +150,27 @@ test('a piece touched for something is taken, and a refusal is said and asked ag
   expect(useTune.getState().picking?.words).toBe('Not p1.');
   tool.tap!(...pixel([-4, 0.5, 0]), MOUSE);
   expect(useTune.getState().picking).toBeNull();
+});
+
+test('a touch of what will not do says why, and one beside everything is the way out', () => {
+  edit((c) => layPieces(c, [{ family: 'gate', at: [3, 0, 0] }]));
+  const gate = useCourse.getState().course.pieces.at(-1)!.id;
+  const take = jest.fn();
+  const picking = {
+    words: 'Touch a gate',
+    misfit: (now: Course, piece: Piece) => effectMisfit(now, 'open', piece),
+    take,
+  };
+  useTune.getState().set({ picking });
+  const tool = pickTool();
+  tap(tool, pixel([-4, 0.5, 0]));
+  expect(useTune.getState().picking?.words).toMatch(/cannot be opened/);
+  expect(take).not.toHaveBeenCalled();
+  tap(tool, pixel([3, 1, 0]));
+  expect(take).toHaveBeenCalledWith(gate);
+  expect(useTune.getState().picking).toBeNull();
+  useTune.getState().set({ picking });
+  tap(tool, [5, 5]);
+  expect(useTune.getState().picking).toBeNull();
+  expect(take).toHaveBeenCalledTimes(1);
 });

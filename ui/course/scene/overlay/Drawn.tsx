@@ -1,6 +1,5 @@
 import { Circle, G, Path, Rect } from 'react-native-svg';
 import { postsOf } from '@/core/edit';
-import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLay, useLayOf } from '../../open/laying';
 import { chosenPlatform, rimPointsOf } from '../../tools/outlineTool';
@@ -88,22 +87,11 @@ function Stroke({ see }: { see: See }) {
   );
 }
 
-/** Corner onto corner: the one that was touched, and what to touch next. */
+/** Corner onto corner: the one that was touched. */
 function Cornering({ see }: { see: See }) {
   const cornering = useLay((s) => s.cornering);
-  const width = useView((s) => s.width);
-  if (!cornering) return null;
-  const own = cornering.own && see(cornering.own);
-  return (
-    <>
-      {own && <Circle cx={own[0]} cy={own[1]} r={9} fill={PAPER} stroke={MOSS} strokeWidth={4} />}
-      <Label
-        at={[width / 2, 100]}
-        words={cornering.own ? 'Touch the corner to go to' : 'Touch a corner of the chosen piece'}
-        tint={MOSS}
-      />
-    </>
-  );
+  const own = cornering?.own && see(cornering.own);
+  return own && <Circle cx={own[0]} cy={own[1]} r={9} fill={PAPER} stroke={MOSS} strokeWidth={4} />;
 }
 
 /** Where something cannot be drawn, and why. */

@@ -1,11 +1,10 @@
 import { Fragment } from 'react';
 import { View } from 'react-native';
-import Svg, { G, Rect, Text as SvgText } from 'react-native-svg';
+import Svg from 'react-native-svg';
 import { chosenOf } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { pixelOf, useView } from '../../../scene';
 import { useLiveOrSnapshot } from '../../../state/panelSnapshot';
-import { DAY } from '../../../theme';
 import { useTuneOf } from '../../open/tuneStore';
 import { CameraFrame } from './CameraFrame';
 import { LinkMarks } from './LinkMarks';
@@ -18,7 +17,7 @@ import { RegionMarks } from './RegionMarks';
 /** Marks over the scene that belong to tuning: paths, ranges, links, regions, the camera's frame. */
 export function TuneOverlay() {
   const view = useView();
-  const { picking, frameAt } = useTuneOf('picking', 'frameAt');
+  const { frameAt } = useTuneOf('frameAt');
   const see: See = (p) => pixelOf(view, p);
   // What follows the course follows it by itself: a drag has no more drawn anew than it moves.
   return (
@@ -28,7 +27,6 @@ export function TuneOverlay() {
         <ChosenMarks see={see} />
         <LinkMarks see={see} />
         {frameAt !== null && <CameraFrame at={frameAt} />}
-        {picking && <Banner words={picking.words} width={view.width} />}
       </Svg>
     </View>
   );
@@ -51,33 +49,5 @@ function ChosenMarks({ see }: { see: See }) {
         </Fragment>
       ))}
     </>
-  );
-}
-
-function Banner({ words, width }: { words: string; width: number }) {
-  const wide = Math.min(width - 24, words.length * 8 + 28);
-  return (
-    <G>
-      <Rect
-        x={(width - wide) / 2}
-        y={74}
-        width={wide}
-        height={34}
-        rx={10}
-        fill={DAY.card}
-        stroke={DAY.moss}
-        strokeWidth={2}
-      />
-      <SvgText
-        x={width / 2}
-        y={96}
-        fontSize={14}
-        fontFamily="AtkinsonHyperlegibleNext_600SemiBold, sans-serif"
-        fill={DAY.ink}
-        textAnchor="middle"
-      >
-        {words}
-      </SvgText>
-    </G>
   );
 }

@@ -1,10 +1,11 @@
-import { choosable, cornerOnto, cornersOf } from '@/core/edit';
+import { choosable, cornerOnto, cornersOf, pickChoosable } from '@/core/edit';
 import type { Course, Piece } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { showToast } from '../../../parts';
-import { pixelOf, useView } from '../../../scene';
+import { pixelOf, rayAt, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useLay } from '../../open/laying';
+import { touchBeside } from '../../open/sceneMode';
 
 /** How near a corner a finger means it, pixels. */
 const NEAR = 40;
@@ -51,8 +52,10 @@ export function touchCorner(x: number, y: number): void {
     x,
     y,
   );
-  if (!found) showToast('There is no corner there. Touch nearer to one.');
-  else if (!own) lineUpCorner(found);
+  if (!found) {
+    const beside = !pickChoosable(course, rayAt(useView.getState(), x, y));
+    if (!beside || !touchBeside()) showToast('There is no corner there. Touch nearer to one.');
+  } else if (!own) lineUpCorner(found);
   else {
     edit((before) => cornerOnto(before, choice, own, found));
     endCornering();

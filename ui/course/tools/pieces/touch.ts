@@ -3,6 +3,7 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { pixelOf, rayAt, useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
+import { touchBeside } from '../../open/sceneMode';
 import { takeTool, useLay } from '../../open/laying';
 
 /** How near an open end a finger means it, pixels. */
@@ -49,6 +50,7 @@ export function touchPiece(x: number, y: number, adds: boolean): void {
     return;
   }
   const id = pickChoosable(course, rayAt(useView.getState(), x, y))?.id ?? null;
+  if (id === null && touchBeside()) return;
   const ids = id === null ? new Set<string>() : withGroups(course, [id]);
   choose(choiceAfterTouch(choice, id, ids, adds || adding));
 }

@@ -1,4 +1,4 @@
-import { changeLink, newCue } from '@/core/edit';
+import { changeLink, cueMisfit, newCue } from '@/core/edit';
 import { CUE_TRAITS, CUES, type CueKind, type Link } from '@/core/course';
 import { Chip, Choices, NumberField } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
@@ -33,7 +33,13 @@ export function CueOptions({ link }: { link: Link }) {
         <PiecesPicked
           ids={cue.pieces}
           onPick={() =>
-            useTune.getState().set({ picking: { words: 'Touch the piece it watches', take } })
+            useTune.getState().set({
+              picking: {
+                words: 'Touch the piece it waits for',
+                misfit: (now, piece) => cueMisfit(now, cue.kind, piece),
+                take,
+              },
+            })
           }
           onDrop={(id) => change({ ...cue, pieces: toggled(cue.pieces, id) })}
         />

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { changeEffect, changeLink, newEffect } from '@/core/edit';
+import { changeEffect, changeLink, effectMisfit, newEffect } from '@/core/edit';
 import {
   EFFECTS,
   EFFECT_TRAITS,
@@ -28,6 +28,7 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
     useTune.getState().set({
       picking: {
         words: row.picking ?? 'Touch what it is done to',
+        misfit: (now, piece) => effectMisfit(now, kind, piece),
         take: (id) =>
           edit((now) => {
             const old = now.links?.find((one) => one.id === link.id)?.effects[index] ?? effect;

@@ -1,4 +1,4 @@
-import { pairWith, partnersOf } from '@/core/edit';
+import { pairMisfit, pairWith, partnersOf } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { Button, ListItem, Text } from '../../../parts';
 import { glideTo } from '../../../scene';
@@ -17,6 +17,7 @@ export function Partners({ piece }: { piece: Piece }) {
   const pick = () =>
     useTune.getState().set({
       picking: {
+        misfit: (_, other) => pairMisfit(piece, other),
         words: portal ? 'Touch the portal it leads to' : 'Touch what it acts with',
         take: (id) => useCourse.getState().edit((now) => pairWith(now, piece.id, id)),
       },

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import {
   addMotion,
+  attachMisfit,
   attachTo,
   changeMotion,
   NEW_MOTIONS,
@@ -257,6 +258,7 @@ function Attaching({ piece }: { piece: Piece }) {
     useTune.getState().set({
       picking: {
         words: 'Touch the piece it goes along with',
+        misfit: (now, one) => attachMisfit(now, choice, one),
         take: (id) => edit((now) => attachTo(now, choice, id)),
       },
     });

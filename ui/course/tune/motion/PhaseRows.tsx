@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
-import { shiftPhase } from '@/core/edit';
+import { effectMisfit, shiftPhase } from '@/core/edit';
 import type { Piece } from '@/core/course';
 import { travelOf, type Travel } from '@/core/run';
 import { Button, Chip, Text } from '../../../parts';
@@ -37,6 +37,7 @@ export function PhaseRows({ piece }: { piece: Piece }) {
     set({
       picking: {
         words: 'Touch the mover to lay beside it',
+        misfit: (now, one) => effectMisfit(now, 'start', one),
         take: (id) => set({ beside: [...beside.filter((one) => one !== id), id] }),
       },
     });
