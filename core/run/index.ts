@@ -9,6 +9,7 @@ export {
   hopperOf,
   centreHeight,
   compileMovers,
+  laneOf,
   nearestOf,
   NotRunnable,
   poseMover,
@@ -54,6 +55,8 @@ export {
 } from './rules';
 export {
   beginAt,
+  facingAlong,
+  type RunFrom,
   beginningOfRun,
   byRank,
   type CarryProblem,

@@ -1,7 +1,7 @@
 import type { Course } from '../course';
 import type { Vec3 } from '../geometry';
 import { TICKS_PER_SECOND } from '../motion';
-import { buildWorld, type Run, type RunResult } from '../run';
+import { buildWorld, type Run, type RunFrom, type RunResult } from '../run';
 import { beatSheet, type BeatSheet } from './beat';
 import { runLine } from './line';
 import { beatShifts, type BeatShift } from './shift';
@@ -68,7 +68,7 @@ const SAMPLE = 0.5;
 /** A run, and where it began when that was not at a start of the course, m. */
 export interface BegunRun {
   readonly run: Run;
-  readonly from?: Vec3;
+  readonly from?: RunFrom;
 }
 
 /**

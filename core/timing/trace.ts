@@ -1,7 +1,14 @@
 import type { Course } from '../course';
-import type { Vec3 } from '../geometry';
 import { facingOf } from '../sight';
-import { AIR_TICKS, replay, type Run, type RunResult, type RunState, type World } from '../run';
+import {
+  AIR_TICKS,
+  replay,
+  type Run,
+  type RunFrom,
+  type RunResult,
+  type RunState,
+  type World,
+} from '../run';
 
 /** A runner that gets farther than this in a tick was put somewhere else, m. */
 export const PUT = 1;
@@ -32,7 +39,7 @@ export const standing = ({ runner }: World): ((s: Readonly<RunState>) => boolean
  * @param from where it began instead of at a start, m
  * @throws ReplayRefused when it was made on another course or by another simulation
  */
-export function traceOf(course: Course, run: Run, world: World, from?: Vec3): RunTrace {
+export function traceOf(course: Course, run: Run, world: World, from?: RunFrom): RunTrace {
   const stands = standing(world);
   const ticks = run.inputs.reduce((sum, [count]) => sum + count, 0);
   const ground = new Uint8Array(ticks + 1);

@@ -19,6 +19,7 @@ import {
   type RunResult,
   type RunState,
   type World,
+  type RunFrom,
 } from '@/core/run';
 
 const TICK_MS = 1000 / TICKS_PER_SECOND;
@@ -37,10 +38,10 @@ const [KEPT_EVERY, MOST_KEPT] = [12, 100];
 export type Beginning =
   /** At a start of the course, which of several. */
   | { readonly kind: 'start'; readonly start: number }
-  /** At a place, m. */
-  | { readonly kind: 'place'; readonly at: Vec3 }
+  /** Part of the way. */
+  | { readonly kind: 'place'; readonly at: RunFrom }
   /** Where another run was after its inputs: those are played first. */
-  | { readonly kind: 'moment'; readonly run: Run; readonly from?: Vec3 }
+  | { readonly kind: 'moment'; readonly run: Run; readonly from?: RunFrom }
   /** In a state of the course as it was, put into the course as it is. */
   | { readonly kind: 'state'; readonly state: RunState };
 

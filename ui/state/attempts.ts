@@ -1,12 +1,11 @@
 import { createStore, delMany, getMany, keys, set } from 'idb-keyval';
-import type { Vec3 } from '@/core/geometry';
-import type { Run } from '@/core/run';
+import type { Run, RunFrom } from '@/core/run';
 import type { RunDigest } from '@/core/timing';
 
 /** How an attempt began, when not at a start of the course. */
 export interface Begun {
-  /** Where, m. */
-  readonly from?: Vec3;
+  /** Where, and where it faced. */
+  readonly from?: RunFrom;
   /** The tick of another run it went on from: its inputs up to there are that run's. */
   readonly since?: number;
 }

@@ -7,6 +7,7 @@ import {
   type CarryProblem,
   courseHash,
   type Run,
+  type RunFrom,
   type RunState,
   type StateKeys,
 } from '@/core/run';
@@ -21,7 +22,7 @@ export interface KeptMoment {
   readonly place: Vec3;
   /** What was pressed up to it, on the course as it was then; none where that cannot be played again. */
   readonly run: Run | null;
-  readonly from?: Vec3;
+  readonly from?: RunFrom;
   /** How it stood, for the course as it may be by then. */
   readonly keys: StateKeys;
   readonly state: RunState;
@@ -32,7 +33,7 @@ export const MOST_MOMENTS = 9;
 
 /** What an attempt that goes on from a moment begins with, or why it cannot. */
 export type FromMoment =
-  | { readonly kind: 'moment'; readonly run: Run; readonly from?: Vec3 }
+  | { readonly kind: 'moment'; readonly run: Run; readonly from?: RunFrom }
   | { readonly kind: 'state'; readonly state: RunState }
   | CarryProblem;
 

@@ -5,8 +5,6 @@ import {
   contactRoles,
   contactShapes,
   hasOwnMotion,
-  legOf,
-  markOf,
   pieceBounds,
   pieceName,
   type Role,
@@ -15,7 +13,7 @@ import {
   toWorld,
 } from '../../pieces';
 import { plannedRoute } from '../../route';
-import { runnerOf } from '../../run';
+import { laneOf, runnerOf } from '../../run';
 import { byTheWay } from '../byTheWay';
 import { sparseOf } from '../crowd';
 import { type Check, type CheckRule, type Finding, MOST_TOLD, pieceFinding } from '../finding';
@@ -36,8 +34,9 @@ type Depths = readonly [low: number, high: number];
 
 /** Pieces of a side-on course that stand just beside the depth all runs keep to. */
 const offLane: Check<'off-lane'> = (course) => {
-  const lane = laneOf(course);
-  if (!lane) return [];
+  const depth = laneOf(course);
+  if (depth === null) return [];
+  const lane: Lane = { z: depth, radius: runnerOf(course.runner).body.radius };
   const { way } = plannedRoute(course);
   const found: Finding<'off-lane'>[] = [];
   for (const piece of sparseOf(course).pieces) {
@@ -62,14 +61,6 @@ const offLane: Check<'off-lane'> = (course) => {
   }
   return found;
 };
-
-function laneOf(course: Course): Lane | null {
-  if (course.space !== 'side-on') return null;
-  const [first] = course.pieces
-    .filter((piece) => markOf(piece) === 'start')
-    .sort((a, b) => legOf(a) - legOf(b));
-  return first ? { z: first.at[2], radius: runnerOf(course.runner).body.radius } : null;
-}
 
 /** True for a mark or a pickup, which are there to be met. */
 const isMet = (course: Course, piece: Piece): boolean =>

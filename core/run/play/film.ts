@@ -1,8 +1,7 @@
 import type { Course } from '../../course';
-import type { Vec3 } from '../../geometry';
 import { buildWorld, type World } from '../world';
 import { cloneState, type Input, NO_INPUT, type RunState } from '../state';
-import { beginningOfRun } from './from';
+import { beginningOfRun, type RunFrom } from './from';
 import type { Run } from './record';
 import { tick } from './tick';
 import { ticksOfRun } from './verify';
@@ -36,7 +35,7 @@ export class Film {
   constructor(
     course: Course,
     private readonly run: Run,
-    from?: Vec3,
+    from?: RunFrom,
   ) {
     this.ticks = ticksOfRun(course, run);
     const { world, state } = beginningOfRun(course, buildWorld(course), run, from);

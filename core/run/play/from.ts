@@ -1,5 +1,5 @@
 import type { Course } from '../../course';
-import type { Vec3 } from '../../geometry';
+import { distance, lerp, type Vec3 } from '../../geometry';
 import { checkpointNumber, legOf } from '../../pieces';
 import { legMarks, nearestOf, spotAt, type World } from '../world';
 import type { RunState } from '../state';
@@ -7,26 +7,56 @@ import { teleport } from '../contact';
 import { initialState } from './begin';
 import type { Run } from './record';
 
+/** Where a run begins part of the way, m, and the degrees it faces about y. Without them it faces the next mark. */
+export type RunFrom = readonly [x: number, y: number, z: number, heading?: number];
+
+/** How far along a way one looks to face along it, m. */
+const LOOK_AHEAD = 3;
+
+/**
+ * A place to begin at, facing along a way that passes it. Without a way it faces the next mark.
+ * @param at where to begin, m
+ * @param way places that the way leads through in order, m
+ * @param lane the depth of a side-on course, or null
+ */
+export function facingAlong(at: Vec3, way: readonly Vec3[], lane: number | null): RunFrom {
+  if (way.length < 2) return at;
+  const { after, part } = nearestOf(way, at);
+  const from = lerp(way[after], way[after + 1], part);
+  let left = LOOK_AHEAD;
+  let to = from;
+  for (let i = after + 1; i < way.length && left > 1e-9; i++) {
+    const far = distance(to, way[i]);
+    to = far > left ? lerp(to, way[i], left / far) : way[i];
+    left -= far;
+  }
+  // At its end the way still leads on as it came.
+  const back = distance(from, to) < 1e-6;
+  return [...at, headingTo(back ? way[after] : from, to, lane)];
+}
+
 /**
  * A run begun part of the way: in the leg that passes the place nearest, with the checkpoints passed that
- * come before it on the way, facing what comes next.
+ * come before it on the way.
  * @param course the course as it is; it stays so
  * @param world the course made ready
- * @param at where to begin, m
+ * @param from where it begins, and where it faces
  * @param seed what all chance in the run comes from
  * @returns the state, and a world whose runner returns to the place until it reaches a checkpoint
  */
 export function beginAt(
   course: Course,
   world: World,
-  at: Vec3,
+  from: RunFrom,
   seed = 0,
 ): { world: World; state: RunState } {
+  const [x, y, z, heading] = from;
+  const at: Vec3 = [x, y, z];
   const lines = legMarks(course);
   const nearest = lines.map((line) => nearestOf(line, at));
   const leg = nearest.reduce((best, { far }, i) => (far < nearest[best].far ? i : best), 0);
   const next = lines[leg][nearest[leg].after + 1] ?? null;
-  const spot = spotAt([at[0], at[1], world.lane ?? at[2]], headingTo(at, next, world.lane));
+  const spot = spotAt([x, y, world.lane ?? z], heading ?? headingTo(at, next, world.lane));
   const starts = world.starts.map((of, i) => (i === leg ? [spot] : of));
   const here: World = { ...world, starts };
   const state = initialState(here, seed);
@@ -58,14 +88,14 @@ export function beginAt(
  * @param course the course as it is; it stays so
  * @param world the course made ready
  * @param run whose chance and start are taken
- * @param from where it began instead of at a start, m
+ * @param from where it began instead of at a start
  * @returns the state, and the world it is run in
  */
 export const beginningOfRun = (
   course: Course,
   world: World,
   run: Pick<Run, 'seed' | 'start'>,
-  from?: Vec3,
+  from?: RunFrom,
 ): { world: World; state: RunState } =>
   from
     ? beginAt(course, world, from, run.seed)

@@ -1,7 +1,7 @@
 // A run from its beginning to its end: a tick, replays, proofs, and looking without a runner.
 export { tick } from './tick';
 export { initialState } from './begin';
-export { beginAt, beginningOfRun } from './from';
+export { beginAt, beginningOfRun, facingAlong, type RunFrom } from './from';
 export { Film } from './film';
 export { type HeldRunner, heldRunner, tickFlown, tickHeld } from './hold';
 export { firstTicks } from './moment';

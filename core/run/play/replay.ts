@@ -1,11 +1,10 @@
 import { TICKS_PER_SECOND } from '../../motion';
 import type { Course } from '../../course';
-import type { Vec3 } from '../../geometry';
 import { buildWorld, type World } from '../world';
 import type { RunEvent, RunState } from '../state';
 import type { Run } from './record';
 import { roundsOf, splitsOf, type Split } from './splits';
-import { beginningOfRun } from './from';
+import { beginningOfRun, type RunFrom } from './from';
 import { playInputs, ticksOfRun } from './verify';
 
 /** What a replayed run turned out to be. */
@@ -40,7 +39,7 @@ export interface ReplayOptions {
   /** The course made ready, if the caller has it already. */
   readonly world?: World;
   /** Where the run began instead of at a start, m. */
-  readonly from?: Vec3;
+  readonly from?: RunFrom;
   /** Is shown the first state and that after every tick; it is not to change them. */
   readonly after?: (state: Readonly<RunState>) => void;
   /** Is told each event, with the state as it is while the tick goes on; it is not to change it. */

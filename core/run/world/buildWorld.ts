@@ -14,7 +14,8 @@ import { indexLinks } from './linkIndex';
 import { portalsOf } from './portals';
 import { runnerOf, type Runner } from './runners';
 import { SpatialHash } from './spatialHash';
-import { compileCheckpoints, compileStarts } from './spawnPoints';
+import { asLaid } from './asLaid';
+import { compileCheckpoints, compileStarts, laneOf } from './spawnPoints';
 import { tideLine } from './tide';
 import { DEFAULT_GRAVITY, DEFAULT_HOLD, DEFAULT_LAPS, NotRunnable, type World } from './world';
 
@@ -29,12 +30,9 @@ export function buildWorld(course: Course): World {
     const { id, family, at } = strange;
     throw new NotRunnable(`Piece ${id} at ${at.join(', ')} m is of no known family: "${family}".`);
   }
-  const pieces = inOrder(course.pieces);
-  const { starts, lane } = compileStarts(
-    pieces,
-    course.space === 'side-on',
-    course.starts === undefined,
-  );
+  const pieces = course.pieces.toSorted(asLaid);
+  const lane = laneOf({ space: course.space, pieces });
+  const starts = compileStarts(pieces, lane, course.starts === undefined);
   const movers = compileMovers(course, pieces);
   const { colliders, gates, pieceGates, pickups, portals } = compileColliders(
     course,
@@ -118,10 +116,6 @@ function pickupLegs(
   const places = pickups.map((index) => pieces[index].at);
   return Int32Array.from(inLegs ? legsNear(course, places) : pickups.map(() => 0));
 }
-
-/** Pieces as they were laid: by the length of their ids first, so that p2 comes before p10. */
-const inOrder = (pieces: readonly Piece[]): Piece[] =>
-  [...pieces].sort((a, b) => a.id.length - b.id.length || (a.id < b.id ? -1 : 1));
 
 /** The other sizes that regions and links may give the runner, as parts of its own, in rising order. */
 function sizesOf(colliders: readonly Collider[], links: readonly Link[]): number[] {

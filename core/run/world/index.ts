@@ -23,6 +23,7 @@ export { CHASE_REACH } from './moverReach';
 export type { ProjectileEmitter } from './emitter';
 export { tideLine } from './tide';
 export { legMarks, nearestOf } from './legs';
+export { laneOf } from './spawnPoints';
 export type { LinkIndex, ReadyLink } from './linkIndex';
 export { type Contact, newContact } from './contact';
 export {

@@ -19,9 +19,15 @@ export function legMarks(course: Pick<Course, 'pieces' | 'legs'>): Vec3[][] {
   );
 }
 
-/** How far a place is from a line, and between which of its points; the number of the one before it. */
-export function nearestOf(line: readonly Vec3[], at: Vec3): { far: number; after: number } {
-  let [far, after] = [line.length > 0 ? distance(line[0], at) : Infinity, 0];
+/**
+ * How far a place is from a line, m; the number of the point before the nearest place on the line, and how far that is
+ * on to the next, 0 to 1.
+ */
+export function nearestOf(
+  line: readonly Vec3[],
+  at: Vec3,
+): { far: number; after: number; part: number } {
+  let [far, after, part] = [line.length > 0 ? distance(line[0], at) : Infinity, 0, 0];
   for (let i = 1; i < line.length; i++) {
     const [a, b] = [line[i - 1], line[i]];
     const along = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
@@ -30,9 +36,9 @@ export function nearestOf(line: readonly Vec3[], at: Vec3): { far: number; after
     const dot = off[0] * along[0] + off[1] * along[1] + off[2] * along[2];
     const k = square === 0 ? 0 : Math.min(1, Math.max(0, dot / square));
     const gap = distance([a[0] + along[0] * k, a[1] + along[1] * k, a[2] + along[2] * k], at);
-    if (gap < far) [far, after] = [gap, i - 1];
+    if (gap < far) [far, after, part] = [gap, i - 1, k];
   }
-  return { far, after };
+  return { far, after, part };
 }
 
 /** For each place the leg, from 0, whose marks' line passes it nearest: what is laid there belongs to it. */

@@ -3,8 +3,7 @@ import { router } from 'expo-router';
 import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
 import type { Course, CourseKind } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
-import { ranksBefore } from '@/core/run';
+import { ranksBefore, type RunFrom } from '@/core/run';
 import { digestOf } from '@/core/timing';
 import { Button, CannotOpen, Fault, Loading, runTime, Text } from '../../parts';
 import { FinishActions } from '../../run/finish/FinishActions';
@@ -30,11 +29,12 @@ import { momentOf, useTrying } from './useTrying';
 import { coursePage, timesPage } from '../../device/routes';
 import { KEYS } from '../../state/keys';
 
-/** A place given as x,y,z in the address, or nothing. */
-function placeOf(from: string | undefined): Vec3 | undefined {
+/** A place given as x,y,z or x,y,z,heading in the address. Undefined where it is neither. */
+function placeOf(from: string | undefined): RunFrom | undefined {
   const at = from?.split(',').map(Number);
-  if (at?.length !== 3 || at.some((v) => !Number.isFinite(v))) return undefined;
-  return [at[0], at[1], at[2]];
+  if (!at || at.length < 3 || at.length > 4 || at.some((v) => !Number.isFinite(v)))
+    return undefined;
+  return [at[0], at[1], at[2], at[3]];
 }
 
 /** A run that was left on its way may be gone on with after a change. */

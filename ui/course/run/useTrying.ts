@@ -1,9 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import type { Course } from '@/core/course';
-import type { Vec3 } from '@/core/geometry';
 import { TICKS_PER_SECOND } from '@/core/motion';
-import { courseHash } from '@/core/run';
+import { courseHash, type RunFrom } from '@/core/run';
 import { showToast } from '../../parts';
 import type { Beginning, LiveRun } from '../../run/liveRun';
 import type { Trying } from '../../run/runProps';
@@ -11,11 +10,11 @@ import { useView } from '../../scene';
 import { CARRY_WORDS, dropMoment, fromMoment, type KeptMoment } from '../../state/moments';
 import { usePausedRun } from '../../state/pausedRun';
 import { useMoments } from '../../state/useMoments';
-import { useLay } from '../open/laying';
 import { useKnownRuns } from '../runs/useKnownRuns';
 import { beginPlaces, momentName } from '../runs/beginPlaces';
 import { useKeepMoment } from '../open/useKeepMoment';
-import { spotInView } from './useRun';
+import { meantWay } from '../open/useMeantWay';
+import { spotInView } from './spotInView';
 import { KEYS } from '../../state/keys';
 
 /** The moment a run is at, as it is kept. */
@@ -44,28 +43,27 @@ export function useTrying(
   id: string,
   course: Course,
   ready: boolean,
-  place: Vec3 | undefined,
+  place: RunFrom | undefined,
 ): { readonly beginning: Beginning | undefined; readonly trying: Trying } {
   const client = useQueryClient();
   const { runs } = useKnownRuns(id, course);
   const moments = useMoments(id);
   const [beginning, begin] = useState<Beginning | undefined>(place && { kind: 'place', at: place });
-  const [spot] = useState(() =>
-    spotInView(course, useView.getState().target, useLay.getState().depth),
-  );
+  const [way] = useState(() => meantWay(course).way);
+  const [spot] = useState(() => spotInView(course, useView.getState(), way));
   const keep = useKeepMoment(id);
   usePausedOffered(id, course, ready, begin);
   const trying = useMemo((): Trying => {
     const again = () => client.invalidateQueries({ queryKey: KEYS.moments(id) });
     return {
       places: () =>
-        beginPlaces(course, runs ?? [], moments, spot, (at) => {
+        beginPlaces({ course, runs: runs ?? [], moments, spot, way }, (at) => {
           void dropMoment(id, at).then(again);
         }),
       onBegin: begin,
       onKeep: (live) => keep(momentOf(course, live, Date.now())),
     };
-  }, [client, course, id, keep, moments, runs, spot]);
+  }, [client, course, id, keep, moments, runs, spot, way]);
   return { beginning, trying };
 }
 

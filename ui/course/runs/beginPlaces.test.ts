@@ -22,6 +22,10 @@ const known = (parts: KnownRun['parts'], name: string): KnownRun => ({
   at: 1,
   parts,
 });
+const way = [
+  [0, 0, 0],
+  [20, 0, 0],
+] as const;
 const world = buildWorld(course);
 const moment: KeptMoment = {
   at: 7,
@@ -43,7 +47,9 @@ test('a checkpoint is begun at as the last run that came by it was there', () =>
 
 test('places come in their order: the spot, the cairns by number, the moments', () => {
   const dropped: number[] = [];
-  const places = beginPlaces(course, [], [moment], [1, 0, 0], (at) => dropped.push(at));
+  const places = beginPlaces({ course, runs: [], moments: [moment], spot: [1, 0, 0], way }, (at) =>
+    dropped.push(at),
+  );
   expect(places.map(({ name }) => name)).toEqual([
     'The spot in view',
     'Pan cairn',
@@ -53,12 +59,17 @@ test('places come in their order: the spot, the cairns by number, the moments', 
   expect(places.every(({ beginning }) => beginning !== undefined)).toBe(true);
   places[3].onDrop!();
   expect(dropped).toEqual([7]);
-  expect(beginPlaces(course, [], [], null, () => {}).map(({ key }) => key)).toEqual(['p4', 'p3']);
+  expect(
+    beginPlaces({ course, runs: [], moments: [], spot: null, way }, () => {}).map(({ key }) => key),
+  ).toEqual(['p4', 'p3']);
 });
 
 test('a moment that an edit made impossible stays with its reason', () => {
   const walled = layPieces(course, [{ family: 'block', at: [0, 0, 0], size: [2, 2, 2] }]);
-  const [, , gone] = beginPlaces(walled, [], [moment], null, () => {});
+  const [, , gone] = beginPlaces(
+    { course: walled, runs: [], moments: [moment], spot: null, way },
+    () => {},
+  );
   expect(gone.beginning).toBeUndefined();
   expect(gone.note).toBe('It would stand inside a piece now.');
 });

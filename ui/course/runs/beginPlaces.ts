@@ -2,14 +2,14 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import { checkpointNumber, familyOf, markOf } from '@/core/pieces';
-import { firstTicks } from '@/core/run';
+import { facingAlong, firstTicks, laneOf, type RunFrom } from '@/core/run';
 import type { Beginning } from '../../run/liveRun';
 import type { BeginPlace } from '../../run/runProps';
 import { CARRY_WORDS, fromMoment, type KeptMoment } from '../../state/moments';
 import type { KnownRun } from './runsKnown';
 
 /** How one begins at a checkpoint: as the last run that came by it was there; where none did, at its place. */
-export function atCheckpoint(id: string, at: Vec3, runs: readonly KnownRun[]): Beginning {
+export function atCheckpoint(id: string, at: RunFrom, runs: readonly KnownRun[]): Beginning {
   for (const { run, from, parts } of runs) {
     const part = parts.find(({ key }) => key.startsWith(`${id} `));
     if (!part) continue;
@@ -20,22 +20,29 @@ export function atCheckpoint(id: string, at: Vec3, runs: readonly KnownRun[]): B
   return { kind: 'place', at };
 }
 
+/** What is known of a course that an attempt may begin by. */
+interface Known {
+  readonly course: Course;
+  /** The runs of it, the latest first. */
+  readonly runs: readonly KnownRun[];
+  /** The moments kept of it, in the order they come on the way. */
+  readonly moments: readonly KeptMoment[];
+  /** Where a run from the view begins, if anywhere. */
+  readonly spot: RunFrom | null;
+  /** Places that the way leads through in order, m. */
+  readonly way: readonly Vec3[];
+}
+
 /**
  * Where an attempt may begin besides the start: at the spot in view, each checkpoint, each moment that was kept.
- *
- * @param course the course as it is now
- * @param runs the runs of it, the latest first
- * @param moments what was kept of it, in the order it comes on the way
- * @param spot the ground in the middle of the view, where there is some
+ * @param known the course and what is known of it
  * @param onDrop lets go of a moment
  */
 export function beginPlaces(
-  course: Course,
-  runs: readonly KnownRun[],
-  moments: readonly KeptMoment[],
-  spot: Vec3 | null,
+  { course, runs, moments, spot, way }: Known,
   onDrop: (at: number) => void,
 ): BeginPlace[] {
+  const lane = laneOf(course);
   const cairns = course.pieces
     .filter((piece) => markOf(piece) === 'checkpoint')
     .sort((a, b) => checkpointNumber(a) - checkpointNumber(b));
@@ -44,7 +51,7 @@ export function beginPlaces(
       ? [{ key: 'spot', name: 'The spot in view', beginning: { kind: 'place', at: spot } as const }]
       : []),
     ...cairns.map((piece): BeginPlace => {
-      const beginning = atCheckpoint(piece.id, piece.at, runs);
+      const beginning = atCheckpoint(piece.id, facingAlong(piece.at, way, lane), runs);
       return {
         key: piece.id,
         name: piece.name ?? `${familyOf(piece.family).label} ${checkpointNumber(piece)}`,

@@ -5,6 +5,7 @@ import { useView } from '../../scene';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { SPACE, useColours, WIDE } from '../../theme';
 import { useLay } from '../open/laying';
+import { useSceneMode } from '../open/sceneMode';
 import { CourseScene } from '../scene/CourseScene';
 import { FlyPad } from '../scene/FlyPad';
 import { ModeLine } from '../scene/ModeLine';
@@ -51,13 +52,19 @@ export function BuildCanvas({ phase, work, focused, onTune, onRunHere }: BuildCa
           <ComparedKey />
           {building && <WaySaid />}
           {building && <Flying />}
-          {phase === 'tune' && <Scrubber />}
+          {phase === 'tune' && <Playing wide={wide} />}
           {building && <ModeLine />}
           {phase === 'lay' && <HandOrChoice onTune={onTune} onRunHere={onRunHere} />}
         </View>
       </View>
     </View>
   );
+}
+
+/** The scrubber; on a phone it makes room for what the next touch does. */
+function Playing({ wide }: { wide: boolean }) {
+  const mode = useSceneMode();
+  return wide || !mode ? <Scrubber /> : null;
 }
 
 /** The pad for flying, where it was asked for. */

@@ -15,7 +15,7 @@ export function Handles() {
   const inHand = useCourse((s) => s.inHand);
   const { tool, held } = useLayOf('tool', 'held');
   const carrying = usePanelSnapshot((s) => s.carrying);
-  const drawing = useTune((s) => s.drawingPath || s.posing !== null);
+  const drawing = useTune((s) => s.drawingPath || s.posing !== null || s.picking !== null);
   if (inHand || drawing || tool !== 'pieces' || (carrying && !held)) return null;
   return <Knobs only={carrying ? held : null} />;
 }

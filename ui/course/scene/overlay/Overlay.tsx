@@ -19,7 +19,7 @@ import { WayEndMark } from './WayEndMark';
 export function Overlay({ sketchOnly = false }: { sketchOnly?: boolean }) {
   const view = useView();
   // A path or a pose that is drawn is not hidden by what else might be told.
-  const drawing = useTune((s) => s.drawingPath || s.posing !== null);
+  const drawing = useTune((s) => s.drawingPath || s.posing !== null || s.picking !== null);
   const see: See = (p) => pixelOf(view, p);
   // What follows the course follows it by itself: a drag changes one mark, not all of them.
   return (
