@@ -32,10 +32,12 @@ export {
   MAX_TRIANGLES,
   type Model,
   modelId,
+  MAX_MODEL_COLOURS,
   modelMesh,
   type ModelMesh,
   ModelSchema,
   ModelsSchema,
+  packColours,
   packMesh,
 } from './model';
 export {

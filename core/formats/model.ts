@@ -1,6 +1,7 @@
 import { getBounds, Primitive, WebIO, type Document } from '@gltf-transform/core';
 import { MeshoptSimplifier } from 'meshoptimizer';
-import { MAX_TRIANGLES, modelId, packMesh, type Model } from '../course';
+import { MAX_TRIANGLES, modelId, packColours, packMesh, type Model } from '../course';
+import { fewColours, lightsOf, type Light } from './modelColours';
 
 export const MAX_MODEL_BYTES = 10 * 1024 * 1024;
 
@@ -39,25 +40,26 @@ export async function readModel(bytes: Uint8Array, name: string): Promise<ReadMo
     throw new ModelError('The model has places that are no numbers.');
   }
   const before = mesh.triangles.length / 3;
-  const lighter = before > MAX_TRIANGLES ? await simplified(mesh) : mesh;
-  const { places, size } = inUnitBox(compact(lighter));
-  const { triangles } = compact(lighter);
-  const packed = packMesh(places, triangles);
+  const { triangles, colours, ...lighter } = compact(
+    before > MAX_TRIANGLES ? await simplified(mesh) : mesh,
+  );
+  const { places, size } = inUnitBox(lighter);
+  const packed = { ...packMesh(places, triangles), ...packColours(fewColours(colours)) };
   return {
     id: modelId(packed),
-    model: {
-      name: name.trim().slice(0, 60) || 'Model',
-      ...packed,
-      ...colourOf(document),
-    },
+    model: { name: name.trim().slice(0, 60) || 'Model', ...packed },
     size,
     dropped: before - triangles.length / 3,
   };
 }
 
 interface Mesh {
+  /** Three numbers a corner. */
   readonly places: number[];
+  /** Three corners a triangle. */
   readonly triangles: number[];
+  /** Of each triangle its light: red, green and blue, 0 to 1. */
+  readonly colours: Light[];
 }
 
 /** @throws ModelError unless the header and every chunk say how long they really are */
@@ -83,7 +85,7 @@ function checkLengths(bytes: Uint8Array): void {
 
 /** All triangles of the file's scenes, where their nodes put them. */
 function gather(document: Document): Mesh {
-  const mesh: Mesh = { places: [], triangles: [] };
+  const mesh: Mesh = { places: [], triangles: [], colours: [] };
   const root = document.getRoot();
   for (const scene of root.listScenes()) {
     // Says at once where a scene is empty or not to be measured.
@@ -101,6 +103,7 @@ function gather(document: Document): Mesh {
             mesh.places.push(m[row] * x + m[4 + row] * y + m[8 + row] * z + m[12 + row]);
           }
         }
+        const lightOf = lightsOf(primitive);
         const indices = primitive.getIndices();
         const corners = indices ? indices.getCount() : count;
         for (let i = 0; i + 2 < corners; i += 3) {
@@ -109,6 +112,7 @@ function gather(document: Document): Mesh {
             throw new ModelError('A triangle of the model has a corner that is not there.');
           }
           mesh.triangles.push(...face.map((corner) => corner + first));
+          mesh.colours.push(lightOf(face));
         }
       }
     });
@@ -116,23 +120,49 @@ function gather(document: Document): Mesh {
   return mesh;
 }
 
-async function simplified({ places, triangles }: Mesh): Promise<Mesh> {
+async function simplified(mesh: Mesh): Promise<Mesh> {
   await MeshoptSimplifier.ready;
-  const welded = compact({ places, triangles });
+  const { places, triangles, colours } = compact(mesh);
   const [kept] = MeshoptSimplifier.simplify(
-    Uint32Array.from(welded.triangles),
-    Float32Array.from(welded.places),
+    Uint32Array.from(triangles),
+    Float32Array.from(places),
     3,
     MAX_TRIANGLES * 3,
     1,
   );
-  return { places: welded.places, triangles: [...kept].slice(0, MAX_TRIANGLES * 3) };
+  const left = [...kept].slice(0, MAX_TRIANGLES * 3);
+  return { places, triangles: left, colours: coloursFrom({ triangles, colours }, left) };
+}
+
+/** The colours of triangles that are left: each has the one that most triangles about its corners had. */
+function coloursFrom(
+  before: Pick<Mesh, 'triangles' | 'colours'>,
+  left: readonly number[],
+): Light[] {
+  const about = new Map<number, Light[]>();
+  before.triangles.forEach((corner, i) => {
+    const colour = before.colours[Math.floor(i / 3)];
+    const list = about.get(corner);
+    if (list) list.push(colour);
+    else about.set(corner, [colour]);
+  });
+  return Array.from({ length: left.length / 3 }, (_, i) => {
+    const counts = new Map<string, { light: Light; count: number }>();
+    for (const corner of left.slice(3 * i, 3 * i + 3)) {
+      for (const light of about.get(corner) ?? []) {
+        const known = counts.get(light.join());
+        if (known) known.count++;
+        else counts.set(light.join(), { light, count: 1 });
+      }
+    }
+    return [...counts.values()].reduce((a, b) => (b.count > a.count ? b : a)).light;
+  });
 }
 
 /** The mesh with corners in one place as one, and none that no triangle uses. */
-function compact({ places, triangles }: Mesh): Mesh {
+function compact({ places, triangles, colours }: Mesh): Mesh {
   const known = new Map<string, number>();
-  const out: Mesh = { places: [], triangles: [] };
+  const out: Mesh = { places: [], triangles: [], colours: [] };
   const corner = (i: number): number => {
     const p = places.slice(3 * i, 3 * i + 3);
     const key = p.map((v) => v.toFixed(5)).join(' ');
@@ -146,13 +176,18 @@ function compact({ places, triangles }: Mesh): Mesh {
   };
   for (let i = 0; i < triangles.length; i += 3) {
     const face = [corner(triangles[i]), corner(triangles[i + 1]), corner(triangles[i + 2])];
-    if (new Set(face).size === 3) out.triangles.push(...face);
+    if (new Set(face).size < 3) continue;
+    out.triangles.push(...face);
+    out.colours.push(colours[i / 3]);
   }
   return out;
 }
 
 /** The places within a unit box on the middle of its foot, and the size they had, kept to 60 m. */
-function inUnitBox({ places }: Mesh): { places: number[]; size: [number, number, number] } {
+function inUnitBox({ places }: Pick<Mesh, 'places'>): {
+  places: number[];
+  size: [number, number, number];
+} {
   const axis = (k: number) => places.filter((_, i) => i % 3 === k);
   const low = [0, 1, 2].map((k) => axis(k).reduce((a, b) => Math.min(a, b), Infinity));
   const high = [0, 1, 2].map((k) => axis(k).reduce((a, b) => Math.max(a, b), -Infinity));
@@ -168,19 +203,4 @@ function inUnitBox({ places }: Mesh): { places: number[]; size: [number, number,
     }),
     size: size as [number, number, number],
   };
-}
-
-function colourOf(document: Document): { colour?: string } {
-  const factor = document.getRoot().listMaterials()[0]?.getBaseColorFactor();
-  if (!factor) return {};
-  const hex = factor
-    .slice(0, 3)
-    // From linear light to what is seen.
-    .map((v) =>
-      Math.round(255 * Math.min(1, Math.max(0, v)) ** (1 / 2.2))
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('');
-  return { colour: `#${hex}` };
 }

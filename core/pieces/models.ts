@@ -4,9 +4,10 @@ import type { Family, Tone } from './family';
 import { standingBox } from './parts';
 
 interface Known {
-  readonly mesh: Polyhedron;
+  readonly points: readonly Vec3[];
+  /** Its faces by the colours they have. */
+  readonly coloured: readonly { readonly tone: Tone; readonly faces: Polyhedron['faces'] }[];
   readonly hull: Polyhedron;
-  readonly tone: Tone;
 }
 
 /** Most models kept at a time; of more, those not asked for the longest go. */
@@ -33,7 +34,7 @@ export function registerModels({ models }: { models?: Record<string, Model> }): 
 export const forgetModels = (): void => known.clear();
 
 function unpacked(model: Model): Known {
-  const { places, corners } = modelMesh(model);
+  const { places, corners, tints } = modelMesh(model);
   const points = Array.from({ length: places.length / 3 }, (_, i): Vec3 => [
     places[3 * i],
     places[3 * i + 1],
@@ -51,7 +52,15 @@ function unpacked(model: Model): Known {
     // A flat model has no hull of its own.
     hull = standingBox([1, 1, 1]);
   }
-  return { mesh: { points, faces }, hull, tone: (model.colour as Tone | undefined) ?? 'sail' };
+  const { palette } = model;
+  const coloured =
+    palette && tints
+      ? palette.map((tone, i) => ({
+          tone: tone as Tone,
+          faces: faces.filter((_, face) => tints[face] === i),
+        }))
+      : [{ tone: (model.colour as Tone | undefined) ?? 'sail', faces }];
+  return { points, hull, coloured };
 }
 /** A model made elsewhere, brought in as scenery; its points lie within a unit box on its foot. */
 export const MODEL: Family = {
@@ -78,8 +87,14 @@ export const MODEL: Family = {
         sockets: [],
       };
     }
+    const { points } = grown({ points: model.points, faces: [] });
     return {
-      parts: [{ solid: grown(model.mesh), tone: tone === 'sail' ? model.tone : tone, mesh: true }],
+      // What is painted has the paint all over.
+      parts: model.coloured.map(({ tone: own, faces }) => ({
+        solid: { points, faces },
+        tone: tone === 'sail' ? own : tone,
+        mesh: true,
+      })),
       shapes: [{ role: 'solid', form: { kind: 'hull', solid: grown(model.hull) } }],
       sockets: [],
     };
