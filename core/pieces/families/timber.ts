@@ -192,8 +192,10 @@ const railing = ({
       at(standingBox([t, h, d]), [x, 0, 0]),
     );
     const half = Math.min(thickness, h / 8) / 2;
+    // A little within its posts, in whose ends it would flicker.
+    const reach = w / 2 - Math.min(0.005, t / 4);
     const bars = lines.map((k) =>
-      box([-w / 2, h * k - half, -d / 4], [w / 2, h * k + half, d / 4]),
+      box([-reach, h * k - half, -d / 4], [reach, h * k + half, d / 4]),
     );
     return pieceFrom(
       tone,

@@ -1,6 +1,7 @@
 import {
   box,
   cutRectangle,
+  extrude,
   loft,
   mapPoints,
   prism,
@@ -58,7 +59,7 @@ export const arm: Family = {
       spec.tone,
       [
         { solid: box([-0.16, 0, -1], [0.16, height + 0.3, -0.68]) },
-        ...decoration('slate', box([-0.12, height - 0.12, -1], [0.12, height + 0.12, 0.2])),
+        ...decoration('slate', box([-0.12, height - 0.12, -0.99], [0.12, height + 0.12, 0.2])),
         { ...hurts(rod(0), rod(HAZARD_ALLOWANCE / 2)), tone: spec.tone },
         hurts(head(0), head(HAZARD_ALLOWANCE)),
       ],
@@ -124,6 +125,21 @@ export const roller: Family = {
   },
 };
 
+/** The teeth of a saw wheel about the origin, thinner than its disc. */
+function sawTeeth(r: number): Polyhedron[] {
+  const tooth = extrude(
+    [
+      [-0.12 * r, 0.84 * r],
+      [0.12 * r, 0.84 * r],
+      [-0.09 * r, r],
+    ],
+    0.07,
+  );
+  return Array.from({ length: TEETH }, (_, i) => turned(tooth, [0, 0, (360 * i) / TEETH]));
+}
+
+const TEETH = 20;
+
 export const saw: Family = {
   id: 'saw',
   label: 'Saw wheel',
@@ -141,17 +157,15 @@ export const saw: Family = {
   ],
   build: (spec) => {
     const r = spec.number('radius');
-    const plates = [0, 15, 30, 45, 60, 75].map((angle) =>
-      at(turned(at(drum(r, 0.1, 4, 0), [0, 0, 0]), [0, 0, angle]), [0, r * 0.6, 0]),
-    );
+    const seen = { role: null, moving: true } as const;
     return pieceFrom(
       spec.tone,
       [
-        ...plates.map((solid, i) => ({
-          solid,
-          tone: i % 2 ? ('thorn' as const) : spec.tone,
-          role: null,
-          moving: true,
+        { ...seen, solid: drum(r * 0.86, 0.1, 24, r * 0.6) },
+        ...sawTeeth(r).map((tooth) => ({
+          ...seen,
+          solid: at(tooth, [0, r * 0.6, 0]),
+          tone: 'thorn' as const,
         })),
         {
           solid: drum(r * 0.94 - HAZARD_ALLOWANCE / 2, 0.1, 16, r * 0.6),

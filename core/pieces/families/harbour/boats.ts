@@ -92,7 +92,7 @@ export const buoy = scenery(
           { outline: ring(0.5), y: h * 0.62 },
         ]),
       },
-      { solid: prism(ring(0.12), h * 0.62, h), tone: 'metal' },
+      { solid: prism(ring(0.12), h * 0.62, h * 0.95), tone: 'metal' },
       { solid: prism(ring(0.4), h * 0.9, h), tone: 'lamp' },
     ];
   },

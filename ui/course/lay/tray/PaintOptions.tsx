@@ -12,7 +12,7 @@ import { ToolButton } from './ToolButton';
 /** Colours of the harbour, beside the materials. */
 const COLOURS: Readonly<Record<string, string>> = {
   '#C8553D': 'Buoy red',
-  '#D98E4A': 'Rust pink',
+  '#D98E4A': 'Amber',
   '#D9B34A': 'Oilskin',
   '#6F8F4E': 'Weed',
   '#3F7F7A': 'Deep tide',
