@@ -6,6 +6,7 @@ import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { startOneStops } from './device/oneStop';
 import { Guarded } from './Guarded';
 import { LoadedDrawing, useScreensSoon } from './loadedScreens';
 import { soundPresses } from './music/sounds';
@@ -63,6 +64,7 @@ function Screens({ paper }: { paper: string }) {
   useUpdates();
   useScreensSoon();
   useEffect(() => soundPresses(), []);
+  useEffect(() => startOneStops(), []);
   return (
     <Guarded>
       <Stack

@@ -1,5 +1,5 @@
-import { ScrollView, View } from 'react-native';
-import { Chip, Text } from '../parts';
+import { ScrollView } from 'react-native';
+import { Chip, Text, OneStop } from '../parts';
 import type { CourseInList } from '../state/unsent';
 import { SPACE } from '../theme';
 import { shelvesOf, type Shown } from './shelves';
@@ -41,14 +41,14 @@ export function Folders({ courses, shown, onShow, upright }: FoldersProps) {
   ));
   if (upright) {
     return (
-      <View
-        accessibilityRole="tablist"
+      <OneStop
+        as="tablist"
         style={{ width: 200, gap: SPACE.s, alignItems: 'flex-start' }}
         testID="folders"
       >
         <Text as="smallStrong">Folders and tags</Text>
         {chips}
-      </View>
+      </OneStop>
     );
   }
   return (
@@ -58,9 +58,9 @@ export function Folders({ courses, shown, onShow, upright }: FoldersProps) {
       contentContainerStyle={{ gap: SPACE.s }}
       testID="folders"
     >
-      <View accessibilityRole="tablist" style={{ flexDirection: 'row', gap: SPACE.s }}>
+      <OneStop as="tablist" style={{ flexDirection: 'row', gap: SPACE.s }}>
         {chips}
-      </View>
+      </OneStop>
     </ScrollView>
   );
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { Text } from '../parts';
+import { FIRST_STOP } from '../device/oneStop';
+import { Text, OneStop } from '../parts';
 import { RADIUS, SPACE, useColours } from '../theme';
 
 interface PictureChoiceProps<T extends string> {
@@ -30,9 +31,9 @@ export function PictureChoice<T extends string>({
   return (
     <View style={{ gap: SPACE.xs }}>
       <Text as="smallStrong">{label}</Text>
-      <View
-        accessibilityRole="radiogroup"
-        aria-label={label}
+      <OneStop
+        as="radiogroup"
+        name={label}
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
       >
         {options.map((option) => {
@@ -42,6 +43,7 @@ export function PictureChoice<T extends string>({
               key={option.value}
               accessibilityRole="radio"
               aria-checked={on}
+              {...(on ? FIRST_STOP : {})}
               onPress={() => onChange(option.value)}
               testID={`choose-${option.value}`}
               style={({ pressed }) => ({
@@ -68,7 +70,7 @@ export function PictureChoice<T extends string>({
             </Pressable>
           );
         })}
-      </View>
+      </OneStop>
       {options.find((option) => option.value === value)?.hint && (
         <Text as="small" tint="slate">
           {options.find((option) => option.value === value)!.hint}

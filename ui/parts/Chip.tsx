@@ -1,4 +1,5 @@
 import { Chip as ElementsChip } from '@rneui/themed';
+import { FIRST_STOP } from '../device/oneStop';
 import { SPACE, TARGET, TYPE, useColours } from '../theme';
 
 interface ChipProps {
@@ -21,6 +22,7 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
       onPress={onPress}
       // By itself it is a button, and says what is chosen in a way the web does not hear.
       accessibilityRole={role}
+      {...(on ? FIRST_STOP : {})}
       accessibilityLabel={label}
       {...(role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on })}
       buttonStyle={{

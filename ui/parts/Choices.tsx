@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { SPACE } from '../theme';
+import { OneStop } from './OneStop';
 import { Chip } from './Chip';
 import { Text } from './Text';
 
@@ -15,10 +16,7 @@ export function Choices<T extends string>({ label, value, options, onChange }: C
   return (
     <View style={{ gap: SPACE.xs }}>
       {label && <Text as="smallStrong">{label}</Text>}
-      <View
-        accessibilityRole="radiogroup"
-        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
-      >
+      <OneStop as="radiogroup" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}>
         {options.map((option) => (
           <Chip
             key={option.value}
@@ -28,7 +26,7 @@ export function Choices<T extends string>({ label, value, options, onChange }: C
             onPress={() => onChange(option.value)}
           />
         ))}
-      </View>
+      </OneStop>
     </View>
   );
 }

@@ -5,6 +5,7 @@ import { RADIUS, SPACE, useColours, WIDE } from '../theme';
 import { motionReduced } from '../device/motion';
 import { IconButton } from './IconButton';
 import { Text } from './Text';
+import { useSheetFocus } from './useSheetFocus';
 
 interface SheetProps {
   readonly title: string;
@@ -19,6 +20,7 @@ export function Sheet({ title, open, onClose, foot, children }: PropsWithChildre
   const colours = useColours();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
+  const heading = useSheetFocus(open);
   useEffect(() => {
     if (!open || typeof window === 'undefined' || !window.addEventListener) return;
     const down = (event: KeyboardEvent) => {
@@ -46,6 +48,8 @@ export function Sheet({ title, open, onClose, foot, children }: PropsWithChildre
       }}
     >
       <View
+        ref={heading}
+        {...({ tabIndex: -1 } as object)}
         style={{
           flexDirection: 'row',
           alignItems: 'center',

@@ -1,6 +1,8 @@
+import { FIRST_STOP } from '../device/oneStop';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { useColours } from '../theme';
+import { OneStop } from './OneStop';
 import { Text } from './Text';
 
 export const PHASES = ['plan', 'lay', 'tune', 'run', 'share'] as const;
@@ -50,7 +52,7 @@ export function Stones({ current, done, onChoose }: StonesProps) {
           opacity={0.8}
         />
       </Svg>
-      <View accessibilityRole="tablist" style={{ flexDirection: 'row', flex: 1 }}>
+      <OneStop as="tablist" style={{ flexDirection: 'row', flex: 1 }}>
         {PHASES.map((phase, i) => {
           const on = phase === current;
           return (
@@ -58,6 +60,7 @@ export function Stones({ current, done, onChoose }: StonesProps) {
               key={phase}
               accessibilityRole="tab"
               aria-selected={on}
+              {...(on ? FIRST_STOP : {})}
               accessibilityLabel={NAMES[phase]}
               testID={`phase-${phase}`}
               onPress={() => onChoose(phase)}
@@ -105,7 +108,7 @@ export function Stones({ current, done, onChoose }: StonesProps) {
             </Pressable>
           );
         })}
-      </View>
+      </OneStop>
     </View>
   );
 }

@@ -13,6 +13,7 @@ export { NumberField } from './NumberField';
 export { Chip } from './Chip';
 export { Choices } from './Choices';
 export { Slider } from './Slider';
+export { OneStop } from './OneStop';
 export { OpeningBar, passableSpans } from './OpeningBar';
 export { Difficulty } from './Difficulty';
 export { ListItem } from './ListItem';

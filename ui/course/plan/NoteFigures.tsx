@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { setNote } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
-import { Button, Chip, Field } from '../../parts';
+import { Button, Chip, Field, OneStop } from '../../parts';
 import { useView } from '../../scene';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
@@ -16,9 +16,9 @@ export function NoteFigures() {
   if (notes.length === 0) return null;
   return (
     <View style={{ gap: SPACE.s }}>
-      <View
-        accessibilityRole="radiogroup"
-        aria-label="Notes"
+      <OneStop
+        as="radiogroup"
+        name="Notes"
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
       >
         {notes.map(({ at, text }, i) => (
@@ -33,7 +33,7 @@ export function NoteFigures() {
             }}
           />
         ))}
-      </View>
+      </OneStop>
       {note && sketchNote !== null && (
         <View>
           <Field

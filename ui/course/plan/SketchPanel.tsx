@@ -10,7 +10,7 @@ import {
   type SketchLine,
 } from '@/core/edit';
 import type { Vec3 } from '@/core/geometry';
-import { Button, Chip, metres, Stepper, Text } from '../../parts';
+import { Button, Chip, metres, Stepper, Text, OneStop } from '../../parts';
 import { useEditing } from '../../state/panelSnapshot';
 import { SPACE } from '../../theme';
 import { useLayOf, type SketchMode } from '../open/laying';
@@ -43,9 +43,9 @@ export function SketchPanel() {
         <Text as="strong">Sketch</Text>
         {sketching && <Button kind="main" title="Done" onPress={endSketch} testID="sketch-done" />}
       </View>
-      <View
-        accessibilityRole="tablist"
-        aria-label="What a finger does"
+      <OneStop
+        as="tablist"
+        name="What a finger does"
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
       >
         <Chip role="tab" label="Draw" on={sketching === 'draw'} onPress={mode('draw')} />
@@ -55,7 +55,7 @@ export function SketchPanel() {
         {sketch?.picture && (
           <Chip role="tab" label="Scale" on={sketching === 'scale'} onPress={mode('scale')} />
         )}
-      </View>
+      </OneStop>
       <Text as="small" tint="slate">
         {hint(sketching, stroke.length, drawn, !!sketch?.picture)}
       </Text>

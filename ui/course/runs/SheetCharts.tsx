@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import type { RunSheet, WaySample } from '@/core/timing';
-import { Chip, Text, timeGap } from '../../parts';
+import { Chip, Text, timeGap, OneStop } from '../../parts';
 import { SPACE } from '../../theme';
 import { BesideKey } from './BesideKey';
 import { besideLine } from './besideLines';
@@ -39,9 +39,9 @@ export function SheetCharts({ sheet, names, at, onGo }: SheetChartsProps) {
   return (
     <View style={{ gap: SPACE.s }}>
       <Text as="heading">Along the way</Text>
-      <View
-        accessibilityRole="tablist"
-        aria-label="What is drawn along the way"
+      <OneStop
+        as="tablist"
+        name="What is drawn along the way"
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }}
       >
         {kinds.map((one) => (
@@ -53,7 +53,7 @@ export function SheetCharts({ sheet, names, at, onGo }: SheetChartsProps) {
             onPress={() => setWanted(one)}
           />
         ))}
-      </View>
+      </OneStop>
       <Text as="small" tint="slate">
         {chartWords(sheet, kind)}
       </Text>

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { chosenOf } from '@/core/edit';
 import type { Piece } from '@/core/course';
-import { Chip, IconButton } from '../../parts';
+import { Chip, IconButton, OneStop } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useEditing } from '../../state/panelSnapshot';
 import { useSame } from '../../state/useSame';
@@ -35,9 +35,9 @@ const PieceTuning = memo(function PieceTuning({ chosen }: { chosen: readonly Pie
   return (
     <View style={{ gap: SPACE.m }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <View
-          accessibilityRole="tablist"
-          accessibilityLabel="Of the piece"
+        <OneStop
+          as="tablist"
+          name="Of the piece"
           style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
         >
           {TUNE_TABS.map((value) => (
@@ -52,7 +52,7 @@ const PieceTuning = memo(function PieceTuning({ chosen }: { chosen: readonly Pie
               }
             />
           ))}
-        </View>
+        </OneStop>
         {/* Where there is room the list stands beside. */}
         {!wide && (
           <IconButton

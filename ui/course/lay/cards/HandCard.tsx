@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { familyOf } from '@/core/pieces';
-import { Button, Card, Chip, IconButton, shortNumber, Text } from '../../../parts';
+import { Button, Card, Chip, IconButton, shortNumber, Text, OneStop } from '../../../parts';
 import { useCourse } from '../../../state/courseStore';
 import { SPACE } from '../../../theme';
 import { buildCommands } from '../../open/chosenEdits';
@@ -102,9 +102,9 @@ function More() {
           onPress={flip}
         />
       </View>
-      <View
-        accessibilityRole="radiogroup"
-        accessibilityLabel="Turns about"
+      <OneStop
+        as="radiogroup"
+        name="Turns about"
         style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.xs, flexWrap: 'wrap' }}
       >
         <Text as="small" tint="slate">
@@ -120,7 +120,7 @@ function More() {
             onPress={() => turnHandAbout(axis)}
           />
         ))}
-      </View>
+      </OneStop>
       {sizable && <Sizes size={inHand.size ?? size} />}
     </View>
   );

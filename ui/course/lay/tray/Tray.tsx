@@ -2,7 +2,8 @@ import { memo, useEffect, useMemo, useRef, useState, type PropsWithChildren } fr
 import { Pressable, ScrollView, View } from 'react-native';
 import { endIndex, groupOrder } from '@/core/edit';
 import type { Family } from '@/core/pieces';
-import { Chip, SearchField, IconButton, showToast, Text } from '../../../parts';
+import { FIRST_STOP } from '../../../device/oneStop';
+import { Chip, SearchField, IconButton, showToast, Text, OneStop } from '../../../parts';
 import { useView } from '../../../scene';
 import { useCourse } from '../../../state/courseStore';
 import { useDebouncedOf } from '../../../state/debouncedCourse';
@@ -134,13 +135,13 @@ const Cards = memo(function Cards({
 /** A row of tabs. */
 function Tabs({ name, children }: PropsWithChildren<{ name: string }>) {
   return (
-    <View
-      accessibilityRole="tablist"
-      aria-label={name}
+    <OneStop
+      as="tablist"
+      name={name}
       style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}
     >
       {children}
-    </View>
+    </OneStop>
   );
 }
 
@@ -212,7 +213,13 @@ function PhoneTray({ pieces }: { pieces: boolean }) {
         style={{ minHeight: 98 }}
         keyboardShouldPersistTaps="handled"
       >
-        {pieces ? <Cards families={families} none={none} /> : <ToolOptions wide={false} />}
+        {pieces ? (
+          <OneStop as="toolbar" name="Pieces" style={{ flexDirection: 'row', gap: SPACE.xs }}>
+            <Cards families={families} none={none} />
+          </OneStop>
+        ) : (
+          <ToolOptions wide={false} />
+        )}
       </ScrollView>
     </View>
   );
@@ -226,11 +233,7 @@ function WideTray({ pieces }: { pieces: boolean }) {
   return (
     <View style={{ flex: 1 }}>
       <View style={{ padding: SPACE.m, paddingBottom: SPACE.s, gap: SPACE.s }}>
-        <View
-          accessibilityRole="tablist"
-          aria-label="What is laid"
-          style={{ flexDirection: 'row', gap: SPACE.s }}
-        >
+        <OneStop as="tablist" name="What is laid" style={{ flexDirection: 'row', gap: SPACE.s }}>
           <Chip
             role="tab"
             label="Pieces"
@@ -238,7 +241,7 @@ function WideTray({ pieces }: { pieces: boolean }) {
             onPress={() => !pieces && toggleTool(false)}
           />
           <Chip role="tab" label="Tools" on={!pieces} onPress={() => pieces && toggleTool(true)} />
-        </View>
+        </OneStop>
         {pieces && (
           <SearchField
             name="Find a piece"
@@ -262,35 +265,39 @@ function WideTray({ pieces }: { pieces: boolean }) {
                 borderColor: colours.line,
               }}
             >
-              <View accessibilityRole="tablist" aria-label="Shelves" aria-orientation="vertical">
+              <OneStop as="tablist" name="Shelves" aria-orientation="vertical">
                 <Shelves shelf={shelf} onChoose={setShelf} column />
-              </View>
+              </OneStop>
             </ScrollView>
           )}
-          <ScrollView
-            contentContainerStyle={{
-              flexDirection: 'row',
-              flexWrap: 'wrap',
-              justifyContent: 'center',
-              gap: SPACE.s,
-              padding: SPACE.s,
-              paddingBottom: SPACE.l,
-            }}
-          >
-            <Cards families={families} none={none} />
+          <ScrollView>
+            <OneStop
+              as="toolbar"
+              name="Pieces"
+              style={{
+                flexDirection: 'row',
+                flexWrap: 'wrap',
+                justifyContent: 'center',
+                gap: SPACE.s,
+                padding: SPACE.s,
+                paddingBottom: SPACE.l,
+              }}
+            >
+              <Cards families={families} none={none} />
+            </OneStop>
           </ScrollView>
         </View>
       ) : (
         <ScrollView
           contentContainerStyle={{ gap: SPACE.m, padding: SPACE.m, paddingBottom: SPACE.l }}
         >
-          <View
-            accessibilityRole="tablist"
-            aria-label="Tools"
+          <OneStop
+            as="tablist"
+            name="Tools"
             style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}
           >
             <ToolChips />
-          </View>
+          </OneStop>
           <View style={{ gap: SPACE.m }}>
             <ToolOptions wide />
           </View>
@@ -307,6 +314,7 @@ function ShelfRow({ label, on, onPress }: { label: string; on: boolean; onPress:
     <Pressable
       accessibilityRole="tab"
       aria-selected={on}
+      {...(on ? FIRST_STOP : {})}
       onPress={onPress}
       style={({ pressed }) => ({
         opacity: pressed ? 0.6 : 1,

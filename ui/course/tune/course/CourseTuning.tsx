@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Piece } from '@/core/course';
 import { checkpointNumber, familyOf, legOf } from '@/core/pieces';
-import { Chip, Text } from '../../../parts';
+import { Chip, Text, OneStop } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { PieceList } from '../../parts/PieceList';
@@ -18,11 +18,7 @@ export function CourseTuning() {
   const [tab, setTab] = useState<CourseTab>('pieces');
   return (
     <View style={{ gap: SPACE.m }}>
-      <View
-        accessibilityRole="tablist"
-        accessibilityLabel="Of the course"
-        style={{ flexDirection: 'row', gap: SPACE.xs }}
-      >
+      <OneStop as="tablist" name="Of the course" style={{ flexDirection: 'row', gap: SPACE.xs }}>
         {(Object.keys(COURSE_TABS) as CourseTab[]).map((value) => (
           <Chip
             key={value}
@@ -32,7 +28,7 @@ export function CourseTuning() {
             onPress={() => setTab(value)}
           />
         ))}
-      </View>
+      </OneStop>
       {tab === 'pieces' && <ActingPieces />}
       {tab === 'links' && <AllLinks />}
       {tab === 'course' && <CourseRules />}
