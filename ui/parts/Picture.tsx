@@ -1,8 +1,11 @@
 import { memo, useMemo } from 'react';
-import { Image, type DimensionValue, type ImageStyle, type StyleProp } from 'react-native';
+import { Image, View, type DimensionValue, type ImageStyle, type StyleProp } from 'react-native';
 import type { Course, Piece } from '@/core/course';
 import type { Kit } from '@/core/edit';
 import { formKey } from '@/core/pieces';
+import { DAY } from '../theme';
+import { Feather, type IconName } from './icons';
+import { REGION_ICONS } from './regionIcons';
 import { drawCourse, drawPiece, drawPieces, toSvg } from '@/core/formats';
 
 const asUri = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`;
@@ -58,7 +61,7 @@ export function DrawnPicture({
   );
 }
 
-/** A picture of one piece, from its real geometry. */
+/** A picture of one piece, from its real geometry; a region has a sign of what it does on it. */
 export const PiecePicture = memo(function PiecePicture({
   piece,
   size,
@@ -73,8 +76,33 @@ export const PiecePicture = memo(function PiecePicture({
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [form, size],
   );
-  return <Image source={{ uri }} style={{ width: size, height: size }} />;
+  const icon = REGION_ICONS[piece.family];
+  return (
+    <View style={{ width: size, height: size, alignItems: 'center', justifyContent: 'center' }}>
+      <Image source={{ uri }} style={{ position: 'absolute', width: size, height: size }} />
+      {icon && <RegionSign icon={icon} size={size} />}
+    </View>
+  );
 });
+
+function RegionSign({ icon, size }: { icon: IconName; size: number }) {
+  const { card, ink } = DAY;
+  const across = Math.round(size * 0.56);
+  return (
+    <View
+      style={{
+        width: across,
+        height: across,
+        borderRadius: across / 2,
+        alignItems: 'center',
+        justifyContent: 'center',
+        backgroundColor: card,
+      }}
+    >
+      <Feather name={icon} size={Math.round(size * 0.38)} color={ink} />
+    </View>
+  );
+}
 
 /** A picture of an assembly of the kit. */
 export const KitPicture = memo(function KitPicture({
