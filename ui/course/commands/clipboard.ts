@@ -4,7 +4,7 @@ import { showToast } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { noticeWithUndo } from '../open/undoNotice';
 import { toGrid } from '../tools/landing';
-import { pointedNow } from '../tools/pieces';
+import { pointedNow } from '../open/laying';
 
 /** The text copied last: what is pasted where the browser does not let its clipboard be read. */
 let last: string | null = null;

@@ -20,12 +20,12 @@ import {
   roundToStored,
 } from '@/core/edit';
 import type { Course } from '@/core/course';
-import { middle, rotate, turnMatrix, unionBounds, type Vec3 } from '@/core/geometry';
+import { add, middle, rotate, turnMatrix, unionBounds, type Vec3 } from '@/core/geometry';
 import { familyOf, pieceBounds, turnOf } from '@/core/pieces';
 import { showToast } from '../../parts';
 import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
-import { takeTool, useLay } from './laying';
+import { pointedNow, takeTool, useLay } from './laying';
 import { endSceneMode } from './sceneMode';
 import { noticeWithUndo } from './undoNotice';
 
@@ -70,10 +70,16 @@ export const buildCommands = {
     edit((before) => spinPieces(before, choice, 1, degrees, pivot), 'turn');
   },
   /** Moves by whole grid steps. */
+  /** Moves what is in hand, or what is chosen, by so many steps along each axis. */
   move: (x: number, y: number, z: number) => {
-    const { choice, edit } = useCourse.getState();
-    if (choice.size === 0) return;
+    const { choice, edit, inHand } = useCourse.getState();
     const along: Vec3 = [x * stepOf(0), y * stepOf(1), z * stepOf(2)];
+    if (inHand) {
+      const by = rotate(turnMatrix([0, useLay.getState().gridTurn, 0]), along);
+      useLay.getState().moveGhost(add(pointedNow(), by));
+      return;
+    }
+    if (choice.size === 0) return;
     const [first] = chosenOf(useCourse.getState().course, choice);
     const { ownAxes, gridTurn } = useLay.getState();
     // Along its own axes where those are on, else along the grid's.

@@ -6,8 +6,7 @@ import { useView } from '../../scene';
 import { useCourse } from '../../state/courseStore';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { landInHand, type GhostPlace } from '../tools/landing';
-import { useLay } from '../open/laying';
-import { restingAt } from '../tools/pieces';
+import { restingAt, useLay } from '../open/laying';
 
 let last: { readonly from: readonly unknown[]; readonly place: GhostPlace } | null = null;
 

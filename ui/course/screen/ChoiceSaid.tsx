@@ -5,16 +5,18 @@ import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { Text } from '../../parts';
 import { placeWords } from '../open/placeWords';
 import { pieceName } from '../open/pieceWords';
+import { useSaid } from '../open/said';
 
-/** What is chosen and where it stands, read out when the hand rests; not seen, as the scene shows it. */
+/** What is in hand, laid or chosen and where it stands, read out when the hand rests; not seen, as the scene shows it. */
 export function ChoiceSaid() {
   const course = useDebouncedCourse();
   const choice = useCourse((s) => s.choice);
   const inHand = useCourse((s) => s.inHand);
+  const laid = useSaid((s) => s.laid);
   const chosen = chosenOf(course, choice);
   const [first] = chosen;
   const words = inHand
-    ? `In hand: ${pieceName({ ...inHand, id: '' }).toLowerCase()}`
+    ? (laid ?? `In hand: ${pieceName({ ...inHand, id: '' }).toLowerCase()}`)
     : chosen.length === 0
       ? ''
       : chosen.length === 1

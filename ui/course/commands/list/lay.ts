@@ -2,7 +2,8 @@ import { TURN_STEPS } from '@/core/edit';
 import { buildCommands } from '../../open/chosenEdits';
 import { useOpen } from '../../open/openStore';
 import { closeOutline } from '../../tools/outlineTool';
-import { layAt, pointedNow } from '../../tools/pieces';
+import { pointedNow } from '../../open/laying';
+import { layAt } from '../../tools/pieces';
 import { cycle, lay, type Command } from './command';
 import { viewCommands } from './view';
 

@@ -4,6 +4,7 @@ import { pixelOf, useView } from '../../../scene';
 import { useLay } from '../../open/laying';
 import { useCourse } from '../../../state/courseStore';
 import { buildCommands } from '../../open/chosenEdits';
+import { useSaid } from '../../open/said';
 import { beginTrial, course, drag, FINGER, lay, pixel, tap } from '../toolTrial.testing';
 import { layAt } from './handTool';
 import { pieceTool } from './pieceTool';
@@ -210,3 +211,17 @@ test.each(['start', 'lantern', 'pine', 'crate'])(
     }
   },
 );
+
+test('keys move what is in hand by a step of the grid, and what is laid is said with its place', () => {
+  useCourse.getState().take({ family: 'slab', at: [0, 0, 0] });
+  useLay.getState().moveGhost([1, 0, 2]);
+  buildCommands.move(1, 0, 0);
+  buildCommands.move(0, 0, -1);
+  const [step] = lay().steps;
+  expect(lay().ghostAt).toEqual([1 + step, 0, 2 - step]);
+  layAt(lay().ghostAt);
+  expect(useSaid.getState().laid).toMatch(/^Slab laid at /);
+  useCourse.getState().take({ family: 'crate', at: [0, 0, 0] });
+  expect(useSaid.getState().laid).toBeNull();
+  useCourse.getState().take(null);
+});

@@ -8,8 +8,9 @@ import { keepInSight, pixelOf, useView, type Pointer, type Tool } from '../../..
 import { useCourse } from '../../../state/courseStore';
 import { useFirsts } from '../../../state/firsts';
 import { landInHand, planeNow, pointedAt } from '../landing';
-import { planeOf, useLay } from '../../open/laying';
+import { pointedNow, useLay } from '../../open/laying';
 import { willJoin } from '../../open/pulse';
+import { saidLaid } from '../../open/said';
 
 /** How far above a finger that is held down what is in hand is shown, pixels: the finger hides nothing. */
 export const ABOVE_FINGER = 72;
@@ -17,23 +18,6 @@ export const ABOVE_FINGER = 72;
 const ABOUT_GHOST = 10;
 /** What lies over the canvas while laying, pixels. */
 const COVERED = { top: 88, bottom: 120, left: 64, right: 84 };
-
-/** The middle of the view on the work plane. */
-export function restingAt(
-  mode: 'side' | 'above' | 'free',
-  planes: { level: number; depth: number },
-  target: Vec3 | null,
-): Vec3 {
-  const [x, y, z] = target ?? [0, 0, 0];
-  return planeOf(mode, planes).axis === 'z' ? [x, y, planes.depth] : [x, planes.level, z];
-}
-
-/** Where the piece in hand is pointed at; before any pointing, at the middle of the view. */
-export const pointedNow = (): Vec3 => {
-  const { ghostAt, level, depth } = useLay.getState();
-  const { mode, target } = useView.getState();
-  return ghostAt ?? restingAt(mode, { level, depth }, target);
-};
 
 /** Lays the piece in hand at a pointed place and says why when it may not go there. */
 export function layAt(pointed: Vec3 | null): void {
@@ -47,6 +31,7 @@ export function layAt(pointed: Vec3 | null): void {
   }
   willJoin(took === 'end');
   edit((before) => layPieces(before, [piece]));
+  saidLaid(piece);
   useLay.getState().touchEnd(null);
   useFirsts.getState().note('lay');
   const begun = useCourse.getState().course.pieces.at(-1);

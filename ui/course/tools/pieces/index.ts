@@ -1,3 +1,3 @@
 export { alongAxis, handlesOf, type Handle } from './handles';
-export { ABOVE_FINGER, layAt, pointedNow, restingAt, rowBetween } from './handTool';
+export { ABOVE_FINGER, layAt, rowBetween } from './handTool';
 export { pieceTool } from './pieceTool';
