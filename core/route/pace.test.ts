@@ -3,7 +3,7 @@ import { layPieces } from '../edit';
 import { emptyCourse, type Course, type RunnerKind } from '../course';
 import type { Vec3 } from '../geometry';
 import { buildWorld, initialState, tick } from '../run';
-import { paceTime } from './pace';
+import { paceTime, strokesNeeded } from './pace';
 
 const by = (kind: RunnerKind, settings = {}): Course => ({
   ...emptyCourse('Pace', 'free'),
@@ -104,4 +104,13 @@ test('for any way and runner the time is finite, grows with rounds, and is no le
       ],
     },
   );
+});
+
+test('strokes are counted leg by leg, as far as the hardest one slides, and of who is struck alone', () => {
+  const course = { ...by('flick', { strength: 10, friction: 0.5 }), gravity: 10 };
+  // 10² / (2 · 0.5 · 10) = 10 m.
+  expect(strokesNeeded(course, [straight(9.9)])).toBe(1);
+  expect(strokesNeeded(course, [straight(10.1)])).toBe(2);
+  expect(strokesNeeded(course, [straight(4), straight(4)])).toBe(2);
+  expect(strokesNeeded(by('hopper'), [straight(10)])).toBeNull();
 });

@@ -43,12 +43,28 @@ export function paceTime(course: Course, ways: readonly (readonly Vec3[])[], rou
   return seconds;
 }
 
+/**
+ * Fewest strokes along ways, each as far as it goes at its hardest. Null for a runner that is not struck.
+ * @param ways places in order, m; each is begun anew
+ */
+export function strokesNeeded(
+  { runner: told, gravity = DEFAULT_GRAVITY }: Pick<Course, 'runner' | 'gravity'>,
+  ways: readonly (readonly Vec3[])[],
+): number | null {
+  const runner = runnerOf(told);
+  if (!runner.struck) return null;
+  return ways.reduce((sum, way) => sum + strokesOver(lengthOf(way), runner, gravity), 0);
+}
+
+const strokesOver = (length: number, { strength, friction }: Struck, g: number): number =>
+  Math.ceil(length / ((strength * strength) / (2 * friction * g)));
+
 /** A sliding stone goes v²/2µg far with a stroke of v, for v/µg; then it is aimed anew. */
-function strokesTime(way: readonly Vec3[], { strength, friction }: Struck, g: number) {
+function strokesTime(way: readonly Vec3[], runner: Struck, g: number) {
+  const { friction } = runner;
   const length = lengthOf(way);
   if (length === 0) return 0;
-  const far = (strength * strength) / (2 * friction * g);
-  const strokes = Math.ceil(length / far);
+  const strokes = strokesOver(length, runner, g);
   // Strokes are as hard as they have to be.
   const speed = Math.sqrt((2 * friction * g * length) / strokes);
   return strokes * (speed / (friction * g) + AIM);

@@ -1,6 +1,6 @@
 import type { Course } from '../course';
 import { distance, type Vec3 } from '../geometry';
-import { paceTime } from './pace';
+import { paceTime, strokesNeeded } from './pace';
 import { marksOf } from './profile';
 import { roadsOf, type Roads } from './road';
 import { trackWay } from './track';
@@ -13,6 +13,8 @@ export interface Expectation {
   readonly climb: number;
   /** Seconds for the runner, as paceTime has them; null where no way is known all along. */
   readonly time: number | null;
+  /** Strokes for a runner that is struck; null for others, and where no way is known all along. */
+  readonly strokes: number | null;
 }
 
 /** The way a course is meant to take, in one piece for each leg, and where it is known from. */
@@ -31,7 +33,9 @@ const ringsOf = ({ legs, closed }: Pick<PlannedRoute, 'legs' | 'closed'>) =>
   legs.map((leg) => (closed && leg.length > 2 ? [...leg, leg[0]] : leg));
 
 /** Length and climb of the way a course is meant to take, m. */
-export function extentOf(meant: Pick<PlannedRoute, 'legs' | 'closed'>): Omit<Expectation, 'time'> {
+export function extentOf(
+  meant: Pick<PlannedRoute, 'legs' | 'closed'>,
+): Pick<Expectation, 'length' | 'climb'> {
   let [length, climb] = [0, 0];
   for (const ring of ringsOf(meant)) {
     for (let i = 1; i < ring.length; i++) {
@@ -48,8 +52,10 @@ export function expectationOf(
   meant: Pick<PlannedRoute, 'legs' | 'closed' | 'whole'>,
 ): Expectation {
   const rounds = course.kind === 'laps' ? (course.laps ?? 3) : 1;
-  const time = meant.whole ? paceTime(course, ringsOf(meant), rounds) : null;
-  return { ...extentOf(meant), time };
+  const rings = ringsOf(meant);
+  const time = meant.whole ? paceTime(course, rings, rounds) : null;
+  const strokes = meant.whole ? strokesNeeded(course, rings) : null;
+  return { ...extentOf(meant), time, strokes };
 }
 
 /**

@@ -214,7 +214,7 @@ const LISTED_AS_JSON = `json_object(
   'runner', courses.runner, 'pieces', courses.pieces, 'length', courses.length, 'changed', courses.changed,
   'folder', courses.folder, 'tags', json(courses.tags),
   'proof', iif(courses.proof_time is null, null, json_object(
-    'time', courses.proof_time,
+    'time', courses.proof_time, 'strokes', coalesce(courses.proof_strokes, 0),
     'fresh', json(iif(courses.proof_hash = courses.hash, 'true', 'false')))),
   'published', iif(published.slug is null, null, json_object(
     'slug', published.slug,
@@ -236,7 +236,7 @@ async function sendList(context: Context, req: Request, res: Response): Promise<
 }
 
 function sendCourse(res: Response, row: Whole): void {
-  const { id, revision, changed, proof, proof_time: time } = row;
+  const { id, revision, changed, proof, proof_time: time, proof_strokes: strokes } = row;
   const published = publishedOf(row);
   const fresh = row.proof_hash === row.hash;
   sendJson(
@@ -244,7 +244,10 @@ function sendCourse(res: Response, row: Whole): void {
     { id, revision, changed, published },
     {
       course: row.document,
-      proof: proof === null ? 'null' : `{"time":${time},"fresh":${fresh},"run":${proof}}`,
+      proof:
+        proof === null
+          ? 'null'
+          : `{"time":${time},"strokes":${strokes ?? 0},"fresh":${fresh},"run":${proof}}`,
     },
   );
 }

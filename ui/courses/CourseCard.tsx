@@ -9,7 +9,7 @@ import {
   Feather,
   IconButton,
   metres,
-  runTime,
+  resultText,
   Text,
 } from '../parts';
 import { pictureOf } from '../state/api';
@@ -77,14 +77,14 @@ export const CourseCard = memo(function CourseCard({
 });
 
 /** Whether it is proved and published, or first of all not on the server yet. */
-function stateOf({ proof, published, here }: CourseInList) {
+function stateOf({ kind, proof, published, here }: CourseInList) {
   if (here)
     return { words: 'On this device, not sent yet', icon: 'upload-cloud', tint: 'slate' } as const;
   const out = published ? ' · published' : '';
   if (!proof) return { words: `No proof yet${out}`, icon: 'circle', tint: 'slate' } as const;
   return proof.fresh
     ? ({
-        words: `Proved in ${runTime(proof.time)}${out}`,
+        words: `Proved in ${resultText(kind, proof)}${out}`,
         icon: 'check-circle',
         tint: 'moss',
       } as const)

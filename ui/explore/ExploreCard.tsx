@@ -9,6 +9,7 @@ import {
   Feather,
   metres,
   runTime,
+  strokesText,
   Text,
   triesWords,
 } from '../parts';
@@ -19,7 +20,7 @@ import { playPage } from '../device/routes';
 
 /** What is to be beaten: the maker's own time, or strokes where the fewest win. */
 const measure = ({ time, strokes }: CourseFound): string =>
-  strokes === undefined ? runTime(time) : `${strokes} ${strokes === 1 ? 'stroke' : 'strokes'}`;
+  strokes === undefined ? runTime(time) : strokesText(strokes);
 
 /** A published course: its picture, what it is, and how it is run. */
 export const ExploreCard = memo(function ExploreCard({

@@ -1,4 +1,13 @@
-import { ago, metres, numberText, runTime, shortNumber, timeGap, triesWords } from './format';
+import {
+  ago,
+  metres,
+  numberText,
+  resultText,
+  runTime,
+  shortNumber,
+  timeGap,
+  triesWords,
+} from './format';
 
 test.each([
   [31.6419999, '31.642'],
@@ -21,4 +30,10 @@ test('tries are told in words, whatever their number', () => {
   expect(triesWords({ tries: 0, finishes: 0 })).toBe('Not run yet');
   expect(triesWords({ tries: 1, finishes: 1 })).toBe('100 % finish · 1 try');
   expect(triesWords({ tries: 1204, finishes: 734 })).toBe('61 % finish · 1,204 tries');
+});
+
+test('where the fewest strokes win, those come before the time', () => {
+  expect(resultText('strokes', { time: 12.5, strokes: 3 })).toBe('3 strokes, 12.500');
+  expect(resultText('strokes', { time: 12.5, strokes: 1 })).toBe('1 stroke, 12.500');
+  expect(resultText('point', { time: 12.5, strokes: 3 })).toBe('12.500');
 });

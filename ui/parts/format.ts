@@ -1,3 +1,4 @@
+import type { CourseKind } from '@/core/course';
 import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict';
 
 /** A time of a run to the millisecond: 31.642, or 1:02.480 past a minute. */
@@ -7,6 +8,16 @@ export function runTime(seconds: number): string {
   const rest = ((ms % 60_000) / 1000).toFixed(3);
   return minutes > 0 ? `${minutes}:${rest.padStart(6, '0')}` : rest;
 }
+
+/** Strokes with their word: 1 stroke, 4 strokes. */
+export const strokesText = (count: number): string =>
+  `${count} ${count === 1 ? 'stroke' : 'strokes'}`;
+
+/** What a finished run came to: its time, or where the fewest strokes win those and then its time. */
+export const resultText = (
+  kind: CourseKind,
+  { time, strokes }: { readonly time: number; readonly strokes: number },
+): string => (kind === 'strokes' ? `${strokesText(strokes)}, ${runTime(time)}` : runTime(time));
 
 /** A difference with its sign: −0.871, +0.380. */
 export const timeGap = (seconds: number): string =>

@@ -39,6 +39,8 @@ export {
   timeGap,
   triesWords,
   weightText,
+  resultText,
+  strokesText,
 } from './format';
 export { Stepper } from './Stepper';
 export { comesUp, swells } from './stir';

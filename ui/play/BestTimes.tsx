@@ -1,7 +1,7 @@
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { View } from 'react-native';
 import { UNNAMED, type PublishedCourse } from '@/core/protocol';
-import { FigureTable, IconButton, runTime, Text } from '../parts';
+import { FigureTable, IconButton, runTime, strokesText, Text } from '../parts';
 import { TARGET } from '../theme';
 
 type Row = PublishedCourse['best'][number];
@@ -35,7 +35,7 @@ const STROKES = column.accessor('strokes', {
   meta: { width: 90, figures: true },
   cell: ({ getValue }) => (
     <Text as="figures" tint="slate">
-      {getValue()} {getValue() === 1 ? 'stroke' : 'strokes'}
+      {strokesText(getValue() ?? 0)}
     </Text>
   ),
 });

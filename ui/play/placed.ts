@@ -1,5 +1,5 @@
 import type { PublishedCourse } from '@/core/protocol';
-import { runTime } from '../parts';
+import { runTime, strokesText } from '../parts';
 import type { Placed } from '../run/stones/threeStones';
 
 /** Somebody on a course's list as they stand by its lantern: with the strokes where those count, else the time. */
@@ -11,6 +11,5 @@ export const placedOf = ({
 }: PublishedCourse['best'][number]): Placed => ({
   place,
   player,
-  measure:
-    strokes === undefined ? runTime(time) : `${strokes} ${strokes === 1 ? 'stroke' : 'strokes'}`,
+  measure: strokes === undefined ? runTime(time) : strokesText(strokes),
 });

@@ -7,8 +7,8 @@ import { useHash } from '../../state/useBest';
 /** The maker's own finish of the open course, as the server replayed it. */
 export interface OwnProof {
   readonly run: Run | undefined;
-  /** Seconds it took. */
-  readonly time: number | undefined;
+  /** What it came to, in seconds and strokes. */
+  readonly result: { readonly time: number; readonly strokes: number } | undefined;
   /** It was made on the course as it is now, by this simulation. */
   readonly fresh: boolean;
   /** The hash over what affects a run of the course as it is now. */
@@ -21,5 +21,5 @@ export function useOwnProof(course: Course): OwnProof {
   const proof = useCourseOnServer(id).data?.proof;
   const hash = useHash(course);
   const fresh = !!proof && proof.run.course === hash && proof.run.core === CORE_VERSION;
-  return { run: proof?.run, time: proof?.time, fresh, hash };
+  return { run: proof?.run, result: proof ?? undefined, fresh, hash };
 }

@@ -1,4 +1,4 @@
-import { runTime, Text } from '../../parts';
+import { resultText, Text } from '../../parts';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useAsideFindings } from '../open/useFindings';
 import { useOwnProof } from '../open/useOwnProof';
@@ -6,14 +6,14 @@ import { useOwnProof } from '../open/useOwnProof';
 /** What is known of a course with no finding: that is not yet that it can be finished. */
 export function NothingFound() {
   const course = useDebouncedCourse();
-  const { time, fresh } = useOwnProof(course);
+  const { result, fresh } = useOwnProof(course);
   const found =
     useAsideFindings(course).length > 0 ? 'Nothing else found.' : 'Nothing wrong found.';
   const known =
-    time === undefined
+    result === undefined
       ? 'Nobody has finished it yet.'
       : fresh
-        ? `You finished it in ${runTime(time)}.`
+        ? `You finished it in ${resultText(course.kind, result)}.`
         : 'It has changed since you finished it.';
   return <Text tint="slate">{`${found} ${known}`}</Text>;
 }

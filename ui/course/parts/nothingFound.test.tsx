@@ -21,7 +21,7 @@ function shown(proved: Course | null): string {
     id: 'found',
     revision: 1,
     course,
-    ...(run ? { proof: { time: 12.5, run } } : {}),
+    ...(run ? { proof: { time: 12.5, strokes: 3, run } } : {}),
   });
   const { unmount } = render(
     <QueryClientProvider client={client}>

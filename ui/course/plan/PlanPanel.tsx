@@ -13,6 +13,7 @@ import { useLay } from '../open/laying';
 import { reshape } from '../open/reshape';
 import { RunnerOptions } from './RunnerOptions';
 import { SketchPanel } from './SketchPanel';
+import { Legs } from '../parts/Legs';
 import { Targets } from './Targets';
 import { within } from './within';
 import { useVersions } from '../open/versionsStore';
@@ -56,7 +57,7 @@ export function PlanPanel() {
       <Expected />
       <SketchPanel />
       <RunnerOptions />
-      <Targets />
+      {course.kind === 'strokes' ? <Legs /> : <Targets />}
       <Field
         label="Notes"
         multiline
@@ -125,5 +126,5 @@ const KIND_RULES: Record<CourseKind, string> = {
   laps: 'Each round counts once every cairn was passed; the last one ends the run at the lantern.',
   gather: 'The lantern counts once every shell is gathered.',
   hold: 'The run ends after so long within reach of the lantern.',
-  strokes: 'The run ends at the lantern; every jump is a stroke.',
+  strokes: 'The run ends at the lantern; the fewest strokes win, and of as many the shortest time.',
 };

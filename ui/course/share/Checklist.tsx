@@ -2,7 +2,7 @@ import type { PropsWithChildren } from 'react';
 import { View } from 'react-native';
 import type { Finding } from '@/core/check';
 import { nameProblem, type Course } from '@/core/course';
-import { Button, Feather, runTime, Text } from '../../parts';
+import { Button, Feather, Text } from '../../parts';
 import { SPACE, useColours } from '../../theme';
 import { CheckState } from '../parts/CheckState';
 import { FindingList } from '../parts/FindingList';
@@ -13,8 +13,8 @@ type State = boolean | null;
 
 interface ChecklistProps {
   readonly course: Course;
-  /** Seconds of the maker's own finish, where there is one. */
-  readonly time: number | undefined;
+  /** What the maker's own finish came to, in words, where there is one. */
+  readonly finished: string | undefined;
   /** It is of the course as it is now. */
   readonly fresh: boolean;
   readonly errors: readonly Finding[];
@@ -27,7 +27,7 @@ const RUNNABLE = new Set<string>(['start', 'goal', 'name']);
 const MOST = 5;
 
 /** What has to be so before the course goes out, each with the way to it. */
-export function Checklist({ course, time, fresh, errors, onRun }: ChecklistProps) {
+export function Checklist({ course, finished, fresh, errors, onRun }: ChecklistProps) {
   const { done, known, failed } = useCheckOf(course);
   const sound = errors.length > 0 ? false : done ? true : null;
   return (
@@ -47,14 +47,13 @@ export function Checklist({ course, time, fresh, errors, onRun }: ChecklistProps
         )}
       </Line>
       <Line state={fresh}>
-        {fresh && time !== undefined ? (
+        {fresh && finished !== undefined ? (
           <Text testID="proof-state">
-            Finished by you in <Text as="figures">{runTime(time)}</Text>, start to goal, without
-            help.
+            Finished by you in <Text as="figures">{finished}</Text>, start to goal, without help.
           </Text>
         ) : (
           <Text testID="proof-state">
-            {time === undefined
+            {finished === undefined
               ? 'Finish the course yourself, start to goal, without help.'
               : 'The course has changed since you finished it. Run it once more, start to goal.'}
           </Text>

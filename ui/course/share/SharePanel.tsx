@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Text, copyText, canHandOver, handOver } from '../../parts';
+import { Button, Text, copyText, canHandOver, handOver, resultText } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { SPACE } from '../../theme';
@@ -23,14 +23,15 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const { data } = useCourseOnServer(id);
   const errors = useFindings(course).filter(({ weight }) => weight === 'error');
   const published = data?.published;
-  const { run, time, fresh, hash } = useOwnProof(course);
+  const { run, result, fresh, hash } = useOwnProof(course);
+  const finished = result && resultText(course.kind, result);
   const current = !!published?.current && published.shown && data?.course.name === course.name;
   // What is down is put back first: to publish it would do so unasked.
   const down = published ? !published.shown : false;
   const link = published && `${window.location.origin}/play/${published.slug}`;
   return (
     <View style={{ gap: SPACE.l }}>
-      <Checklist course={course} time={time} fresh={fresh} errors={errors} onRun={onRun} />
+      <Checklist course={course} finished={finished} fresh={fresh} errors={errors} onRun={onRun} />
       {run && !fresh && <TryAgain id={id} run={run} hash={hash} />}
       {fresh && !down && (
         <PublishButton current={current} again={!!link} mayPublish={errors.length === 0} />

@@ -12,7 +12,7 @@ jest.mock('../open/useFindings', () => ({
 
 test('a check that broke off is said before publishing, and begun again from there', () => {
   const course = emptyCourse('Trial');
-  render(<Checklist course={course} time={1} fresh errors={[]} onRun={() => {}} />);
+  render(<Checklist course={course} finished="1.000" fresh errors={[]} onRun={() => {}} />);
   fireEvent.press(screen.getByText('Check again'));
   expect(mockAgain).toHaveBeenCalled();
 });

@@ -31,13 +31,13 @@ beforeEach(() => {
 
 interface Given {
   readonly on?: Course;
-  readonly time?: number;
+  readonly finished?: string;
   readonly fresh?: boolean;
   readonly errors?: readonly Finding[];
 }
 const onRun = jest.fn();
-const list = ({ on = course, time, fresh = false, errors = [] }: Given) =>
-  render(<Checklist course={on} time={time} fresh={fresh} errors={errors} onRun={onRun} />);
+const list = ({ on = course, finished, fresh = false, errors = [] }: Given) =>
+  render(<Checklist course={on} finished={finished} fresh={fresh} errors={errors} onRun={onRun} />);
 const states = () =>
   screen
     .getAllByLabelText(/^(Done|To do|Not known yet)$/)
@@ -49,12 +49,12 @@ test('what is to be done before it goes out is told line by line, and the run is
   fireEvent.press(screen.getByText('Run it'));
   expect(onRun).toHaveBeenCalled();
   screen.unmount();
-  list({ time: 30.685, fresh: true });
+  list({ finished: '30.685', fresh: true });
   expect(states()).toEqual(['Done', 'Not known yet', 'Done']);
   expect(screen.queryByText('Run it')).toBeNull();
   expect(screen.getByTestId('proof-state')).toHaveTextContent(/Finished by you in 30\.685/);
   screen.unmount();
-  list({ time: 30, fresh: false });
+  list({ finished: '30.000', fresh: false });
   expect(screen.getByTestId('proof-state')).toHaveTextContent(/has changed since/);
 });
 

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import type { CourseKind, Targets } from '@/core/course';
 import type { RunResult } from '@/core/run';
-import { Card, comesUp, FigureTable, runTime, timeGap, Text } from '../../parts';
+import { Card, comesUp, FigureTable, runTime, strokesText, timeGap, Text } from '../../parts';
 import { SPACE, WIDE } from '../../theme';
 import type { Best } from './finished';
 import { isBehind, runWords, splitRows, strokeGap, type Effort, type SplitRow } from './splits';
@@ -64,7 +64,8 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
       >
         <ScrollView contentContainerStyle={{ padding: SPACE.l, gap: SPACE.m }}>
           <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: SPACE.m }}>
-            <Text as="clock" testID="finish-time">
+            {kind === 'strokes' && <Text as="clock">{strokesText(result.jumps)}</Text>}
+            <Text as={kind === 'strokes' ? 'figures' : 'clock'} testID="finish-time">
               {runTime(result.time)}
             </Text>
             {best && (

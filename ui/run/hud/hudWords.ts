@@ -2,7 +2,7 @@ import { effortOf } from '../finish/effort';
 import { TICKS_PER_SECOND } from '@/core/motion';
 import type { Course } from '@/core/course';
 import { missingCheckpoint, missingPickups, roundsOf, splitsOf } from '@/core/run';
-import { runTime, timeGap } from '../../parts';
+import { runTime, strokesText, timeGap } from '../../parts';
 import type { LiveRun } from '../liveRun';
 import type { Best } from '../finish/finished';
 
@@ -100,15 +100,14 @@ export function tallyOf({ state, world, events }: LiveRun, course: Course): stri
     }
   }
   const strokes = effortOf(course) === 'stroke';
-  const made = (count: number) => `${count} ${count === 1 ? 'stroke' : 'strokes'}`;
   if (world.legs > 0) {
     const leg = Math.min(state.leg, world.legs - 1);
     const par = course.legs?.[leg]?.par;
     const own = strokes
-      ? `, ${made(state.jumps - state.legJumps)}${par ? `, par ${par}` : ''}`
+      ? `, ${strokesText(state.jumps - state.legJumps)}${par ? `, par ${par}` : ''}`
       : '';
     lines.push(`Leg ${leg + 1} of ${world.legs}${own}`);
-  } else if (strokes) lines.push(made(state.jumps));
+  } else if (strokes) lines.push(strokesText(state.jumps));
   if (world.kind === 'hold') {
     const held = Math.min(state.held, world.holdTicks) / TICKS_PER_SECOND;
     lines.push(`Held ${held.toFixed(1)} of ${(world.holdTicks / TICKS_PER_SECOND).toFixed(0)} s`);

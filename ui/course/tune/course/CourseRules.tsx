@@ -6,7 +6,7 @@ import { Choices, NumberField, Text } from '../../../parts';
 import { useEditing } from '../../../state/panelSnapshot';
 import { SPACE } from '../../../theme';
 import { Section } from '../../parts/Section';
-import { Legs } from './Legs';
+import { Legs } from '../../parts/Legs';
 import { TempoOptions } from './TempoOptions';
 import { Camera } from './CameraRules';
 

@@ -2,12 +2,12 @@ import { View } from 'react-native';
 import type { Course } from '@/core/course';
 import { setRule } from '@/core/edit';
 import { proposedPars } from '@/core/timing';
-import { Button, NumberField, Text } from '../../../parts';
-import { useCourse } from '../../../state/courseStore';
-import { useEditing } from '../../../state/panelSnapshot';
-import { useCourseOnServer } from '../../../state/queries';
-import { useReplay } from '../../../state/useBest';
-import { Flow, Section } from '../../parts/Section';
+import { Button, NumberField, Text } from '../../parts';
+import { useCourse } from '../../state/courseStore';
+import { useEditing } from '../../state/panelSnapshot';
+import { useCourseOnServer } from '../../state/queries';
+import { useReplay } from '../../state/useBest';
+import { Flow, Section } from './Section';
 
 /** The legs of a course and their pars: typed, or proposed from the proof; one that it does not meet is told. */
 export function Legs() {

@@ -1,15 +1,15 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { emptyCourse } from '@/core/course';
 import { layPieces } from '@/core/edit';
-import { useCourse } from '../../../state/courseStore';
+import { useCourse } from '../../state/courseStore';
 import { Legs } from './Legs';
 
 jest.useFakeTimers();
-jest.mock('../../../state/afterFrame');
+jest.mock('../../state/afterFrame');
 jest.mock('@expo/vector-icons/Feather', () => () => null);
-jest.mock('../../../state/queries', () => ({ useCourseOnServer: () => ({ data: undefined }) }));
+jest.mock('../../state/queries', () => ({ useCourseOnServer: () => ({ data: undefined }) }));
 let mockLegs: readonly { strokes: number }[] | null = null;
-jest.mock('../../../state/useBest', () => ({
+jest.mock('../../state/useBest', () => ({
   useReplay: () => mockLegs && { legs: mockLegs },
 }));
 
