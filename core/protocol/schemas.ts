@@ -78,7 +78,12 @@ export const LeaveBody = v.object({
 });
 
 export const ProofState = v.nullable(
-  v.object({ time: v.number(), strokes: v.number(), fresh: v.boolean(), run: RunSchema }),
+  v.object({
+    time: v.number(),
+    strokes: v.optional(v.number(), 0),
+    fresh: v.boolean(),
+    run: RunSchema,
+  }),
 );
 
 /** The link's name, whether what is published is the course as it is now, and whether it is up. */
@@ -104,7 +109,9 @@ export const CourseSummary = v.object({
   /** Metres. */
   length: v.number(),
   changed: v.number(),
-  proof: v.nullable(v.object({ time: v.number(), strokes: v.number(), fresh: v.boolean() })),
+  proof: v.nullable(
+    v.object({ time: v.number(), strokes: v.optional(v.number(), 0), fresh: v.boolean() }),
+  ),
   published: v.nullable(PublishedState),
   /** Where its maker keeps it. */
   folder: v.nullable(v.string()),
