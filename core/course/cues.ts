@@ -6,6 +6,8 @@ interface CueTraits {
   readonly noticed: 'pieces' | 'gathered' | 'clock';
   /** Whether it names pieces; whether it may wait for all of several. */
   readonly ofPieces?: true;
+  /** What a piece must have to give it: anything that touches, or a shape in a role. */
+  readonly needs?: 'touch' | 'pickup' | 'checkpoint';
   /** Names no piece where any of its kind will do. */
   readonly anyPiece?: true;
   /** It must be known of each of its pieces who stands in it. */
@@ -21,14 +23,20 @@ interface CueTraits {
 }
 
 const TABLE = {
-  touched: { noticed: 'pieces', ofPieces: true, ofAll: true },
-  left: { noticed: 'pieces', ofPieces: true, watched: true },
-  stood: { noticed: 'pieces', ofPieces: true, watched: true, seconds: 1 },
+  touched: { noticed: 'pieces', ofPieces: true, needs: 'touch', ofAll: true },
+  left: { noticed: 'pieces', ofPieces: true, needs: 'touch', watched: true },
+  stood: { noticed: 'pieces', ofPieces: true, needs: 'touch', watched: true, seconds: 1 },
   gathered: { noticed: 'gathered', count: 5 },
   broken: { noticed: 'pieces', ofPieces: true, ofAll: true, givenBy: 'break' },
-  'all-gathered': { noticed: 'gathered', ofPieces: true },
+  'all-gathered': { noticed: 'gathered', ofPieces: true, needs: 'pickup' },
   start: { noticed: 'clock' },
-  checkpoint: { noticed: 'pieces', ofPieces: true, ofAll: true, anyPiece: true },
+  checkpoint: {
+    noticed: 'pieces',
+    ofPieces: true,
+    needs: 'checkpoint',
+    ofAll: true,
+    anyPiece: true,
+  },
   beat: { noticed: 'clock', count: 4, every: 'beats' },
   timer: { noticed: 'clock', seconds: 5, every: 'seconds' },
   worth: { noticed: 'clock', count: 20 },

@@ -14,6 +14,8 @@ interface Figures {
 interface EffectTraits {
   /** Whether it is done to pieces. */
   readonly onPieces?: true;
+  /** What a piece must have for it. */
+  readonly needs?: 'lock' | 'motion';
   /** It opens what is shut. */
   readonly opens?: true;
   /** It changes what was gathered is worth. */
@@ -25,11 +27,11 @@ interface EffectTraits {
 const TABLE = {
   show: { onPieces: true },
   hide: { onPieces: true },
-  open: { onPieces: true, opens: true },
-  shut: { onPieces: true },
+  open: { onPieces: true, opens: true, needs: 'lock' },
+  shut: { onPieces: true, needs: 'lock' },
   break: { onPieces: true },
-  start: { onPieces: true },
-  stop: { onPieces: true },
+  start: { onPieces: true, needs: 'motion' },
+  stop: { onPieces: true, needs: 'motion' },
   carry: { onPieces: true },
   push: { initial: { by: [0, 10, 0] } },
   gravity: { initial: { value: 0.5, seconds: 5 } },

@@ -22,7 +22,7 @@ export const ModelSchema = v.looseObject({
   colour: v.optional(colour),
   /** Colours of its triangles, and for each triangle, as a byte in base 64, which of them it has. */
   palette: v.optional(v.pipe(v.array(colour), v.minLength(1), v.maxLength(MAX_MODEL_COLOURS))),
-  tints: v.optional(text(4000 * 4)),
+  tints: v.optional(text(4 * Math.ceil(MAX_TRIANGLES / 3))),
 });
 export type Model = v.InferOutput<typeof ModelSchema>;
 

@@ -5,6 +5,7 @@ export {
   type Profile,
   RUN_LEAP,
   type Station,
+  stationsOf,
   thinPath,
   wayLength,
 } from './profile';

@@ -54,7 +54,7 @@ export const wayLength = (way: readonly Vec3[]): number =>
  * @param leap two places further apart than this are no way at all but a return to a checkpoint, m
  */
 export function elevationProfile(course: Course, way: readonly Vec3[], leap = Infinity): Profile {
-  const stations = evenly(way, leap);
+  const stations = stationsOf(way, leap);
   const marks: Mark[] = [];
   for (const piece of course.pieces) {
     const kind = kindOf(course, piece);
@@ -87,8 +87,12 @@ function kindOf(course: Course, piece: Piece): Mark['kind'] | null {
   );
 }
 
-/** Stations at an even pitch along a way. */
-function evenly(way: readonly Vec3[], leap: number): Station[] {
+/**
+ * Stations at an even pitch along a way.
+ * @param way places in order, m
+ * @param leap two places further apart than this are no way at all, m
+ */
+export function stationsOf(way: readonly Vec3[], leap = Infinity): Station[] {
   if (way.length === 0) return [];
   const stations: Station[] = [{ along: 0, at: way[0] }];
   let along = 0;

@@ -22,7 +22,7 @@ export function Chip({ label, on, onPress, role, tight }: ChipProps) {
       onPress={onPress}
       // By itself it is a button, and says what is chosen in a way the web does not hear.
       accessibilityRole={role}
-      {...(on ? FIRST_STOP : {})}
+      {...(on && role !== 'checkbox' ? FIRST_STOP : {})}
       accessibilityLabel={label}
       {...(role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on })}
       buttonStyle={{

@@ -3,10 +3,10 @@ import { Image, View, type DimensionValue, type ImageStyle, type StyleProp } fro
 import type { Course, Piece } from '@/core/course';
 import type { Kit } from '@/core/edit';
 import { formKey } from '@/core/pieces';
+import { drawCourse, drawPiece, drawPieces, toSvg } from '@/core/formats';
 import { DAY } from '../theme';
 import { Feather, type IconName } from './icons';
 import { REGION_ICONS } from './regionIcons';
-import { drawCourse, drawPiece, drawPieces, toSvg } from '@/core/formats';
 
 const asUri = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`;
 

@@ -1,14 +1,22 @@
 import { emptyCourse, type Course, type Piece } from '../../course';
-import { addLink, cueMisfit, effectMisfit, layPieces, newCue, newEffect } from '../../edit';
+import {
+  addLink,
+  cueMisfit,
+  effectMisfit,
+  layPieces,
+  newCue,
+  newEffect,
+  type PieceInHand,
+} from '../../edit';
 import { FAMILIES } from '../../pieces';
 import { buildWorld } from '../../run';
 import { checkCourse } from '..';
 
-const ground = [
+const ground: PieceInHand[] = [
   { family: 'slab', at: [0, -0.5, 0], size: [4, 0.5, 4] },
   { family: 'start', at: [-1, 0, 0] },
   { family: 'lantern', at: [1, 0, 0] },
-] as const;
+];
 
 /** Every family as it is, and with what a maker may give a piece besides. */
 const PIECES: [string, Piece][] = FAMILIES.filter(({ drawn }) => !drawn).flatMap(({ id }) => {
@@ -23,7 +31,7 @@ const PIECES: [string, Piece][] = FAMILIES.filter(({ drawn }) => !drawn).flatMap
 });
 
 const courseWith = (piece: Piece): Course => {
-  const course = layPieces(emptyCourse('Links', 'free'), [...ground] as never[]);
+  const course = layPieces(emptyCourse('Links', 'free'), ground);
   return { ...course, pieces: [...course.pieces, piece] };
 };
 

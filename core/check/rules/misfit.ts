@@ -9,17 +9,16 @@ const misfits: Check<'misfit'> = (course) => {
   const pieces = new Map(course.pieces.map((piece) => [piece.id, piece]));
   const named = (ids: readonly string[] = []): Piece[] => ids.flatMap((id) => pieces.get(id) ?? []);
   const found = new Map<string, Piece>();
+  const note = (reason: string | null, piece: Piece) => {
+    if (reason) found.set(`${reason} A link names it all the same.`, piece);
+  };
   for (const { cue, effects } of links) {
-    const watched = CUE_TRAITS[cue.kind].ofPieces ? named(cue.pieces) : [];
-    for (const piece of watched) {
-      const reason = cueMisfit(course, cue.kind, piece);
-      if (reason) found.set(`${reason} A link waits for it in vain.`, piece);
+    if (CUE_TRAITS[cue.kind].ofPieces) {
+      for (const piece of named(cue.pieces)) note(cueMisfit(course, cue.kind, piece), piece);
     }
     for (const { kind, pieces: ids } of effects) {
-      for (const piece of EFFECT_TRAITS[kind].onPieces ? named(ids) : []) {
-        const reason = effectMisfit(course, kind, piece);
-        if (reason) found.set(`${reason} A link tries to.`, piece);
-      }
+      if (!EFFECT_TRAITS[kind].onPieces) continue;
+      for (const piece of named(ids)) note(effectMisfit(course, kind, piece), piece);
     }
   }
   return [...found]

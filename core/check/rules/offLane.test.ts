@@ -47,8 +47,8 @@ test.each<[string, PieceInHand[], Course['space']]>([
     [
       {
         ...slab(4.5, -1.2),
-        motion: [{ kind: 'path', points: [[0, 0, 1.2]], seconds: 2 }],
-      } as never,
+        motion: [{ kind: 'path', points: [[0, 0, 1.2]], speed: 1 }],
+      },
     ],
     'side-on',
   ],

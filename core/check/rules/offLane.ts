@@ -46,8 +46,8 @@ const offLane: Check<'off-lane'> = (course) => {
     if (!depths) continue;
     const missedBy = Math.max(depths[0] - (lane.z + lane.radius), lane.z - lane.radius - depths[1]);
     if (missedBy <= 0 || missedBy > NEAR || isBehind(course, piece, lane)) continue;
-    found.push({
-      ...pieceFinding(
+    found.push(
+      pieceFinding(
         piece,
         'off-lane',
         'notice',
@@ -57,7 +57,7 @@ const offLane: Check<'off-lane'> = (course) => {
           edit: { do: 'move', id: piece.id, by: [0, 0, ontoLane(piece, depths, lane)] },
         },
       ),
-    });
+    );
   }
   return found;
 };
@@ -66,11 +66,11 @@ const offLane: Check<'off-lane'> = (course) => {
 const isMet = (course: Course, piece: Piece): boolean =>
   contactRoles(course, piece).some((role) => role !== 'solid' && MET.includes(role));
 
-/** What moves may come onto the lane in time, and what rides goes where its host does. Marks turn on the spot. */
+/** True for a piece that may come onto the lane in time, by itself or with its host. Marks turn on the spot. */
 const moves = (course: Course, piece: Piece): boolean =>
   !!(piece.motion || piece.attach || piece.loose) || (hasOwnMotion(piece) && !isMet(course, piece));
 
-/** How deep the shapes reach that a runner is meant to come to. Null where a piece has none. */
+/** The depths between which lie the shapes that a runner is meant to come to. Null where a piece has none. */
 function depthsOf(course: Course, piece: Piece): Depths | null {
   const shapes = contactShapes(course, piece).filter(({ role }) => MET.includes(role));
   if (shapes.length === 0) return null;
@@ -101,7 +101,7 @@ function isBehind(course: Course, piece: Piece, { z }: Lane): boolean {
 /** Ground on the lane so little lower than a piece still carries who goes past it, m. */
 const LEDGE = 1;
 
-/** How far a piece has to go so that its foot is on the lane, or else its middle, m. */
+/** Metres of depth that bring a piece's foot onto the lane, or else its middle. */
 function ontoLane({ at }: Piece, [low, high]: Depths, { z }: Lane): number {
   const byFoot = z - at[2];
   return low + byFoot < z && high + byFoot > z ? byFoot : z - (low + high) / 2;

@@ -1,4 +1,11 @@
-import type { Course, CueKind, EffectKind, Piece } from '../../course';
+import {
+  CUE_TRAITS,
+  EFFECT_TRAITS,
+  type Course,
+  type CueKind,
+  type EffectKind,
+  type Piece,
+} from '../../course';
 import {
   contactRoles,
   contactShapes,
@@ -11,84 +18,55 @@ import {
 /** The course's rules that say which shapes touch. */
 type Rules = Pick<Course, 'collides' | 'shapes'>;
 
-/** Says why a piece cannot be part of a link. Null where it can. */
-type Misfit = (rules: Rules, piece: Piece) => string | null;
-
-const anyPiece: Misfit = () => null;
-
-const opens: Misfit = (rules, piece) =>
-  hasLock(rules, piece) || contactRoles(rules, piece).includes('goal')
-    ? null
-    : `${pieceName(piece)} cannot be opened or shut. Only gates, goals and slabs that give way can.`;
+const hasRole = (rules: Rules, piece: Piece, role: Role): boolean =>
+  contactRoles(rules, piece).includes(role);
 
 const hasLock = (rules: Rules, piece: Piece): boolean =>
   localGeometry(piece).shapes.some(({ lock }) => lock) &&
   contactShapes(rules, piece).some(({ lock }) => lock);
 
-const moves: Misfit = (_, piece) =>
-  piece.motion?.length || hasOwnMotion(piece)
-    ? null
-    : `${pieceName(piece)} has no motion to start or stop.`;
+type Need = NonNullable<
+  (typeof EFFECT_TRAITS)[EffectKind]['needs'] | (typeof CUE_TRAITS)[CueKind]['needs']
+>;
 
-const touches: Misfit = (rules, piece) =>
-  contactRoles(rules, piece).length > 0
-    ? null
-    : `${pieceName(piece)} is scenery: nothing can touch it.`;
-
-const inRole =
-  (role: Role, named: string): Misfit =>
-  (rules, piece) =>
-    contactRoles(rules, piece).includes(role) ? null : `${pieceName(piece)} is no ${named}.`;
-
-const EFFECTS_ON: Readonly<Record<EffectKind, Misfit>> = {
-  show: anyPiece,
-  hide: anyPiece,
-  open: opens,
-  shut: opens,
-  break: anyPiece,
-  start: moves,
-  stop: moves,
-  carry: anyPiece,
-  push: anyPiece,
-  gravity: anyPiece,
-  speed: anyPiece,
-  size: anyPiece,
-  still: anyPiece,
-  tide: anyPiece,
-  message: anyPiece,
-  points: anyPiece,
-  sound: anyPiece,
-  win: anyPiece,
-  back: anyPiece,
+/** For each thing a link may need of a piece: if the piece has it, and what is said of one that has not. */
+const NEEDS: Readonly<
+  Record<Need, { has: (rules: Rules, piece: Piece) => boolean; lacks: string }>
+> = {
+  lock: {
+    has: (rules, piece) => hasLock(rules, piece) || hasRole(rules, piece, 'goal'),
+    lacks: 'cannot be opened or shut. Only gates, goals and slabs that give way can.',
+  },
+  motion: {
+    has: (_, piece) => !!piece.motion?.length || hasOwnMotion(piece),
+    lacks: 'has no motion to start or stop.',
+  },
+  touch: {
+    has: (rules, piece) => contactRoles(rules, piece).length > 0,
+    lacks: 'has nothing that can be touched.',
+  },
+  pickup: { has: (rules, piece) => hasRole(rules, piece, 'pickup'), lacks: 'is no pickup.' },
+  checkpoint: {
+    has: (rules, piece) => hasRole(rules, piece, 'checkpoint'),
+    lacks: 'is no checkpoint.',
+  },
 };
 
-const CUES_OF: Readonly<Record<CueKind, Misfit>> = {
-  touched: touches,
-  left: touches,
-  stood: touches,
-  gathered: anyPiece,
-  broken: anyPiece,
-  'all-gathered': inRole('pickup', 'pickup'),
-  start: anyPiece,
-  checkpoint: inRole('checkpoint', 'checkpoint'),
-  beat: anyPiece,
-  timer: anyPiece,
-  worth: anyPiece,
-  fallen: anyPiece,
-  round: anyPiece,
-  'time-left': anyPiece,
-};
+const misfit = (need: Need | undefined, rules: Rules, piece: Piece): string | null =>
+  need === undefined || NEEDS[need].has(rules, piece)
+    ? null
+    : `${pieceName(piece)} ${NEEDS[need].lacks}`;
 
 /**
  * Why an effect can do nothing to a piece, as a sentence. Null where it can.
  * @param rules the course's rules that say which shapes touch
  */
 export const effectMisfit = (rules: Rules, kind: EffectKind, piece: Piece): string | null =>
-  EFFECTS_ON[kind](rules, piece);
+  misfit(EFFECT_TRAITS[kind].needs, rules, piece);
 
 /**
  * Why a piece never gives a cue, as a sentence. Null where it can.
  * @param rules the course's rules that say which shapes touch
  */
 export const cueMisfit = (rules: Rules, kind: CueKind, piece: Piece): string | null =>
-  CUES_OF[kind](rules, piece);
+  misfit(CUE_TRAITS[kind].needs, rules, piece);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Vec3 } from '../../geometry';
+import { lerp, type Vec3 } from '../../geometry';
 import { courseOf, floor } from '../testing';
 import { beginAt, buildWorld, facingAlong, laneOf, spotAt } from '..';
 
@@ -36,9 +36,7 @@ test('a law: what is faced is never further than 15 degrees from where the way g
       const way = places.map(([x, , z]) => along(4 * x, 0, 4 * z));
       if (way.some((p, i) => i > 0 && p[0] === way[i - 1][0] && p[2] === way[i - 1][2])) return;
       const [from, to] = way;
-      const near: Vec3 = [0, 1, 2].map(
-        (axis) => from[axis] + 1e-3 * (to[axis] - from[axis]),
-      ) as never;
+      const near = lerp(from, to, 1e-3);
       const heading = facingAlong(near, way.slice(0, 2), null)[3]!;
       const { ahead } = spotAt(near, heading);
       const far = Math.hypot(to[0] - from[0], to[2] - from[2]);

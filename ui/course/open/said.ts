@@ -8,7 +8,7 @@ import { pieceName } from './pieceWords';
 export const useSaid = create<{ readonly laid: string | null }>()(() => ({ laid: null }));
 
 /** Says that a piece was laid, and where. */
-export const saidLaid = (piece: PieceInHand): void =>
+export const sayLaid = (piece: PieceInHand): void =>
   useSaid.setState({ laid: `${pieceName({ ...piece, id: '' })} laid at ${placeWords(piece.at)}` });
 
 // With another piece in hand, or none, it is no longer news.

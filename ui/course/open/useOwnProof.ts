@@ -1,5 +1,6 @@
 import type { Course } from '@/core/course';
 import { CORE_VERSION, type Run } from '@/core/run';
+import { resultText } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { useHash } from '../../state/useBest';
@@ -7,8 +8,8 @@ import { useHash } from '../../state/useBest';
 /** The maker's own finish of the open course, as the server replayed it. */
 export interface OwnProof {
   readonly run: Run | undefined;
-  /** What it came to, in seconds and strokes. */
-  readonly result: { readonly time: number; readonly strokes: number } | undefined;
+  /** Its time in words, after its strokes where the fewest win. */
+  readonly finished: string | undefined;
   /** It was made on the course as it is now, by this simulation. */
   readonly fresh: boolean;
   /** The hash over what affects a run of the course as it is now. */
@@ -21,5 +22,6 @@ export function useOwnProof(course: Course): OwnProof {
   const proof = useCourseOnServer(id).data?.proof;
   const hash = useHash(course);
   const fresh = !!proof && proof.run.course === hash && proof.run.core === CORE_VERSION;
-  return { run: proof?.run, result: proof ?? undefined, fresh, hash };
+  const finished = proof ? resultText(course.kind, proof) : undefined;
+  return { run: proof?.run, finished, fresh, hash };
 }

@@ -1,6 +1,6 @@
 import { expectationOf } from '@/core/route';
 import { tideLine } from '@/core/run';
-import { metres, numberText, resultText, Text } from '../../parts';
+import { metres, numberText, Text } from '../../parts';
 import { useDebouncedCourse } from '../../state/debouncedCourse';
 import { useMeantWay } from '../open/useMeantWay';
 import { useOwnProof } from '../open/useOwnProof';
@@ -20,12 +20,11 @@ export function Expected() {
   const { from } = meant;
   const expected = expectationOf(course, meant);
   const { length, climb } = expected;
-  const proof = useOwnProof(course);
-  const own = proof.fresh && proof.result && resultText(course.kind, proof.result);
+  const { finished, fresh } = useOwnProof(course);
   return (
     <Text as="small" tint="slate" testID="expected">
       {metres(length)} {WAYS[from]}, {climb.toFixed(1)} m of climb
-      {timeWords(course.kind, expected, own || undefined)} Tide line at{' '}
+      {timeWords(course.kind, expected, fresh ? finished : undefined)} Tide line at{' '}
       {numberText(Math.round(10 * tideLine(course)) / 10)} m.
     </Text>
   );

@@ -1,11 +1,10 @@
 import { groundBelow } from '@/core/edit';
 import type { Course } from '@/core/course';
-import { distance, lerp, type Vec3 } from '@/core/geometry';
+import type { Vec3 } from '@/core/geometry';
+import { stationsOf } from '@/core/route';
 import { facingAlong, laneOf, type RunFrom } from '@/core/run';
 import { pixelOf, type View } from '../../scene';
 
-/** Metres between places of the way that are looked at. */
-const PITCH = 0.5;
 /** How far below a place of the way the ground may lie, m. */
 const DEEP = 2;
 
@@ -38,7 +37,7 @@ function nearestInView(
   lane: number | null,
 ): Vec3 | null {
   const middle = [view.width / 2, view.height / 2] as const;
-  const inView = evenly(way).flatMap((at) => {
+  const inView = stationsOf(way).flatMap(({ at }) => {
     const pixel = pixelOf(view, at);
     if (!pixel) return [];
     const [px, py] = pixel;
@@ -51,14 +50,4 @@ function nearestInView(
     if (spot && at[1] - spot[1] < DEEP) return spot;
   }
   return null;
-}
-
-/** The places of a way, and those between them, so that none is further than so much from the next. */
-function evenly(way: readonly Vec3[]): Vec3[] {
-  return way.flatMap((at, i) => {
-    const next = way[i + 1];
-    if (!next) return [at];
-    const steps = Math.max(1, Math.ceil(distance(at, next) / PITCH));
-    return Array.from({ length: steps }, (_, k) => lerp(at, next, k / steps));
-  });
 }

@@ -171,11 +171,11 @@ function ChosenNow() {
 
 /** While a piece is to be touched for something: those that will do. */
 function FittingNow() {
-  const course = useCourse((s) => s.course);
   const misfit = useTune((s) => s.picking?.misfit);
+  const course = useCourse((s) => (misfit ? s.course : null));
   const fitting = useSame(
     useMemo(
-      () => (misfit ? course.pieces.filter((piece) => misfit(course, piece) === null) : []),
+      () => course?.pieces.filter((piece) => misfit?.(course, piece) === null) ?? [],
       [course, misfit],
     ),
   );

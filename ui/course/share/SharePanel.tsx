@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Text, copyText, canHandOver, handOver, resultText } from '../../parts';
+import { Button, Text, copyText, canHandOver, handOver } from '../../parts';
 import { useCourse } from '../../state/courseStore';
 import { useCourseOnServer } from '../../state/queries';
 import { SPACE } from '../../theme';
@@ -23,8 +23,7 @@ export function SharePanel({ onRun }: { onRun: () => void }) {
   const { data } = useCourseOnServer(id);
   const errors = useFindings(course).filter(({ weight }) => weight === 'error');
   const published = data?.published;
-  const { run, result, fresh, hash } = useOwnProof(course);
-  const finished = result && resultText(course.kind, result);
+  const { run, finished, fresh, hash } = useOwnProof(course);
   const current = !!published?.current && published.shown && data?.course.name === course.name;
   // What is down is put back first: to publish it would do so unasked.
   const down = published ? !published.shown : false;

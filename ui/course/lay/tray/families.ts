@@ -1,7 +1,7 @@
 import Fuse from 'fuse.js';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { endIndex, familiesThatFit, openEndNear, type PieceInHand } from '@/core/edit';
+import { familiesThatFit, openEndNear, type PieceInHand } from '@/core/edit';
 import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { FAMILIES, findFamily, type Family, type FamilyGroup } from '@/core/pieces';
@@ -88,14 +88,6 @@ export function onShelf(
   return FAMILIES.filter(({ group }) => group === shelf);
 }
 
-/** The end that was touched, as long as nothing is joined to it. */
-function openEndTouched(): Vec3 | null {
-  const { touchedEnd } = useLay.getState();
-  const index = endIndex(useCourse.getState().course);
-  const isOpen = touchedEnd && index.near(touchedEnd, 1e-3).some((end) => index.isOpen(end));
-  return isOpen ? touchedEnd : null;
-}
-
 /** Takes a family in hand, to be laid by the next tap; what is drawn has a tool of its own. */
 export function takeFamily(family: Family): void {
   // From here on Enter lays the piece; it should not press the tray's button again.
@@ -112,6 +104,6 @@ export function takeFamily(family: Family): void {
   const turn = inHand?.turn;
   const taken: PieceInHand = { family: family.id, at: [0, 0, 0], ...(turn ? { turn } : {}) };
   take(taken);
-  const end = openEndTouched();
-  useLay.getState().moveGhost(end && pointedFor(taken, end));
+  const { touchedEnd, moveGhost } = useLay.getState();
+  moveGhost(touchedEnd && pointedFor(taken, touchedEnd));
 }

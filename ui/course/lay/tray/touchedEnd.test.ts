@@ -65,6 +65,8 @@ test('an end that was touched and is joined meanwhile holds nothing', () => {
   const [{ at: end }] = endIndex(course()).open('track');
   useLay.getState().touchEnd(end);
   useCourse.getState().undo();
+  // Its ring is gone from the scene as well.
+  expect(lay().touchedEnd).toBeNull();
   takeFamily(familyOf('bend'));
   expect(lay().ghostAt).toBeNull();
   useCourse.getState().take(null);

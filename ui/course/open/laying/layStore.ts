@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { endIndex } from '@/core/edit';
 import { useCourse } from '../../../state/courseStore';
 import { picker } from '../../../state/picker';
 import { choosingSlice, type Choosing } from './choosing';
@@ -37,4 +38,15 @@ export function takeTool(tool: LayTool): void {
 
 useCourse.subscribe(({ inHand }, { inHand: before }) => {
   if (before && inHand?.family !== before.family) useLay.getState().lowerHand();
+});
+
+/** How near the end of another course state lies to be the same end, m. */
+const SAME_END = 1e-3;
+
+// An end that was touched is let go once it is joined or gone.
+useCourse.subscribe(({ course }, { course: before }) => {
+  const { touchedEnd, touchEnd } = useLay.getState();
+  if (!touchedEnd || course.pieces === before.pieces) return;
+  const index = endIndex(course);
+  if (!index.near(touchedEnd, SAME_END).some((end) => index.isOpen(end))) touchEnd(null);
 });

@@ -4,7 +4,6 @@ import type { Course } from '@/core/course';
 import type { Vec3 } from '@/core/geometry';
 import { beatMarks, elevationProfile, expectationOf, RUN_LEAP, type Station } from '@/core/route';
 import { tideLine } from '@/core/run';
-import { resultText } from '../../../parts';
 import {
   FOOT,
   HEIGHT,
@@ -54,9 +53,8 @@ export const Ribbon = memo(function Ribbon({ course, way }: RibbonProps) {
       useView.getState().look({ target: [sx, sy + 1, sz] });
     }
   };
-  const { result, fresh } = useOwnProof(course);
-  const own = fresh && result ? resultText(course.kind, result) : undefined;
-  const words = extentWords(course.kind, expected, own);
+  const { finished, fresh } = useOwnProof(course);
+  const words = extentWords(course.kind, expected, fresh ? finished : undefined);
   return (
     <AtView
       stations={stations}

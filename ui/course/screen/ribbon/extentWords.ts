@@ -1,21 +1,20 @@
 import type { CourseKind } from '@/core/course';
 import type { Expectation } from '@/core/route';
-import { metres, strokesText } from '../../../parts';
+import { metres } from '../../../parts';
+import { aboutWords } from '../../parts/timeWords';
 
 /**
- * The length of a course, and the time it takes as far as that is known, or the strokes where those count.
+ * The length of a course, and what it takes as far as that is known.
  * @param kind of the course
  * @param expected as far as its way is known
  * @param own what its maker's finish came to, as it is now
  */
 export function extentWords(
   kind: CourseKind,
-  { length, time, strokes }: Expectation,
+  expected: Expectation,
   own: string | undefined,
 ): string {
-  if (own !== undefined) return `${metres(length)}, run in ${own}`;
-  if (kind === 'strokes') {
-    return strokes === null ? metres(length) : `${metres(length)}, about ${strokesText(strokes)}`;
-  }
-  return time === null ? metres(length) : `${metres(length)}, about ${Math.round(time)} s`;
+  const takes = own === undefined ? aboutWords(kind, expected) : `run in ${own}`;
+  const length = metres(expected.length);
+  return takes === null ? length : `${length}, ${takes}`;
 }

@@ -10,7 +10,7 @@ import { useFirsts } from '../../../state/firsts';
 import { landInHand, planeNow, pointedAt } from '../landing';
 import { pointedNow, useLay } from '../../open/laying';
 import { willJoin } from '../../open/pulse';
-import { saidLaid } from '../../open/said';
+import { sayLaid } from '../../open/said';
 
 /** How far above a finger that is held down what is in hand is shown, pixels: the finger hides nothing. */
 export const ABOVE_FINGER = 72;
@@ -31,7 +31,7 @@ export function layAt(pointed: Vec3 | null): void {
   }
   willJoin(took === 'end');
   edit((before) => layPieces(before, [piece]));
-  saidLaid(piece);
+  sayLaid(piece);
   useLay.getState().touchEnd(null);
   useFirsts.getState().note('lay');
   const begun = useCourse.getState().course.pieces.at(-1);
