@@ -11,8 +11,8 @@ test('a maker’s own time comes before the expected one, which is told only of 
 });
 
 test('where the fewest strokes win, strokes are told and no time', () => {
-  expect(timeWords('strokes', about(7.4, 4), undefined)).toBe(', about 4 strokes.');
-  expect(timeWords('strokes', about(7.4, 1), undefined)).toBe(', about 1 stroke.');
+  expect(timeWords('strokes', about(7.4, 4), undefined)).toBe(', at least 4 strokes.');
+  expect(timeWords('strokes', about(7.4, 1), undefined)).toBe(', at least 1 stroke.');
   expect(timeWords('strokes', about(7.4), undefined)).toBe('.');
   expect(timeWords('strokes', about(7.4, 4), '3 strokes, 12.500')).toMatch(
     /in 3 strokes, 12.500\./,

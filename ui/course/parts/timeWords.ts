@@ -4,9 +4,9 @@ import { strokesText } from '../../parts';
 
 type Expected = Pick<Expectation, 'time' | 'strokes'>;
 
-/** The strokes expected where the fewest win, else the time: "about 7 s". Null as far as its way is not known. */
+/** The strokes needed where the fewest win, else the time expected: "about 7 s". Null while its way is not known. */
 export function aboutWords(kind: CourseKind, { time, strokes }: Expected): string | null {
-  if (kind === 'strokes') return strokes === null ? null : `about ${strokesText(strokes)}`;
+  if (kind === 'strokes') return strokes === null ? null : `at least ${strokesText(strokes)}`;
   return time === null ? null : `about ${time.toFixed(0)} s`;
 }
 

@@ -43,6 +43,7 @@ function Gap({ time, best }: SplitRow) {
 export function FinishPanel({ result, best, targets, effort, kind, children }: FinishPanelProps) {
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
+  const fewestWin = kind === 'strokes';
   return (
     <View
       pointerEvents="box-none"
@@ -64,20 +65,20 @@ export function FinishPanel({ result, best, targets, effort, kind, children }: F
       >
         <ScrollView contentContainerStyle={{ padding: SPACE.l, gap: SPACE.m }}>
           <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: SPACE.m }}>
-            {kind === 'strokes' && <Text as="clock">{strokesText(result.jumps)}</Text>}
-            <Text as={kind === 'strokes' ? 'figures' : 'clock'} testID="finish-time">
+            {fewestWin && <Text as="clock">{strokesText(result.jumps)}</Text>}
+            <Text as={fewestWin ? 'figures' : 'clock'} testID="finish-time">
               {runTime(result.time)}
             </Text>
             {best && (
               <Text as="figures" tint={isBehind(kind, result, best) ? 'rust' : 'moss'}>
-                {kind === 'strokes' && result.jumps !== best.jumps
+                {fewestWin && result.jumps !== best.jumps
                   ? strokeGap(result.jumps - best.jumps)
                   : timeGap(result.time - best.time)}
               </Text>
             )}
           </View>
           <Text as="small" tint="slate">
-            {runWords(result, targets, effort)}
+            {fewestWin ? runWords(result, undefined, undefined) : runWords(result, targets, effort)}
           </Text>
           <FigureTable label="Splits" rows={splitRows(result, best, effort)} columns={COLUMNS} />
           {children}

@@ -36,12 +36,21 @@ export function splitRows(result: RunResult, best: Best | undefined, effort: Eff
   ];
 }
 
-/** What there is to say of a run beside its times. */
-export function runWords(result: RunResult, targets: Targets | undefined, effort: Effort): string {
+/**
+ * What there is to say of a run beside its times.
+ * @param result the run as it was replayed
+ * @param targets times to hold it against, where there are any
+ * @param effort what is counted of it; left out where that is told already
+ */
+export function runWords(
+  result: RunResult,
+  targets: Targets | undefined,
+  effort: Effort | undefined,
+): string {
   return [
     result.pickups > 0 && `${result.gathered} of ${result.pickups} shells`,
     result.falls === 0 ? 'no falls' : counted(result.falls, 'fall'),
-    result.jumps > 0 && counted(result.jumps, effort),
+    effort && result.jumps > 0 && counted(result.jumps, effort),
     targets && targetWord(result.time, targets),
   ]
     .filter(Boolean)

@@ -9,7 +9,7 @@ test('a time is told where a way is known all along, and the maker’s own where
 });
 
 test('where the fewest strokes win, those are told', () => {
-  expect(extentWords('strokes', about, undefined)).toBe('112 m, about 3 strokes');
+  expect(extentWords('strokes', about, undefined)).toBe('112 m, at least 3 strokes');
   expect(extentWords('strokes', { ...about, strokes: null }, undefined)).toBe('112 m');
   expect(extentWords('strokes', about, '4 strokes, 30.250')).toBe(
     '112 m, run in 4 strokes, 30.250',

@@ -27,7 +27,7 @@ export function EffectCard({ link, effect, index }: { link: Link; effect: Effect
   const pick = () =>
     useTune.getState().set({
       picking: {
-        words: row.picking ?? 'Touch what it is done to',
+        words: row.picking ?? `Touch what to ${row.label.toLowerCase()}`,
         misfit: (now, piece) => effectMisfit(now, kind, piece),
         take: (id) =>
           edit((now) => {
